@@ -1,0 +1,74 @@
+package board
+
+// Layout gives every piece of a model a rectangle in model units; the side of
+// a single block is ten units. The web turns units into pixels.
+type Layout struct {
+	W, H   int
+	Pieces []Sprite
+	Zones  []Zone
+}
+
+// Sprite is one piece as it lies.
+type Sprite struct {
+	ID         PieceID
+	Look       string // "one", "ten", "hundred", "thousand", "bead"
+	X, Y, W, H int
+	Zone       string
+	Part       int
+	Marks      Marks
+}
+
+// Marks are what is to be seen on a piece beside its look.
+type Marks uint8
+
+// The marks. A crossed, taken or spent piece is not in play.
+const (
+	MarkCrossed Marks = 1 << iota
+	MarkTaken
+	MarkSpent // bundled into another piece; left as a trace
+	MarkNew   // just made, until it is counted
+	MarkRinged
+	MarkAlternate // the second of a model's two colours
+)
+
+// Zone is a part of a model that can be covered and that says its count.
+type Zone struct {
+	ID         string
+	Label      string // a place's or a row's name
+	Count      int
+	X, Y, W, H int
+	Side       bool // one side of a row: covered by name, not labelled
+}
+
+func hasZone(m Model, id string) bool {
+	_, ok := zoneOf(m, id)
+	return ok
+}
+
+func zoneOf(m Model, id string) (Zone, bool) {
+	spec, _ := SpecOf(m.Kind())
+	for _, z := range spec.Layout(m).Zones {
+		if z.ID == id {
+			return z, true
+		}
+	}
+	return Zone{}, false
+}
+
+// Lay is the layout of model i. A cover whose zone has gone, such as a column
+// that is no longer needed, has no rectangle and hides nothing until it is back.
+func (b Board) Lay(i int) Layout {
+	spec, _ := SpecOf(b.Models[i].Kind())
+	return spec.Layout(b.Models[i])
+}
+
+// CoveredZones are the zone ids of model i under a cover.
+func (b Board) CoveredZones(i int) []string {
+	zones := []string{}
+	for _, c := range b.Covers {
+		if c.Model == i {
+			zones = append(zones, c.Zone)
+		}
+	}
+	return zones
+}

@@ -1,0 +1,308 @@
+package board
+
+import (
+	"encoding/json"
+	"fmt"
+	"reflect"
+	"slices"
+	"strings"
+
+	"unitbloom/core/place"
+	"unitbloom/core/say"
+)
+
+// ModelSpec is all that the rest of the product knows of a model kind.
+type ModelSpec struct {
+	Kind  string
+	Title string
+	Doc   string
+	// Moves are the model's own moves.
+	Moves []MoveSpec
+	// New is the model's first state.
+	New func(*IDs) Model
+	// Decode reads the model's JSON form.
+	Decode func(json.RawMessage, *IDs) (Model, error)
+	// Shape is an empty value of the JSON form, for the schema.
+	Shape any
+	// Layout gives every piece a rectangle in model units.
+	Layout func(Model) Layout
+	// ReadOuts are the model's own, beside those that every number has.
+	ReadOuts func(Model, say.Words) []ReadOut
+	// Offers are the verbs that a selection of pieces might carry.
+	Offers func(Model, []PieceID) []Offer
+	// Find gives the ids of the pieces that a selector means.
+	Find func(Model, Select) []PieceID
+	// Parse and Print are the text notation, without the kind word. Parse of
+	// Print is Canonical.
+	Parse     func(string, *IDs) (Model, error)
+	Print     func(Model) string
+	Canonical func(Model) Model
+	// Examples are boards of the model in notation, for docs and tests.
+	Examples []string
+}
+
+// Select says which pieces a saved thing means: a place, a state, a part, and
+// how many, lowest slots first, or exactly which slots. A slot counts the
+// pieces of that place and state from 0, in the order they lie.
+type Select struct {
+	Place place.Place `json:"place" jsonschema:"required" jsonschema_description:"The place of the pieces."`
+	State string      `json:"state,omitempty" jsonschema:"enum=play,enum=crossed,enum=taken,enum=spent,enum=any" jsonschema_description:"Where the pieces are; in play when left out."`
+	Part  *int        `json:"part,omitempty" jsonschema:"minimum=0,maximum=4" jsonschema_description:"Only pieces of this addend; 0 is pieces of none."`
+	Count int         `json:"count,omitempty" jsonschema:"minimum=0,maximum=3000" jsonschema_description:"How many, lowest slots first; all when left out."`
+	Slots []int       `json:"slots,omitempty" jsonschema_description:"Exactly these slots."`
+	IDs   []PieceID   `json:"ids,omitempty" jsonschema:"-"`
+}
+
+// Offer is a verb for a selection with the move that it would make.
+type Offer struct {
+	Label say.Message
+	Move  Move
+}
+
+// ReadOut is one thing that a model says.
+type ReadOut struct {
+	ID    string `json:"id"`
+	Label string `json:"label"`
+	Text  string `json:"text"`
+}
+
+// Law is what a move does to the total of its model.
+type Law struct {
+	Kind  LawKind
+	Value place.Number
+}
+
+// LawKind names a law.
+type LawKind string
+
+// The laws.
+const (
+	Keeps LawKind = "keeps"
+	Adds  LawKind = "adds"
+	Takes LawKind = "takes"
+	Sets  LawKind = "sets"
+	Looks LawKind = "looks only"
+)
+
+// Holds reports whether the totals before and after a move fit the law.
+func (l Law) Holds(before, after place.Number) bool {
+	want := before
+	var err error
+	switch l.Kind {
+	case Adds:
+		want, err = before.Add(l.Value)
+	case Takes:
+		want, err = before.Sub(l.Value)
+	case Sets:
+		want = l.Value
+	}
+	return err == nil && want == after
+}
+
+// MoveSpec is one kind of move, with its law and how it is made.
+type MoveSpec struct {
+	Kind string
+	Doc  string
+	// Laws are the laws that the move can have, for the docs.
+	Laws []LawKind
+	// Args is an empty value of the move's parameters.
+	Args any
+	// Board and Example are a board in notation and a move that works on it.
+	Board   string
+	Example any
+
+	apply func(Board, Move, *Turn) (Board, error)
+	law   func(Board, Move) (Law, error)
+	saved func(Board, Move) (Move, error)
+}
+
+// Rule is how a model of type M makes a move with parameters A.
+type Rule[M Model, A any] struct {
+	Kind    string
+	Doc     string
+	Laws    []LawKind
+	Law     func(M, A) (Law, error)
+	Apply   func(M, A, *Turn) (M, error)
+	Saved   func(M, A) (A, error)
+	Board   string
+	Example A
+}
+
+// Spec turns a rule into the registry's form.
+func (r Rule[M, A]) Spec() MoveSpec {
+	var zero A
+	spec := MoveSpec{Kind: r.Kind, Doc: r.Doc, Laws: r.Laws, Args: zero, Board: r.Board, Example: r.Example}
+	spec.apply = func(b Board, mv Move, t *Turn) (Board, error) {
+		args, err := argsOf[A](mv)
+		if err != nil {
+			return b, err
+		}
+		m, err := r.Apply(b.Models[mv.Model].(M), args, t)
+		if err != nil {
+			return b, err
+		}
+		return b.with(mv.Model, m), nil
+	}
+	spec.law = func(b Board, mv Move) (Law, error) {
+		args, err := argsOf[A](mv)
+		if err != nil {
+			return Law{}, err
+		}
+		if r.Law == nil {
+			return Law{Kind: r.Laws[0]}, nil
+		}
+		return r.Law(b.Models[mv.Model].(M), args)
+	}
+	spec.saved = func(b Board, mv Move) (Move, error) {
+		args, err := argsOf[A](mv)
+		if err != nil {
+			return mv, err
+		}
+		if r.Saved != nil {
+			args, err = r.Saved(b.Models[mv.Model].(M), args)
+		}
+		return Move{Kind: mv.Kind, Model: mv.Model, Args: args}, err
+	}
+	return spec
+}
+
+var models []ModelSpec
+
+// Use adds models to the registry. It is called once, by core/model.
+func Use(specs ...ModelSpec) { models = append(models, specs...) }
+
+// Specs lists the models of the registry in order.
+func Specs() []ModelSpec { return models }
+
+// BoardMoves lists the moves that any board has.
+func BoardMoves() []MoveSpec { return boardMoves }
+
+// SpecOf finds a model kind.
+func SpecOf(kind string) (ModelSpec, bool) {
+	i := slices.IndexFunc(models, func(s ModelSpec) bool { return s.Kind == kind })
+	if i < 0 {
+		return ModelSpec{}, false
+	}
+	return models[i], true
+}
+
+func kindsList() string {
+	var kinds []string
+	for _, s := range models {
+		kinds = append(kinds, s.Kind)
+	}
+	return strings.Join(kinds, ", ")
+}
+
+// Move is one act, as data. Its JSON form is its parameters with the kind and,
+// when it is not the first, the model: {"kind":"bundle","place":"ones"}.
+type Move struct {
+	Kind  string
+	Model int
+	// Args is the move's parameter struct, or nil when Raw still waits to be
+	// read by the model that it turns out to be for.
+	Args any
+	raw  json.RawMessage
+}
+
+type moveHead struct {
+	Kind  string `json:"kind"`
+	Model int    `json:"model,omitempty"`
+}
+
+// MarshalJSON writes the head and the parameters as one object.
+func (mv Move) MarshalJSON() ([]byte, error) {
+	if mv.Args == nil && mv.raw != nil {
+		return mv.raw, nil
+	}
+	head, err := json.Marshal(moveHead{mv.Kind, mv.Model})
+	if err != nil || mv.Args == nil {
+		return head, err
+	}
+	args, err := json.Marshal(mv.Args)
+	if err != nil || len(args) == 2 {
+		return head, err
+	}
+	return append(append(head[:len(head)-1], ','), args[1:]...), nil
+}
+
+// UnmarshalJSON reads the head and keeps the parameters for Apply, which knows
+// the model.
+func (mv *Move) UnmarshalJSON(b []byte) error {
+	var head moveHead
+	if err := json.Unmarshal(b, &head); err != nil {
+		return fmt.Errorf("a move is an object with a kind: %w", err)
+	}
+	if head.Kind == "" {
+		return fmt.Errorf("kind: a move needs a kind, like \"bundle\"")
+	}
+	*mv = Move{Kind: head.Kind, Model: head.Model, raw: slices.Clone(b)}
+	return nil
+}
+
+// argsOf reads the parameters strictly: an unknown or ill-typed field is
+// refused by its name.
+func argsOf[A any](mv Move) (A, error) {
+	var args A
+	if mv.raw == nil {
+		if typed, ok := mv.Args.(A); ok || mv.Args == nil {
+			return typed, nil
+		}
+		return args, badField(mv.Kind, "these are not its parameters")
+	}
+	var fields map[string]json.RawMessage
+	if err := json.Unmarshal(mv.raw, &fields); err != nil {
+		return args, badField(mv.Kind, "this is not an object")
+	}
+	known := fieldNames(reflect.TypeOf(args))
+	for name := range fields {
+		if name != "kind" && name != "model" && !slices.Contains(known, name) {
+			return args, badField(name, mv.Kind+" has no such field. It has "+orNone(known))
+		}
+	}
+	if err := json.Unmarshal(mv.raw, &args); err != nil {
+		return args, fieldError(mv.Kind, err)
+	}
+	return args, nil
+}
+
+func fieldError(kind string, err error) error {
+	if te, ok := err.(*json.UnmarshalTypeError); ok {
+		return badField(te.Field, fmt.Sprintf("this must be %s, not %s", plainType(te.Type), te.Value))
+	}
+	return badField(kind, err.Error())
+}
+
+func plainType(t reflect.Type) string {
+	switch t.Kind() {
+	case reflect.Int, reflect.Uint32, reflect.Uint8:
+		return "a whole number"
+	case reflect.Bool:
+		return "true or false"
+	case reflect.Slice:
+		return "a list"
+	case reflect.Struct:
+		return "an object"
+	}
+	return "a text"
+}
+
+func badField(field, reason string) error {
+	return say.Refuse("bad-field", say.Text("field", say.Given, field), say.Text("reason", say.Given, reason))
+}
+
+func orNone(names []string) string {
+	if len(names) == 0 {
+		return "none"
+	}
+	return strings.Join(names, ", ")
+}
+
+func fieldNames(t reflect.Type) []string {
+	var names []string
+	for i := range t.NumField() {
+		name, _, _ := strings.Cut(t.Field(i).Tag.Get("json"), ",")
+		names = append(names, name)
+	}
+	return names
+}

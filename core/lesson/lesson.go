@@ -1,0 +1,162 @@
+// Package lesson is the document that is saved, shared and presented: scenes in
+// order, each a start board and the steps from it, and the record beside them.
+package lesson
+
+import (
+	"fmt"
+	"slices"
+
+	"unitbloom/core/board"
+	"unitbloom/core/place"
+	"unitbloom/core/say"
+)
+
+// Format is the version of the file form that this core writes.
+const Format = 1
+
+// Lesson is the whole document. Values are immutable: an edit gives a new one.
+type Lesson struct {
+	Format    int       `json:"format" jsonschema:"required,enum=1" jsonschema_description:"The version of the file form."`
+	ID        string    `json:"id" jsonschema:"maxLength=64" jsonschema_description:"The lesson's own name; a new one is given on import."`
+	Title     string    `json:"title" jsonschema:"required,maxLength=200" jsonschema_description:"What the shelf shows."`
+	Objective string    `json:"objective,omitempty" jsonschema:"maxLength=2000" jsonschema_description:"What the class is to notice."`
+	Words     say.Words `json:"words" jsonschema_description:"What the class calls things."`
+	Scenes    []Scene   `json:"scenes" jsonschema:"required,maxItems=200" jsonschema_description:"The scenes in order."`
+	Record    []Entry   `json:"record,omitempty" jsonschema:"maxItems=2000" jsonschema_description:"What is kept beside the board, across scenes."`
+}
+
+// Scene is a start board and the steps from it. A free board has no steps: its
+// present board is its start.
+type Scene struct {
+	ID    string      `json:"id" jsonschema:"required,minLength=1,maxLength=64" jsonschema_description:"Its name in the lesson; no two scenes share one."`
+	Title string      `json:"title" jsonschema:"maxLength=200" jsonschema_description:"What the stem shows."`
+	Start board.Board `json:"start" jsonschema:"required" jsonschema_description:"The board before the first step."`
+	Steps []Step      `json:"steps,omitempty" jsonschema:"maxItems=500" jsonschema_description:"The steps in order."`
+	Show  []string    `json:"show,omitempty" jsonschema_description:"The read-outs that are shown; the others are held back."`
+	Marks string      `json:"marks,omitempty" jsonschema:"enum=above,enum=below" jsonschema_description:"Where the written method puts its regroup marks; above when left out."`
+	Made  *Made       `json:"made,omitempty" jsonschema_description:"The method and problem that made the scene."`
+}
+
+// Made says where a worked example comes from.
+type Made struct {
+	Method  string            `json:"method" jsonschema:"required"`
+	Problem string            `json:"problem" jsonschema:"required"`
+	Answer  string            `json:"answer" jsonschema:"required"`
+	Model   string            `json:"model" jsonschema:"required"`
+	Args    []string          `json:"args,omitempty"`
+	Options map[string]string `json:"options,omitempty"`
+}
+
+// Step is one act of a worked example: say, ask, reveal the answer, move,
+// write, in that order; any may be empty.
+type Step struct {
+	Say    say.Line     `json:"say" jsonschema_description:"What the teacher says."`
+	Ask    say.Line     `json:"ask" jsonschema_description:"What she asks."`
+	Answer say.Line     `json:"answer" jsonschema_description:"The answer, held back until it is revealed."`
+	Look   say.Line     `json:"look" jsonschema_description:"What to look at."`
+	Moves  []board.Move `json:"moves" jsonschema:"maxItems=2000" jsonschema_description:"The moves, in order."`
+	Write  []Write      `json:"write" jsonschema:"maxItems=200" jsonschema_description:"What is written."`
+	// Total and UnitForm are what the first model shows when the step is over.
+	Total    string `json:"total" jsonschema_description:"The exact value of the pieces in play on the first model afterwards; empty when not known."`
+	UnitForm string `json:"unitForm" jsonschema_description:"Those pieces as they then lie."`
+}
+
+// Write is something written in a step: which of its fields hold is told by
+// its kind.
+type Write struct {
+	Kind   string         `json:"kind" jsonschema:"required,enum=sentence,enum=cell,enum=row,enum=bond,enum=text" jsonschema_description:"A number sentence, a cell of the written method, a table row, a bond or a text."`
+	Text   string         `json:"text,omitempty" jsonschema:"maxLength=500" jsonschema_description:"The sentence, the text, or the sign in the cell."`
+	Row    string         `json:"row,omitempty" jsonschema_description:"Of a cell: mark, addend 1, addend 2 or sum."`
+	Place  *place.Place   `json:"place,omitempty" jsonschema_description:"Of a cell: its column; the sign's column when left out."`
+	Stands []board.Select `json:"stands,omitempty" jsonschema_description:"The pieces that the sign stands for."`
+	Cells  []string       `json:"cells,omitempty" jsonschema_description:"Of a table row: its cells."`
+	Whole  string         `json:"whole,omitempty" jsonschema_description:"Of a bond: the whole."`
+	Parts  []string       `json:"parts,omitempty" jsonschema_description:"Of a bond: two to four parts."`
+}
+
+// Entry is one line of the record.
+type Entry struct {
+	Text  string `json:"text" jsonschema:"required,minLength=1,maxLength=500" jsonschema_description:"The line."`
+	Scene string `json:"scene,omitempty" jsonschema_description:"The scene that it came from."`
+}
+
+// Lines are the four things said or shown at a step, in their order.
+func (s Step) Lines() []say.Line { return []say.Line{s.Say, s.Ask, s.Answer, s.Look} }
+
+// At is the scene's board after its first n steps, with how many of the steps
+// fit. It stops before a step that is refused.
+func (s Scene) At(n int) (board.Board, int) {
+	b := s.Start
+	for i, step := range s.Steps[:min(n, len(s.Steps))] {
+		next, err := board.ApplyAll(b, step.Moves)
+		if err != nil {
+			return b, i
+		}
+		b = next
+	}
+	return b, min(n, len(s.Steps))
+}
+
+// Outcome is what a step came to when the scene was replayed.
+type Outcome struct {
+	Board board.Board
+	// Err is why the step no longer fits: a refusal of one of its moves, or a
+	// total that is not the one that the step was made for.
+	Err error
+}
+
+// Replay plays the scene from its start. Every step has an outcome; from the
+// first that does not fit, the board stays as it was.
+func (s Scene) Replay() []Outcome {
+	out := make([]Outcome, len(s.Steps))
+	b := s.Start
+	for i, step := range s.Steps {
+		next, err := board.ApplyAll(b, step.Moves)
+		if err == nil {
+			b, err = next, step.fits(next)
+		}
+		out[i] = Outcome{b, err}
+		if err != nil {
+			for j := i + 1; j < len(out); j++ {
+				out[j] = Outcome{b, fmt.Errorf("step %d before it does not fit", i+1)}
+			}
+			break
+		}
+	}
+	return out
+}
+
+func (s Step) fits(b board.Board) error {
+	now := board.Total(b.Models[0]).String()
+	form := b.Models[0].InPlay().String()
+	if s.Total == "" || s.Total == now && (s.UnitForm == "" || s.UnitForm == form) {
+		return nil
+	}
+	return say.Refuse("drift", say.Text("made", say.Given, s.Total+" ("+s.UnitForm+")"), say.Text("now", say.Given, now+" ("+form+")"))
+}
+
+// Stamp writes the totals of a replay into the steps that fit, as after an
+// edit that the teacher means.
+func (s Scene) Stamp() Scene {
+	s.Steps = slices.Clone(s.Steps)
+	b := s.Start
+	for i := range s.Steps {
+		next, err := board.ApplyAll(b, s.Steps[i].Moves)
+		if err != nil {
+			break
+		}
+		b = next
+		s.Steps[i].Total = board.Total(b.Models[0]).String()
+		s.Steps[i].UnitForm = b.Models[0].InPlay().String()
+	}
+	return s
+}
+
+// Scene finds a scene by id.
+func (l Lesson) Scene(id string) (Scene, int) {
+	i := slices.IndexFunc(l.Scenes, func(s Scene) bool { return s.ID == id })
+	if i < 0 {
+		return Scene{}, -1
+	}
+	return l.Scenes[i], i
+}

@@ -1,0 +1,206 @@
+// Package method turns problems into worked examples: scenes whose steps an
+// expert teacher would give, built on the models' own moves. One file a method.
+package method
+
+import (
+	"slices"
+	"strings"
+
+	"unitbloom/core/board"
+	"unitbloom/core/lesson"
+	_ "unitbloom/core/model" // the models that examples are built on
+	"unitbloom/core/say"
+)
+
+// Spec is the registry's line for a method.
+type Spec struct {
+	ID    string
+	Title string
+	Doc   string
+	// Args shows the arguments, Sample is a problem that works.
+	Args   string
+	Sample []string
+	// Models are the kinds that it can be shown with; the first is the default.
+	Models  []string
+	Options []Option
+
+	make func(Request) (Example, error)
+}
+
+// Option is something that a teacher chooses; the first choice is the default.
+type Option struct {
+	Name    string   `json:"name"`
+	Doc     string   `json:"doc"`
+	Choices []string `json:"choices"`
+}
+
+// Request is a problem with what the teacher chose.
+type Request struct {
+	Method  string            `json:"method"`
+	Args    []string          `json:"args"`
+	Model   string            `json:"model,omitempty"`
+	Options map[string]string `json:"options,omitempty"`
+}
+
+// Example is a worked example: its scene, whose Made says the problem and the
+// answer.
+type Example struct {
+	Scene lesson.Scene
+	Words say.Words
+}
+
+// sharedOptions are those of every method.
+var sharedOptions = []Option{
+	{"regroup", "What the class calls making ten into one of the next.", say.RegroupChoices()},
+	{"ones", "What the class calls the ones.", []string{"ones", "units"}},
+}
+
+// Specs lists the methods: one line each.
+func Specs() []Spec {
+	return []Spec{
+		columnAdd,
+	}
+}
+
+// Find is the method of an id.
+func Find(id string) (Spec, error) {
+	for _, s := range Specs() {
+		if s.ID == id {
+			return s, nil
+		}
+	}
+	return Spec{}, say.Refuse("no-method", say.Text("method", say.Given, id))
+}
+
+// Make gives the worked example of a request. A problem that does not fit is
+// refused with a plain reason.
+func Make(r Request) (Example, error) {
+	spec, err := Find(r.Method)
+	if err != nil {
+		return Example{}, err
+	}
+	if r.Model == "" {
+		r.Model = spec.Models[0]
+	}
+	if !slices.Contains(spec.Models, r.Model) {
+		return Example{}, say.Refuse("method-model", say.Text("method", say.Name, spec.Title),
+			say.Text("models", say.Name, strings.Join(spec.Models, ", ")), say.Text("model", say.Given, r.Model))
+	}
+	if r.Options, err = spec.choose(r.Options); err != nil {
+		return Example{}, err
+	}
+	return spec.make(r)
+}
+
+// AllOptions are the method's own options and those that all share.
+func (s Spec) AllOptions() []Option { return append(slices.Clone(s.Options), sharedOptions...) }
+
+// choose checks the options and fills in the defaults.
+func (s Spec) choose(given map[string]string) (map[string]string, error) {
+	chosen := map[string]string{}
+	for _, o := range s.AllOptions() {
+		value, ok := given[o.Name]
+		if !ok {
+			value = o.Choices[0]
+		}
+		if !slices.Contains(o.Choices, value) {
+			return nil, say.Refuse("bad-option", say.Text("option", say.Given, o.Name),
+				say.Text("value", say.Given, value), say.Text("choices", say.Given, strings.Join(o.Choices, ", ")))
+		}
+		chosen[o.Name] = value
+	}
+	for name := range given {
+		if _, ok := chosen[name]; !ok {
+			return nil, say.Refuse("bad-option", say.Text("option", say.Given, "an option"), say.Text("value", say.Given, name), say.Text("choices", say.Given, strings.Join(s.optionNames(), ", ")))
+		}
+	}
+	return chosen, nil
+}
+
+func (s Spec) optionNames() []string {
+	var names []string
+	for _, o := range s.AllOptions() {
+		names = append(names, o.Name)
+	}
+	return names
+}
+
+// Words are the class's words of a request.
+func (r Request) words() say.Words {
+	return say.Words{Regroup: r.Options["regroup"], Ones: r.Options["ones"]}
+}
+
+// Plain is the example as the command line prints it: every line a text.
+type Plain struct {
+	Line    int         `json:"line,omitempty"`
+	Method  string      `json:"method"`
+	Problem string      `json:"problem"`
+	Answer  string      `json:"answer"`
+	Model   string      `json:"model"`
+	Steps   []PlainStep `json:"steps"`
+	Start   board.Board `json:"start"`
+	End     board.Board `json:"end"`
+}
+
+// PlainStep is one step with its lines in the class's words.
+type PlainStep struct {
+	Say      string         `json:"say"`
+	Ask      string         `json:"ask"`
+	Answer   string         `json:"answer"`
+	Look     string         `json:"look"`
+	Write    []lesson.Write `json:"write"`
+	Moves    []board.Move   `json:"moves"`
+	Total    string         `json:"total"`
+	UnitForm string         `json:"unitForm"`
+}
+
+// Plain gives the example in the class's words.
+func (e Example) Plain() Plain {
+	made := e.Scene.Made
+	end, _ := e.Scene.At(len(e.Scene.Steps))
+	p := Plain{Method: made.Method, Problem: made.Problem, Answer: made.Answer, Model: made.Model, Start: e.Scene.Start, End: end}
+	for _, s := range e.Scene.Steps {
+		p.Steps = append(p.Steps, PlainStep{
+			Say: s.Say.Text(e.Words), Ask: s.Ask.Text(e.Words), Answer: s.Answer.Text(e.Words), Look: s.Look.Text(e.Words),
+			Write: orEmpty(s.Write), Moves: orEmpty(s.Moves), Total: s.Total, UnitForm: s.UnitForm,
+		})
+	}
+	return p
+}
+
+func orEmpty[T any](list []T) []T {
+	if list == nil {
+		return []T{}
+	}
+	return list
+}
+
+// builder collects the steps of a scene and keeps the board in step with them.
+type builder struct {
+	scene lesson.Scene
+	now   board.Board
+	err   error
+}
+
+func newBuilder(start board.Board) *builder {
+	return &builder{scene: lesson.Scene{Start: start}, now: start}
+}
+
+// step adds a step, plays its moves, and notes what the model then shows.
+func (b *builder) step(s lesson.Step) {
+	if b.err != nil {
+		return
+	}
+	next, err := board.ApplyAll(b.now, s.Moves)
+	if err != nil {
+		b.err = err
+		return
+	}
+	b.now = next
+	s.Total = board.Total(next.Models[0]).String()
+	s.UnitForm = next.Models[0].InPlay().String()
+	s.Moves, s.Write = orEmpty(s.Moves), orEmpty(s.Write)
+	b.scene.Steps = append(b.scene.Steps, s)
+}
+
+func line(id string, values ...say.Value) say.Line { return say.Line{Message: say.New(id, values...)} }

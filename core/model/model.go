@@ -1,0 +1,15 @@
+// Package model puts every model into the registry: one line each.
+package model
+
+import (
+	"unitbloom/core/board"
+	"unitbloom/core/model/blocks"
+	"unitbloom/core/model/rack"
+)
+
+func init() {
+	board.Use(
+		blocks.Spec(),
+		rack.Spec(),
+	)
+}

@@ -1,0 +1,312 @@
+// Package rack is the bead rack: one to ten rows of ten beads, five and five in
+// two colours. Home is all beads at the right; the left side is read.
+package rack
+
+import (
+	"encoding/json"
+	"fmt"
+	"slices"
+	"strconv"
+	"strings"
+
+	"unitbloom/core/board"
+	"unitbloom/core/place"
+	"unitbloom/core/say"
+)
+
+// A rack has one to MaxRows rows of Beads beads.
+const (
+	MaxRows = 10
+	Beads   = 10
+)
+
+// Rack is the model: how many beads of each row are on the reading side.
+type Rack struct {
+	Left   []int
+	Pushes int // since all beads were last home
+	first  board.PieceID
+}
+
+// Kind is "rack".
+func (Rack) Kind() string { return "rack" }
+
+// Pieces is how many beads there are.
+func (r Rack) Pieces() int { return len(r.Left) * Beads }
+
+// InPlay is the beads on the reading side: whole rows are not regrouped.
+func (r Rack) InPlay() place.UnitForm {
+	tens, ones := 0, 0
+	for _, left := range r.Left {
+		tens += left / Beads
+		ones += left % Beads
+	}
+	return place.FromCounts(func(p place.Place) int {
+		return map[place.Place]int{place.Tens: tens, place.Ones: ones}[p]
+	})
+}
+
+func (r Rack) total() int {
+	n := 0
+	for _, left := range r.Left {
+		n += left
+	}
+	return n
+}
+
+// Push brings beads of one row to a side: afterwards To beads are on the left.
+type Push struct {
+	Row int `json:"row" jsonschema:"required,minimum=1,maximum=10" jsonschema_description:"The row, 1 at the top."`
+	To  int `json:"to" jsonschema:"required,minimum=0,maximum=10" jsonschema_description:"Beads on the reading side afterwards."`
+}
+
+// SlideArgs are the rows of one push.
+type SlideArgs struct {
+	Rows []Push `json:"rows" jsonschema:"required,minItems=1,maxItems=10" jsonschema_description:"The rows that go in this one push."`
+}
+
+// NumberArgs are a typed number.
+type NumberArgs struct {
+	Amount string `json:"amount" jsonschema:"required" jsonschema_description:"A whole number (42) or a unit form (4 tens 2 ones)."`
+}
+
+// RowsArgs are a number of rows.
+type RowsArgs struct {
+	Count int `json:"count" jsonschema:"required,minimum=1,maximum=10" jsonschema_description:"How many rows, 1 to 10."`
+}
+
+func (r Rack) slide(a SlideArgs, t *board.Turn) (Rack, error) {
+	if err := r.check(a); err != nil {
+		return r, err
+	}
+	next := r
+	next.Left = slices.Clone(r.Left)
+	for _, p := range a.Rows {
+		next.Left[p.Row-1] = p.To
+	}
+	if slices.Equal(next.Left, r.Left) {
+		return r, nil
+	}
+	next.Pushes++
+	if len(a.Rows) == 1 {
+		t.Say("did.pushed", say.Int("row", say.Given, a.Rows[0].Row), say.Text("beads", say.Amount, beads(a.Rows[0].To)))
+	} else {
+		t.Say("did.pushed-all", rowsValue("rows", len(a.Rows)))
+	}
+	return next, nil
+}
+
+func (r Rack) check(a SlideArgs) error {
+	if len(a.Rows) == 0 {
+		return say.Refuse("bad-field", say.Text("field", say.Given, "rows"), say.Text("reason", say.Given, "say which rows to push"))
+	}
+	var seen [MaxRows + 1]bool
+	for _, p := range a.Rows {
+		if p.Row < 1 || p.Row > len(r.Left) {
+			return say.Refuse("no-row", say.Int("n", say.Given, p.Row), rowsValue("rows", len(r.Left)))
+		}
+		if p.To < 0 || p.To > Beads {
+			return say.Refuse("bad-count", say.Int("n", say.Given, p.To), say.Int("least", say.Given, 0), say.Int("most", say.Given, Beads))
+		}
+		if seen[p.Row] {
+			return say.Refuse("bad-field", say.Text("field", say.Given, "rows"), say.Text("reason", say.Given, fmt.Sprintf("row %d is named twice", p.Row)))
+		}
+		seen[p.Row] = true
+	}
+	return nil
+}
+
+func slideLaw(r Rack, a SlideArgs) (board.Law, error) {
+	if err := r.check(a); err != nil {
+		return board.Law{}, err
+	}
+	change := 0
+	for _, p := range a.Rows {
+		change += p.To - r.Left[p.Row-1]
+	}
+	if change < 0 {
+		return board.Law{Kind: board.Takes, Value: place.Int(-change)}, nil
+	}
+	return board.Law{Kind: board.Adds, Value: place.Int(change)}, nil
+}
+
+// build sets the number in the fewest pushes: whole rows go together, the rest
+// of a row on its own. Rows that already stand right are not touched.
+func (r Rack) build(a NumberArgs, t *board.Turn) (Rack, error) {
+	n, err := r.parse(a.Amount)
+	if err != nil {
+		return r, err
+	}
+	next := r
+	next.Left = spread(n, len(r.Left))
+	next.Pushes += fewest(r.Left, next.Left)
+	t.Say("did.built", say.Int("form", say.Amount, n))
+	return next, nil
+}
+
+// spread fills rows from the top.
+func spread(n, rows int) []int {
+	left := make([]int, rows)
+	for i := range left {
+		left[i] = min(n, Beads)
+		n -= left[i]
+	}
+	return left
+}
+
+// fewest counts the pushes from one state to another: rows that end alike, and
+// move the same way, go in one push.
+func fewest(from, to []int) int {
+	type push struct {
+		to    int
+		right bool
+	}
+	pushes := map[push]bool{}
+	for i := range to {
+		if from[i] != to[i] {
+			pushes[push{to[i], to[i] < from[i]}] = true
+		}
+	}
+	return len(pushes)
+}
+
+func (r Rack) parse(amount string) (int, error) {
+	form, err := place.ParseAmount(amount)
+	if err != nil {
+		return 0, say.Refuse("bad-number", say.Text("reason", say.Given, err.Error()+"."))
+	}
+	total, err := form.Total()
+	if err != nil {
+		return 0, say.Refuse("bad-number", say.Text("reason", say.Given, err.Error()+"."))
+	}
+	n, whole := total.Whole()
+	if !whole {
+		return 0, say.Refuse("rack-whole", say.Number("n", say.Given, total))
+	}
+	if n > r.Pieces() {
+		return 0, say.Refuse("rack-full", say.Int("n", say.Given, n), rowsValue("rows", len(r.Left)), say.Int("most", say.Given, r.Pieces()))
+	}
+	return n, nil
+}
+
+func buildLaw(r Rack, a NumberArgs) (board.Law, error) {
+	n, err := r.parse(a.Amount)
+	if err != nil {
+		return board.Law{}, err
+	}
+	return board.Law{Kind: board.Sets, Value: place.Int(n)}, nil
+}
+
+func (r Rack) home(_ board.NoArgs, t *board.Turn) (Rack, error) {
+	t.Say("did.home")
+	r.Left, r.Pushes = make([]int, len(r.Left)), 0
+	return r, nil
+}
+
+// rows changes the number of rows. Rows with beads on the reading side do not
+// go: nothing that counts is lost.
+func (r Rack) rows(a RowsArgs, t *board.Turn) (Rack, error) {
+	if a.Count < 1 || a.Count > MaxRows {
+		return r, say.Refuse("bad-count", say.Int("n", say.Given, a.Count), say.Int("least", say.Given, 1), say.Int("most", say.Given, MaxRows))
+	}
+	for i := a.Count; i < len(r.Left); i++ {
+		if r.Left[i] > 0 {
+			return r, say.Refuse("row-busy", say.Int("n", say.Given, i+1), say.Text("beads", say.Amount, beads(r.Left[i])))
+		}
+	}
+	more := (a.Count - len(r.Left)) * Beads
+	if err := t.Room(more); err != nil {
+		return r, err
+	}
+	t.Say("did.rows", rowsValue("rows", a.Count))
+	left := make([]int, a.Count)
+	copy(left, r.Left)
+	if more > 0 {
+		// All beads get new ids: they must follow one another.
+		r.first = t.TakeIDs(a.Count * Beads)
+	}
+	r.Left = left
+	return r, nil
+}
+
+func beads(n int) string {
+	if n == 1 {
+		return "1 bead"
+	}
+	return strconv.Itoa(n) + " beads"
+}
+
+func rowsValue(name string, n int) say.Value {
+	text := strconv.Itoa(n) + " rows"
+	if n == 1 {
+		text = "1 row"
+	}
+	return say.Text(name, say.Given, text)
+}
+
+// Shape is the JSON form.
+type Shape struct {
+	Kind   string `json:"kind" jsonschema:"required,enum=rack"`
+	Rows   []int  `json:"rows" jsonschema:"required,minItems=1,maxItems=10" jsonschema_description:"Beads on the reading side of each row, 0 to 10."`
+	Pushes int    `json:"pushes,omitempty" jsonschema:"minimum=0" jsonschema_description:"Pushes since all beads were home."`
+}
+
+// MarshalJSON writes the rows.
+func (r Rack) MarshalJSON() ([]byte, error) { return json.Marshal(Shape{"rack", r.Left, r.Pushes}) }
+
+func decode(raw json.RawMessage, ids *board.IDs) (board.Model, error) {
+	var s Shape
+	if err := json.Unmarshal(raw, &s); err != nil {
+		return nil, err
+	}
+	return newRack(s.Rows, s.Pushes, ids)
+}
+
+func newRack(rows []int, pushes int, ids *board.IDs) (board.Model, error) {
+	if len(rows) < 1 || len(rows) > MaxRows {
+		return nil, fmt.Errorf("rows: a rack has 1 to %d rows, not %d", MaxRows, len(rows))
+	}
+	for i, left := range rows {
+		if left < 0 || left > Beads {
+			return nil, fmt.Errorf("rows[%d]: %d is not from 0 to %d", i, left, Beads)
+		}
+	}
+	if pushes < 0 {
+		return nil, fmt.Errorf("pushes: %d is below 0", pushes)
+	}
+	return Rack{Left: rows, Pushes: pushes, first: ids.Take(len(rows) * Beads)}, nil
+}
+
+// The notation is the number of rows and the beads on the reading side of
+// each: "2: 6 8".
+func printNotation(m board.Model) string {
+	r := m.(Rack)
+	text := strconv.Itoa(len(r.Left)) + ":"
+	for _, left := range r.Left {
+		text += " " + strconv.Itoa(left)
+	}
+	return text
+}
+
+func parseNotation(s string, ids *board.IDs) (board.Model, error) {
+	head, rest, ok := strings.Cut(s, ":")
+	n, err := strconv.Atoi(strings.TrimSpace(head))
+	if !ok || err != nil || n < 1 || n > MaxRows {
+		return nil, fmt.Errorf("%q is not a rack. Write rows and beads, like 2: 6 8", s)
+	}
+	rows := make([]int, n)
+	fields := strings.Fields(rest)
+	if len(fields) > n {
+		return nil, fmt.Errorf("%q names %d rows of %d", s, len(fields), n)
+	}
+	for i, f := range fields {
+		if rows[i], err = strconv.Atoi(f); err != nil {
+			return nil, fmt.Errorf("%q is not a number of beads", f)
+		}
+	}
+	return newRack(rows, 0, ids)
+}
+
+func canonical(m board.Model) board.Model {
+	r := m.(Rack)
+	return Rack{Left: r.Left, first: r.first}
+}

@@ -1,0 +1,261 @@
+// Package say is the one catalogue of sentences that a child or a teacher reads
+// or hears from the core: steps, refusals, announcements, labels. A Message is
+// a template's id with typed values, so that it can follow the class's words,
+// be translated, and be checked by role for giving an answer away.
+package say
+
+import (
+	"fmt"
+	"strconv"
+	"strings"
+	"unicode"
+
+	"unitbloom/core/place"
+)
+
+// Role says what a value is to the question at hand.
+type Role string
+
+// The roles. A value with the role Answer never stands in a question, nor in
+// what is said before the answer is revealed.
+const (
+	Given  Role = "given"
+	Part   Role = "part"
+	Amount Role = "count"
+	Name   Role = "name"
+	Answer Role = "answer"
+)
+
+// Value is one typed value of a message: a text, a place, or a count of a
+// place's pieces ("6 ones"), which follows the class's words.
+type Value struct {
+	Name  string       `json:"name"`
+	Role  Role         `json:"role"`
+	Text  string       `json:"text,omitempty"`
+	Place *place.Place `json:"place,omitempty"`
+	// Form is a count of several places, when there is one.
+	Form place.UnitForm `json:"form,omitempty"`
+}
+
+// Text is a value printed as it is.
+func Text(name string, role Role, text string) Value {
+	return Value{Name: name, Role: role, Text: text}
+}
+
+// Number is a numeral.
+func Number(name string, role Role, n place.Number) Value { return Text(name, role, n.String()) }
+
+// Int is a count without a unit.
+func Int(name string, role Role, n int) Value { return Text(name, role, strconv.Itoa(n)) }
+
+// Pieces is a count of a place, printed "6 ones" or "1 ten".
+func Pieces(name string, role Role, n int, p place.Place) Value {
+	return Value{Name: name, Role: role, Text: strconv.Itoa(n), Place: &p}
+}
+
+// Form is a unit form: "1 hundred 4 tens 6 ones".
+func Form(name string, role Role, u place.UnitForm) Value {
+	if len(u) == 0 {
+		return Pieces(name, role, 0, place.Ones)
+	}
+	return Value{Name: name, Role: role, Form: u}
+}
+
+// PlaceName is the name of a place: "tens", or "ten" as {name.one}.
+func PlaceName(name string, p place.Place) Value { return Value{Name: name, Role: Name, Place: &p} }
+
+// Message is a sentence of the catalogue with its values.
+type Message struct {
+	ID     string  `json:"id"`
+	Values []Value `json:"values,omitempty"`
+}
+
+// New makes a message. It panics on an id that is not in the catalogue, which
+// is a mistake in the program, never in its input.
+func New(id string, values ...Value) Message {
+	if _, ok := catalogue[id]; !ok {
+		panic("say: no message " + id)
+	}
+	return Message{ID: id, Values: values}
+}
+
+// IsZero reports whether there is nothing to say.
+func (m Message) IsZero() bool { return m.ID == "" }
+
+// Has reports whether the message holds a value of the role.
+func (m Message) Has(role Role) bool {
+	for _, v := range m.Values {
+		if v.Role == role {
+			return true
+		}
+	}
+	return false
+}
+
+// Text is the sentence in the class's words. An unknown id, as from a newer
+// file, prints as the id itself.
+func (m Message) Text(w Words) string {
+	if m.IsZero() {
+		return ""
+	}
+	template, ok := catalogue[m.ID]
+	if !ok {
+		return m.ID
+	}
+	var b strings.Builder
+	for {
+		before, rest, ok := strings.Cut(template, "{")
+		b.WriteString(before)
+		if !ok {
+			return capital(b.String())
+		}
+		name, after, _ := strings.Cut(rest, "}")
+		b.WriteString(m.fill(name, w))
+		template = after
+	}
+}
+
+func (m Message) fill(name string, w Words) string {
+	if word, ok := strings.CutPrefix(name, "@"); ok {
+		return w.verb(word)
+	}
+	base, form, _ := strings.Cut(name, ".")
+	for _, v := range m.Values {
+		if v.Name == base {
+			return v.text(form, w)
+		}
+	}
+	return "{" + name + "}"
+}
+
+func (v Value) text(form string, w Words) string {
+	switch {
+	case v.Form != nil:
+		return w.UnitForm(v.Form)
+	case v.Place == nil:
+		return v.Text
+	case form == "one":
+		return w.PlaceName(*v.Place, 1)
+	case form == "count":
+		return v.Text
+	case v.Text == "":
+		return w.PlaceName(*v.Place, 2)
+	}
+	n, _ := strconv.Atoi(v.Text)
+	return v.Text + " " + w.PlaceName(*v.Place, n)
+}
+
+func capital(s string) string {
+	for i, r := range s {
+		return string(unicode.ToUpper(r)) + s[i+len(string(r)):]
+	}
+	return s
+}
+
+// Line is a sentence of a step: the catalogue's message, which follows the
+// class's words, or the teacher's own text.
+type Line struct {
+	Message Message
+	Own     string
+}
+
+// IsZero reports whether the line says nothing.
+func (l Line) IsZero() bool { return l.Own == "" && l.Message.IsZero() }
+
+// Text is the line in the class's words.
+func (l Line) Text(w Words) string {
+	if l.Own != "" {
+		return l.Own
+	}
+	return l.Message.Text(w)
+}
+
+// Words are what the class calls things, chosen once for a lesson.
+type Words struct {
+	Regroup string `json:"regroup,omitempty" jsonschema:"enum=bundle,enum=regroup,enum=exchange,enum=trade,enum=rename,enum=carry" jsonschema_description:"What the class calls making ten of a place into one of the next, and back."`
+	Ones    string `json:"ones,omitempty" jsonschema:"enum=ones,enum=units" jsonschema_description:"What the class calls the ones."`
+}
+
+// regrouping verb: both directions, and the words that join the two sides.
+type verb struct{ bundle, unbundle, into, bundled, mark string }
+
+var verbs = map[string]verb{
+	"bundle":   {"bundle", "unbundle", "into", "bundled", "new"},
+	"regroup":  {"regroup", "regroup", "as", "regrouped", "regrouped"},
+	"exchange": {"exchange", "exchange", "for", "exchanged", "exchanged"},
+	"trade":    {"trade", "trade", "for", "traded", "traded"},
+	"rename":   {"rename", "rename", "as", "renamed", "renamed"},
+	"carry":    {"carry", "borrow", "as", "carried", "carried"},
+}
+
+// RegroupChoices lists what a class can call regrouping, the default first.
+func RegroupChoices() []string {
+	return []string{"bundle", "regroup", "exchange", "trade", "rename", "carry"}
+}
+
+// Validate names the first word that is not a known choice.
+func (w Words) Validate() error {
+	if _, ok := verbs[w.Regroup]; !ok && w.Regroup != "" {
+		return fmt.Errorf("words.regroup: %q is not a choice. Use one of %s", w.Regroup, strings.Join(RegroupChoices(), ", "))
+	}
+	if w.Ones != "" && w.Ones != "ones" && w.Ones != "units" {
+		return fmt.Errorf("words.ones: %q is not a choice. Use ones or units", w.Ones)
+	}
+	return nil
+}
+
+func (w Words) verb(form string) string {
+	v, ok := verbs[w.Regroup]
+	if !ok {
+		v = verbs["bundle"]
+	}
+	switch form {
+	case "bundle":
+		return v.bundle
+	case "unbundle":
+		return v.unbundle
+	case "bundled":
+		return v.bundled
+	}
+	return v.into
+}
+
+// PlaceName is the name of a place for a count of n, in the class's words.
+func (w Words) PlaceName(p place.Place, n int) string {
+	switch {
+	case p == place.Ones && w.Ones == "units" && n == 1:
+		return "unit"
+	case p == place.Ones && w.Ones == "units":
+		return "units"
+	case n == 1:
+		return p.Singular()
+	}
+	return p.Plural()
+}
+
+// UnitForm is a unit form in the class's words.
+func (w Words) UnitForm(u place.UnitForm) string {
+	if len(u) == 0 {
+		return "0 " + w.PlaceName(place.Ones, 0)
+	}
+	parts := make([]string, len(u))
+	for i, c := range u {
+		parts[i] = strconv.Itoa(c.Count) + " " + w.PlaceName(c.Place, c.Count)
+	}
+	return strings.Join(parts, " ")
+}
+
+// Refusal is a move or a request that the rules do not allow: a code for
+// programs and one plain sentence for people. Nothing has changed.
+type Refusal struct {
+	Code    string
+	Message Message
+}
+
+// Refuse makes a refusal whose code is the message's id without its prefix.
+func Refuse(id string, values ...Value) *Refusal {
+	return &Refusal{Code: strings.TrimPrefix(id, "refuse."), Message: New("refuse."+strings.TrimPrefix(id, "refuse."), values...)}
+}
+
+// Error is the sentence in the default words.
+func (r *Refusal) Error() string { return r.Message.Text(Words{}) }
