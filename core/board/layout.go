@@ -6,6 +6,8 @@ type Layout struct {
 	W, H   int
 	Pieces []Sprite
 	Zones  []Zone
+	// Flags are the model's own ways of being shown: "mat", "sketch".
+	Flags []string
 }
 
 // Sprite is one piece as it lies.

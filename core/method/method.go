@@ -204,3 +204,12 @@ func (b *builder) step(s lesson.Step) {
 }
 
 func line(id string, values ...say.Value) say.Line { return say.Line{Message: say.New(id, values...)} }
+
+// Typed reads a problem as a teacher types it in one line: "146 + 87".
+func Typed(text string) (Request, error) {
+	a, b, ok := strings.Cut(text, "+")
+	if !ok || strings.Contains(b, "+") {
+		return Request{}, say.Refuse("need-two")
+	}
+	return Request{Method: columnAdd.ID, Args: []string{strings.TrimSpace(a), strings.TrimSpace(b)}}, nil
+}

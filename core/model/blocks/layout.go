@@ -112,10 +112,17 @@ type cell struct {
 
 func layout(m board.Model) board.Layout {
 	b := m.(Blocks)
+	var l board.Layout
 	if b.Mat {
-		return b.mat()
+		l = b.mat()
+		l.Flags = append(l.Flags, "mat")
+	} else {
+		l = b.columnLayout()
 	}
-	return b.columnLayout()
+	if b.Sketch {
+		l.Flags = append(l.Flags, "sketch")
+	}
+	return l
 }
 
 // columnLayout is a column for each place, largest left. Addends lie in rows,

@@ -1,0 +1,366 @@
+package door
+
+import (
+	"fmt"
+	"slices"
+
+	"unitbloom/core/board"
+	"unitbloom/core/lesson"
+	"unitbloom/core/say"
+)
+
+// session is one open document: its history, where the class is in it, and the
+// scratch copy that a touch made.
+type session struct {
+	door   *Door
+	handle int
+	rev    int
+
+	doc          lesson.Lesson
+	past, future []change
+
+	scene   string
+	step    int
+	asked   bool
+	present bool
+	scratch *scratch
+	// drawn is the last layout that the host has, for change lists.
+	drawn []board.Layout
+}
+
+// change is one entry of the history: the document on its other side, and the
+// scenes in which the two differ.
+type change struct {
+	doc     lesson.Lesson
+	touched []string
+}
+
+// scratch is a throw-away copy of a board in the middle of a scene.
+type scratch struct {
+	board        board.Board
+	moves        []board.Move
+	past, future []scratchState
+}
+
+type scratchState struct {
+	board board.Board
+	moves []board.Move
+}
+
+// current is the scene that is shown; an empty lesson has none.
+func (s *session) current() (lesson.Scene, bool) {
+	sc, i := s.doc.Scene(s.scene)
+	return sc, i >= 0
+}
+
+// board is what the class sees now.
+func (s *session) board() board.Board {
+	if s.scratch != nil {
+		return s.scratch.board
+	}
+	sc, _ := s.current()
+	b, _ := sc.At(s.step)
+	return b
+}
+
+type showArgs struct {
+	Scene   string `json:"scene"`
+	Step    int    `json:"step"`
+	Asked   bool   `json:"asked"`
+	Present bool   `json:"present"`
+}
+
+// show goes to a step of a scene: its board after that many steps, and with
+// asked the question of the step to come. The scratch copy is put away.
+func show(s *session, a showArgs) (any, error) {
+	sc, i := s.doc.Scene(a.Scene)
+	if i < 0 {
+		return nil, fmt.Errorf("scene: there is no scene %q in this lesson", a.Scene)
+	}
+	if a.Step < 0 || a.Step > len(sc.Steps) {
+		return nil, fmt.Errorf("step: %d is not from 0 to %d", a.Step, len(sc.Steps))
+	}
+	forward := a.Scene == s.scene && a.Step == s.step+1 && s.scratch == nil
+	s.scene, s.step, s.asked, s.present, s.scratch = a.Scene, a.Step, a.Asked, a.Present, nil
+	f := s.frame()
+	if forward {
+		f.Beats, f.Became = s.beats(sc)
+	}
+	return f, nil
+}
+
+// beats are the boards between the moves of the step just made, for motion.
+func (s *session) beats(sc lesson.Scene) ([]BoardView, []board.Became) {
+	b, _ := sc.At(s.step - 1)
+	var views []BoardView
+	var became []board.Became
+	moves := sc.Steps[s.step-1].Moves
+	for i, mv := range moves {
+		next, effect, err := board.Apply(b, mv)
+		if err != nil {
+			break
+		}
+		became = append(became, effect.Became...)
+		b = next
+		if i < len(moves)-1 {
+			views = append(views, s.view(b, sc))
+		}
+	}
+	return views, became
+}
+
+type applyArgs struct {
+	Move board.Move `json:"move"`
+}
+
+// apply makes a move on what the class sees. On a free board it is kept and
+// saved; in the middle of a scene, or while presenting, it makes a scratch copy.
+func apply(s *session, a applyArgs) (any, error) {
+	sc, ok := s.current()
+	if !ok {
+		return nil, fmt.Errorf("scene: this lesson has no board yet")
+	}
+	before := s.board()
+	next, effect, err := board.Apply(before, a.Move)
+	if err != nil {
+		return nil, err
+	}
+	var edits []lesson.Edit
+	if s.present || len(sc.Steps) > 0 {
+		saved, err := board.Saved(before, a.Move)
+		if err != nil {
+			return nil, err
+		}
+		s.scratchTo(before, next, saved)
+	} else if edits, err = s.playTo(sc, before, next, a.Move); err != nil {
+		return nil, err
+	}
+	s.rev++
+	return rawJSON(s.delta(next, effect, edits)), nil
+}
+
+func (s *session) scratchTo(before, next board.Board, mv board.Move) {
+	if s.scratch == nil {
+		s.scratch = &scratch{board: before}
+	}
+	sc := s.scratch
+	sc.past = append(sc.past, scratchState{sc.board, sc.moves})
+	sc.future = nil
+	sc.board, sc.moves = next, append(slices.Clone(sc.moves), mv)
+}
+
+func (s *session) playTo(sc lesson.Scene, before, next board.Board, mv board.Move) ([]lesson.Edit, error) {
+	saved, err := board.Saved(before, mv)
+	if err != nil {
+		return nil, err
+	}
+	doc := s.doc
+	doc.Scenes = slices.Clone(doc.Scenes)
+	_, i := doc.Scene(sc.ID)
+	doc.Scenes[i].Start = next
+	s.commit(doc, []string{sc.ID})
+	return []lesson.Edit{{Kind: "play", Scene: sc.ID, Moves: []board.Move{saved}}}, nil
+}
+
+func (s *session) commit(doc lesson.Lesson, touched []string) {
+	s.past = append(s.past, change{s.doc, touched})
+	s.future = nil
+	s.doc = doc
+}
+
+// edit changes the document, as one undo.
+func (s *session) edit(e lesson.Edit) (any, error) {
+	doc, err := lesson.Apply(s.doc, e)
+	if err != nil {
+		return nil, err
+	}
+	touched := []string{e.Scene}
+	if e.Put != nil {
+		touched = append(touched, e.Put.ID)
+	}
+	s.commit(doc, touched)
+	return s.turned([]lesson.Edit{e}), nil
+}
+
+// Turned is what comes back when the document changed otherwise than by a move
+// on the board: everything that a host shows.
+type Turned struct {
+	Outline Outline       `json:"outline"`
+	Frame   Frame         `json:"frame"`
+	Edits   []lesson.Edit `json:"edits"`
+}
+
+func (s *session) turned(edits []lesson.Edit) Turned {
+	s.rev++
+	s.settle()
+	if edits == nil {
+		edits = []lesson.Edit{}
+	}
+	return Turned{s.outline(), s.frame(), edits}
+}
+
+// settle keeps the place in the lesson valid after an edit.
+func (s *session) settle() {
+	sc, ok := s.current()
+	if !ok {
+		s.scene, s.step, s.asked, s.scratch = "", 0, false, nil
+		if len(s.doc.Scenes) > 0 {
+			s.scene = s.doc.Scenes[0].ID
+		}
+		return
+	}
+	s.step = min(s.step, len(sc.Steps))
+}
+
+func (s *session) undo() (any, error) {
+	if s.scratch != nil {
+		if n := len(s.scratch.past); n > 0 {
+			s.scratch.future = append(s.scratch.future, scratchState{s.scratch.board, s.scratch.moves})
+			s.scratch.back(s.scratch.past[n-1])
+			s.scratch.past = s.scratch.past[:n-1]
+		}
+		if len(s.scratch.moves) == 0 && len(s.scratch.future) == 0 {
+			s.scratch = nil
+		}
+		return s.turned(nil), nil
+	}
+	return s.travel(&s.past, &s.future)
+}
+
+func (s *session) redo() (any, error) {
+	if s.scratch != nil {
+		if n := len(s.scratch.future); n > 0 {
+			s.scratch.past = append(s.scratch.past, scratchState{s.scratch.board, s.scratch.moves})
+			s.scratch.back(s.scratch.future[n-1])
+			s.scratch.future = s.scratch.future[:n-1]
+		}
+		return s.turned(nil), nil
+	}
+	return s.travel(&s.future, &s.past)
+}
+
+func (sc *scratch) back(to scratchState) {
+	sc.board, sc.moves = to.board.After(sc.board), to.moves
+}
+
+// travel goes one entry along the history and tells the difference as edits.
+func (s *session) travel(from, to *[]change) (any, error) {
+	n := len(*from)
+	if n == 0 {
+		return s.turned(nil), nil
+	}
+	entry := (*from)[n-1]
+	*from = (*from)[:n-1]
+	*to = append(*to, change{s.doc, entry.touched})
+	here := s.doc
+	doc := entry.doc
+	doc.Scenes = slices.Clone(doc.Scenes)
+	for i := range doc.Scenes {
+		if other, j := here.Scene(doc.Scenes[i].ID); j >= 0 {
+			doc.Scenes[i].Start = doc.Scenes[i].Start.After(other.Start)
+		}
+	}
+	s.doc = doc
+	edits := lesson.Difference(here, doc, func(a, _ *lesson.Scene) bool { return !slices.Contains(entry.touched, a.ID) })
+	return s.turned(edits), nil
+}
+
+func addExample(s *session, a exampleArgs) (any, error) {
+	if a.Options == nil {
+		a.Options = map[string]string{}
+	}
+	// The class's words are the lesson's, unless the request says otherwise.
+	for name, value := range map[string]string{"regroup": s.doc.Words.Regroup, "ones": s.doc.Words.Ones} {
+		if _, set := a.Options[name]; !set && value != "" {
+			a.Options[name] = value
+		}
+	}
+	e, err := a.make()
+	if err != nil {
+		return nil, err
+	}
+	e.Scene.ID = a.ID
+	e.Scene.Show = []string{"unitForm"}
+	return s.addScene(e.Scene, a.At)
+}
+
+type boardArgs struct {
+	ID    string   `json:"id"`
+	Title string   `json:"title"`
+	Kinds []string `json:"kinds"`
+	At    *int     `json:"at"`
+}
+
+func addBoard(s *session, a boardArgs) (any, error) {
+	b, err := board.New(a.Kinds...)
+	if err != nil {
+		return nil, err
+	}
+	return s.addScene(lesson.Scene{ID: a.ID, Title: a.Title, Start: b, Show: []string{"numeral", "unitForm"}}, a.At)
+}
+
+// addScene puts the scene in and goes to it.
+func (s *session) addScene(sc lesson.Scene, at *int) (any, error) {
+	if _, i := s.doc.Scene(sc.ID); i >= 0 {
+		return nil, fmt.Errorf("id: there is a scene %q already", sc.ID)
+	}
+	e := lesson.Edit{Kind: "putScene", Put: &sc, At: at}
+	doc, err := lesson.Apply(s.doc, e)
+	if err != nil {
+		return nil, err
+	}
+	s.commit(doc, []string{sc.ID})
+	s.scene, s.step, s.asked, s.scratch = sc.ID, 0, false, nil
+	return s.turned([]lesson.Edit{e}), nil
+}
+
+type stepArgs struct {
+	Scene  string  `json:"scene"`
+	Step   int     `json:"step"`
+	Say    *string `json:"say"`
+	Ask    *string `json:"ask"`
+	Answer *string `json:"answer"`
+	Look   *string `json:"look"`
+	Remove bool    `json:"remove"`
+}
+
+// editStep changes the words of a step, or takes it out. The steps after it
+// stay; the first that no longer fits is marked by the outline.
+func editStep(s *session, a stepArgs) (any, error) {
+	sc, i := s.doc.Scene(a.Scene)
+	if i < 0 || a.Step < 0 || a.Step >= len(sc.Steps) {
+		return nil, fmt.Errorf("step: there is no step %d in scene %q", a.Step, a.Scene)
+	}
+	sc.Steps = slices.Clone(sc.Steps)
+	if a.Remove {
+		sc.Steps = slices.Delete(sc.Steps, a.Step, a.Step+1)
+		return s.edit(lesson.Edit{Kind: "putScene", Put: &sc})
+	}
+	step := &sc.Steps[a.Step]
+	for own, line := range map[*string]*say.Line{a.Say: &step.Say, a.Ask: &step.Ask, a.Answer: &step.Answer, a.Look: &step.Look} {
+		if own != nil && *own != line.Text(s.doc.Words) {
+			*line = say.Line{Own: *own}
+		}
+	}
+	return s.edit(lesson.Edit{Kind: "putScene", Put: &sc})
+}
+
+// keepScratch turns the scratch copy into a step after the present one; on a
+// free board it becomes the board.
+func keepScratch(s *session, _ struct{}) (any, error) {
+	sc, ok := s.current()
+	if !ok || s.scratch == nil || len(s.scratch.moves) == 0 {
+		return nil, fmt.Errorf("there is nothing to keep: the board was not touched")
+	}
+	moves := s.scratch.moves
+	s.scratch = nil
+	if len(sc.Steps) == 0 {
+		return s.edit(lesson.Edit{Kind: "play", Scene: sc.ID, Moves: moves})
+	}
+	sc.Steps = slices.Insert(slices.Clone(sc.Steps), s.step, lesson.Step{Moves: moves, Write: []lesson.Write{}})
+	at, _ := sc.At(s.step + 1)
+	sc.Steps[s.step].Total = board.Total(at.Models[0]).String()
+	sc.Steps[s.step].UnitForm = at.Models[0].InPlay().String()
+	s.step++
+	return s.edit(lesson.Edit{Kind: "putScene", Put: &sc})
+}

@@ -1,0 +1,397 @@
+package door
+
+import (
+	"encoding/json"
+	"slices"
+	"strconv"
+	"strings"
+
+	"unitbloom/core/board"
+	"unitbloom/core/lesson"
+	"unitbloom/core/place"
+	"unitbloom/core/say"
+)
+
+// Outline is the lesson as the stem and the shelf show it, in the class's
+// words.
+type Outline struct {
+	ID        string         `json:"id"`
+	Title     string         `json:"title"`
+	Objective string         `json:"objective"`
+	Words     say.Words      `json:"words"`
+	Scenes    []SceneLine    `json:"scenes"`
+	Record    []lesson.Entry `json:"record"`
+}
+
+// SceneLine is one scene of the outline.
+type SceneLine struct {
+	ID      string     `json:"id"`
+	Title   string     `json:"title"`
+	Steps   []StepLine `json:"steps"`
+	Show    []string   `json:"show"`
+	Marks   string     `json:"marks"`
+	Method  string     `json:"method,omitempty"`
+	Problem string     `json:"problem,omitempty"`
+}
+
+// StepLine is one step of the outline. Misfit says why a step no longer fits.
+type StepLine struct {
+	Say    string `json:"say"`
+	Ask    string `json:"ask"`
+	Answer string `json:"answer"`
+	Look   string `json:"look"`
+	Moves  int    `json:"moves"`
+	Misfit string `json:"misfit,omitempty"`
+}
+
+func (s *session) outline() Outline {
+	o := Outline{ID: s.doc.ID, Title: s.doc.Title, Objective: s.doc.Objective, Words: s.doc.Words, Scenes: []SceneLine{}, Record: s.doc.Record}
+	if o.Record == nil {
+		o.Record = []lesson.Entry{}
+	}
+	for _, sc := range s.doc.Scenes {
+		line := SceneLine{ID: sc.ID, Title: sc.Title, Steps: []StepLine{}, Show: orNone(sc.Show), Marks: sc.Marks}
+		if sc.Made != nil {
+			line.Method, line.Problem = sc.Made.Method, sc.Made.Problem
+		}
+		outcomes := sc.Replay()
+		for i, step := range sc.Steps {
+			line.Steps = append(line.Steps, s.stepLine(step, outcomes[i].Err))
+		}
+		o.Scenes = append(o.Scenes, line)
+	}
+	return o
+}
+
+func (s *session) stepLine(step lesson.Step, misfit error) StepLine {
+	w := s.doc.Words
+	line := StepLine{Say: step.Say.Text(w), Ask: step.Ask.Text(w), Answer: step.Answer.Text(w), Look: step.Look.Text(w), Moves: len(step.Moves)}
+	if misfit != nil {
+		line.Misfit = misfit.Error()
+	}
+	return line
+}
+
+func orNone[T any](list []T) []T {
+	if list == nil {
+		return []T{}
+	}
+	return list
+}
+
+// Frame is everything that is seen at a step.
+type Frame struct {
+	Rev     int       `json:"rev"`
+	Scene   string    `json:"scene"`
+	Step    int       `json:"step"`
+	Steps   int       `json:"steps"`
+	Asked   bool      `json:"asked"`
+	Scratch bool      `json:"scratch"`
+	CanUndo bool      `json:"canUndo"`
+	CanRedo bool      `json:"canRedo"`
+	Board   BoardView `json:"board"`
+	// Prompt is the step that is asked, or the one just made.
+	Prompt  StepLine `json:"prompt"`
+	Written *Written `json:"written,omitempty"`
+	// Lines are the sentences and texts written so far.
+	Lines []string `json:"lines"`
+	// Beats are boards between the moves of a step, and Became what turned
+	// into what, when the step was gone to from the one before.
+	Beats  []BoardView    `json:"beats,omitempty"`
+	Became []board.Became `json:"became,omitempty"`
+}
+
+// BoardView is a board as it is drawn.
+type BoardView struct {
+	Models   []ModelView `json:"models"`
+	Notation string      `json:"notation"`
+}
+
+// ModelView is one model as it is drawn. A piece is [id, look, x, y, w, h, part,
+// marks] in model units.
+type ModelView struct {
+	Kind     string     `json:"kind"`
+	Title    string     `json:"title"`
+	W        int        `json:"w"`
+	H        int        `json:"h"`
+	Flags    []string   `json:"flags"`
+	Zones    []ZoneView `json:"zones"`
+	Covered  []string   `json:"covered"`
+	ReadOuts []ReadOut  `json:"readouts"`
+	Pieces   rawJSON    `json:"pieces"`
+}
+
+// MarshalJSON passes encoded JSON through.
+func (r rawJSON) MarshalJSON() ([]byte, error) { return r, nil }
+
+// ZoneView is a zone with its count, or a question mark under a cover.
+type ZoneView struct {
+	ID    string `json:"id"`
+	Label string `json:"label"`
+	Count string `json:"count"`
+	X     int    `json:"x"`
+	Y     int    `json:"y"`
+	W     int    `json:"w"`
+	H     int    `json:"h"`
+	Side  bool   `json:"side,omitempty"`
+	// One is the typed form of one more piece of the zone's place.
+	One string `json:"one,omitempty"`
+}
+
+// ReadOut is one read-out: its text stays empty while it is held back.
+type ReadOut struct {
+	ID    string `json:"id"`
+	Label string `json:"label"`
+	Text  string `json:"text"`
+	Shown bool   `json:"shown"`
+}
+
+func (s *session) frame() Frame {
+	sc, ok := s.current()
+	f := Frame{Rev: s.rev, Scene: s.scene, Step: s.step, Steps: len(sc.Steps), Asked: s.asked, Lines: []string{}, Board: BoardView{Models: []ModelView{}}}
+	f.CanUndo, f.CanRedo = s.canTravel()
+	if !ok {
+		return f
+	}
+	b := s.board()
+	f.Scratch = s.scratch != nil
+	f.Board = s.view(b, sc)
+	f.Prompt = s.prompt(sc)
+	f.Written, f.Lines = written(sc, s.step, b)
+	s.drawn = layouts(b)
+	return f
+}
+
+func (s *session) canTravel() (undo, redo bool) {
+	if s.scratch != nil {
+		return len(s.scratch.past) > 0, len(s.scratch.future) > 0
+	}
+	return len(s.past) > 0, len(s.future) > 0
+}
+
+func layouts(b board.Board) []board.Layout {
+	out := make([]board.Layout, len(b.Models))
+	for i := range b.Models {
+		out[i] = b.Lay(i)
+	}
+	return out
+}
+
+// prompt is the step to come when it is asked, else the step just made; at the
+// start there is none. The answer is withheld until the step is made.
+func (s *session) prompt(sc lesson.Scene) StepLine {
+	switch {
+	case s.asked && s.step < len(sc.Steps):
+		return s.stepLine(sc.Steps[s.step], nil)
+	case s.step > 0:
+		return s.stepLine(sc.Steps[s.step-1], nil)
+	}
+	return StepLine{}
+}
+
+func (s *session) view(b board.Board, sc lesson.Scene) BoardView {
+	v := BoardView{Models: []ModelView{}, Notation: board.Print(b)}
+	for i := range b.Models {
+		l := b.Lay(i)
+		m := s.modelView(b, i, l, sc)
+		m.Pieces = append(appendPieces([]byte{'['}, l.Pieces), ']')
+		v.Models = append(v.Models, m)
+	}
+	return v
+}
+
+// modelView is all of a model but its pieces.
+func (s *session) modelView(b board.Board, i int, l board.Layout, sc lesson.Scene) ModelView {
+	m := ModelView{Kind: b.Models[i].Kind(), Title: b.Titles[i], W: l.W, H: l.H, Flags: orNone(l.Flags), Covered: b.CoveredZones(i)}
+	for _, z := range l.Zones {
+		m.Zones = append(m.Zones, s.zoneView(z, m.Covered))
+	}
+	for _, r := range b.ReadOuts(i, s.doc.Words) {
+		out := ReadOut{ID: r.ID, Label: r.Label, Shown: slices.Contains(sc.Show, r.ID)}
+		if out.Shown {
+			out.Text = r.Text
+		}
+		m.ReadOuts = append(m.ReadOuts, out)
+	}
+	return m
+}
+
+func (s *session) zoneView(z board.Zone, covered []string) ZoneView {
+	v := ZoneView{ID: z.ID, Label: z.Label, Count: strconv.Itoa(z.Count), X: z.X, Y: z.Y, W: z.W, H: z.H, Side: z.Side}
+	if p, err := place.ParsePlace(z.ID); err == nil {
+		v.Label, v.One = s.doc.Words.PlaceName(p, 2), "1 "+p.Singular()
+	}
+	for _, c := range covered {
+		// A covered side keeps the count of its row back too.
+		if c == z.ID || strings.HasPrefix(c, z.ID+" ") || strings.HasPrefix(z.ID, c+" ") {
+			v.Count = board.Hidden
+		}
+	}
+	return v
+}
+
+func appendPieces(out []byte, sprites []board.Sprite) []byte {
+	for i, p := range sprites {
+		if i > 0 {
+			out = append(out, ',')
+		}
+		out = appendPiece(out, p)
+	}
+	return out
+}
+
+func appendPiece(out []byte, p board.Sprite) []byte {
+	out = strconv.AppendUint(append(out, '['), uint64(p.ID), 10)
+	out = append(append(append(out, `,"`...), p.Look...), '"')
+	for _, n := range [...]int{p.X, p.Y, p.W, p.H, p.Part, int(p.Marks)} {
+		out = strconv.AppendInt(append(out, ','), int64(n), 10)
+	}
+	return append(out, ']')
+}
+
+// delta is the change list of a move: what the host needs to bring its picture
+// from the last one to this.
+func (s *session) delta(b board.Board, effect board.Effect, edits []lesson.Edit) []byte {
+	sc, _ := s.current()
+	now := layouts(b)
+	if len(now) != len(s.drawn) {
+		s.drawn = make([]board.Layout, len(now))
+	}
+	out := strconv.AppendInt([]byte(`{"rev":`), int64(s.rev), 10)
+	out = append(out, `,"models":[`...)
+	for i, l := range now {
+		if i > 0 {
+			out = append(out, ',')
+		}
+		m := s.modelView(b, i, l, sc)
+		m.Pieces = rawJSON(`[]`)
+		head, _ := json.Marshal(m)
+		out = append(out, head[:len(head)-1]...)
+		out = appendChanges(out, s.drawn[i].Pieces, l.Pieces)
+		out = append(out, '}')
+	}
+	s.drawn = now
+	undo, redo := s.canTravel()
+	tail, _ := json.Marshal(struct {
+		Notation string         `json:"notation"`
+		Scratch  bool           `json:"scratch"`
+		CanUndo  bool           `json:"canUndo"`
+		CanRedo  bool           `json:"canRedo"`
+		Became   []board.Became `json:"became"`
+		Announce string         `json:"announce"`
+		Edits    []lesson.Edit  `json:"edits"`
+	}{board.Print(b), s.scratch != nil, undo, redo, orNone(effect.Became), s.announce(b, effect, sc), orNone(edits)})
+	out = append(append(out, `],`...), tail[1:]...)
+	return out
+}
+
+// appendChanges writes the pieces that are new or differ, and those that are
+// gone.
+func appendChanges(out []byte, before, after []board.Sprite) []byte {
+	was := make(map[board.PieceID]*board.Sprite, len(before))
+	for i := range before {
+		was[before[i].ID] = &before[i]
+	}
+	out = append(out, `,"changed":[`...)
+	comma := false
+	for _, p := range after {
+		old := was[p.ID]
+		delete(was, p.ID)
+		if old != nil && *old == p {
+			continue
+		}
+		if comma {
+			out = append(out, ',')
+		}
+		out, comma = appendPiece(out, p), true
+	}
+	out = append(out, `],"removed":[`...)
+	comma = false
+	for _, p := range before {
+		if was[p.ID] == nil {
+			continue
+		}
+		if comma {
+			out = append(out, ',')
+		}
+		out, comma = strconv.AppendUint(out, uint64(p.ID), 10), true
+	}
+	return append(out, ']')
+}
+
+// announce says what the move did, and the number when it is shown.
+func (s *session) announce(b board.Board, effect board.Effect, sc lesson.Scene) string {
+	text := effect.Said.Text(s.doc.Words)
+	if !slices.Contains(sc.Show, "numeral") {
+		return text
+	}
+	for i, m := range b.Models {
+		if !b.IsCovered(i) {
+			text += " " + say.New("total.is", say.Number("n", say.Amount, board.Total(m))).Text(s.doc.Words)
+		}
+	}
+	return strings.TrimSpace(text)
+}
+
+// Written is the column method as it stands: a grid of places and rows.
+type Written struct {
+	Marks  string   `json:"marks"`
+	Places []string `json:"places"`
+	Cells  []Cell   `json:"cells"`
+}
+
+// Cell is one sign of the grid and the pieces of the first model that it
+// stands for. Place is empty in the sign's column.
+type Cell struct {
+	Row   string          `json:"row"`
+	Place string          `json:"place"`
+	Text  string          `json:"text"`
+	IDs   []board.PieceID `json:"ids"`
+	New   bool            `json:"new"`
+}
+
+// written collects what the first n steps wrote. The grid is as wide as the
+// whole example needs, so that it does not shift as it grows.
+func written(sc lesson.Scene, n int, b board.Board) (*Written, []string) {
+	w := Written{Marks: sc.Marks, Cells: []Cell{}, Places: []string{}}
+	if w.Marks == "" {
+		w.Marks = "above"
+	}
+	lines := []string{}
+	top, grid := place.Ones, false
+	for i, step := range sc.Steps {
+		for _, wr := range step.Write {
+			switch {
+			case wr.Kind == "cell":
+				grid = true
+				if wr.Place != nil {
+					top = max(top, *wr.Place)
+				}
+				if i < n {
+					w.Cells = append(w.Cells, cellOf(wr, b, i == n-1))
+				}
+			case i < n && wr.Text != "":
+				lines = append(lines, wr.Text)
+			}
+		}
+	}
+	if !grid {
+		return nil, lines
+	}
+	for p := top; p >= place.Ones; p-- {
+		w.Places = append(w.Places, p.Plural())
+	}
+	return &w, lines
+}
+
+func cellOf(wr lesson.Write, b board.Board, isNew bool) Cell {
+	c := Cell{Row: wr.Row, Text: wr.Text, IDs: []board.PieceID{}, New: isNew}
+	if wr.Place != nil {
+		c.Place = wr.Place.Plural()
+	}
+	spec, _ := board.SpecOf(b.Models[0].Kind())
+	for _, sel := range wr.Stands {
+		c.IDs = append(c.IDs, spec.Find(b.Models[0], sel)...)
+	}
+	return c
+}
