@@ -1,0 +1,31 @@
+// Command gen writes the published schemas from the Go types and registries.
+// Run it from the top of the tree; `make generate` then makes the TypeScript
+// types from them.
+package main
+
+import (
+	"encoding/json"
+	"log"
+	"os"
+	"path/filepath"
+
+	"unitbloom/internal/schema"
+)
+
+func main() {
+	write("docs/schema/lesson.v1.schema.json", schema.Lesson())
+	write("docs/schema/door.schema.json", schema.Door())
+}
+
+func write(path string, value any) {
+	body, err := json.MarshalIndent(value, "", "  ")
+	if err != nil {
+		log.Fatal(err)
+	}
+	if err := os.MkdirAll(filepath.Dir(path), 0o755); err != nil {
+		log.Fatal(err)
+	}
+	if err := os.WriteFile(path, append(body, '\n'), 0o644); err != nil {
+		log.Fatal(err)
+	}
+}

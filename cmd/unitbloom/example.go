@@ -1,0 +1,216 @@
+package main
+
+import (
+	"bufio"
+	"encoding/csv"
+	"encoding/json"
+	"fmt"
+	"io"
+	"os"
+	"regexp"
+	"strings"
+
+	"github.com/spf13/cobra"
+
+	"unitbloom/core/method"
+	"unitbloom/core/place"
+)
+
+type exampleFlags struct {
+	model, batch string
+	set          []string
+	asJSON       bool
+}
+
+func exampleCommand() *cobra.Command {
+	var f exampleFlags
+	cmd := &cobra.Command{
+		Use: "example METHOD ARGUMENTS…", Short: "Make worked examples",
+		Long:    "Make the worked example of a problem, or of every line of a file (METHOD,ARGUMENT,…).",
+		Example: "  unitbloom example column-add 146 87 --model blocks --json\n  unitbloom example --batch problems.csv --json",
+		// Signs before digits are arguments, so the flags are told apart first.
+		DisableFlagParsing: true,
+		RunE: func(cmd *cobra.Command, raw []string) error {
+			flags, args := splitSigned(raw)
+			if err := cmd.Flags().Parse(flags); err != nil {
+				return fmt.Errorf("%w: %w", errUsage, err)
+			}
+			if help, _ := cmd.Flags().GetBool("help"); help {
+				return cmd.Help()
+			}
+			return f.run(cmd, append(cmd.Flags().Args(), args...))
+		},
+	}
+	cmd.Flags().BoolP("help", "h", false, "help for example")
+	cmd.Flags().StringVar(&f.model, "model", "", "the model; the method's first when left out")
+	cmd.Flags().StringVar(&f.batch, "batch", "", "a file of problems, one a line; - reads standard input")
+	cmd.Flags().StringArrayVar(&f.set, "set", nil, "an option, as key=value")
+	cmd.Flags().BoolVar(&f.asJSON, "json", false, "print JSON")
+	return cmd
+}
+
+var signed = regexp.MustCompile(`^[-+−×÷/?]\s*[0-9.]|^[-+−×÷/?x]$`)
+
+// splitSigned parts flags, with their values, from arguments. A token that
+// begins with a sign and a digit is an argument, never a flag.
+func splitSigned(raw []string) (flags, args []string) {
+	for i := 0; i < len(raw); i++ {
+		token := raw[i]
+		switch {
+		case signed.MatchString(token) || !strings.HasPrefix(token, "-"):
+			args = append(args, token)
+		case token == "--":
+			return flags, append(args, raw[i+1:]...)
+		default:
+			flags = append(flags, token)
+			takesValue := token == "--model" || token == "--batch" || token == "--set"
+			if takesValue && i+1 < len(raw) {
+				i++
+				flags = append(flags, raw[i])
+			}
+		}
+	}
+	return flags, args
+}
+
+func (f exampleFlags) run(cmd *cobra.Command, args []string) error {
+	options, err := f.options()
+	if err != nil {
+		return err
+	}
+	if f.batch != "" {
+		if len(args) > 0 {
+			return fmt.Errorf("%w: --batch takes its problems from the file, not from the line", errUsage)
+		}
+		return f.runBatch(cmd, options)
+	}
+	if len(args) < 1 {
+		return fmt.Errorf("%w: say which method and problem. Use: unitbloom example column-add 146 87", errUsage)
+	}
+	e, err := method.Make(method.Request{Method: args[0], Args: args[1:], Model: f.model, Options: options})
+	if err != nil {
+		return err
+	}
+	if !f.asJSON {
+		return printExample(cmd.OutOrStdout(), e.Plain())
+	}
+	return encode(cmd.OutOrStdout(), e.Plain())
+}
+
+func (f exampleFlags) options() (map[string]string, error) {
+	options := map[string]string{}
+	for _, s := range f.set {
+		key, value, ok := strings.Cut(s, "=")
+		if !ok {
+			return nil, fmt.Errorf("%w: --set %q is not key=value", errUsage, s)
+		}
+		options[key] = value
+	}
+	return options, nil
+}
+
+type batchError struct {
+	Line  int    `json:"line"`
+	Error string `json:"error"`
+}
+
+// runBatch makes one object a line, in the order of the file. A bad line gives
+// its error and the rest go on.
+func (f exampleFlags) runBatch(cmd *cobra.Command, options map[string]string) error {
+	var in io.Reader = cmd.InOrStdin()
+	if f.batch != "-" {
+		file, err := os.Open(f.batch)
+		if err != nil {
+			return fmt.Errorf("the file %q does not open: %w", f.batch, err)
+		}
+		defer file.Close()
+		in = file
+	}
+	out := bufio.NewWriter(cmd.OutOrStdout())
+	defer out.Flush()
+	failed := false
+	scanner := bufio.NewScanner(in)
+	scanner.Buffer(nil, 1<<20)
+	for n := 1; scanner.Scan(); n++ {
+		text := strings.TrimSpace(scanner.Text())
+		if text == "" {
+			continue
+		}
+		e, err := f.fromLine(text, options)
+		if err != nil {
+			failed = true
+			if err := encode(out, batchError{n, err.Error()}); err != nil {
+				return err
+			}
+			continue
+		}
+		p := e.Plain()
+		p.Line = n
+		if err := encode(out, p); err != nil {
+			return err
+		}
+	}
+	if err := scanner.Err(); err != nil {
+		return fmt.Errorf("the file %q cannot be read: %w", f.batch, err)
+	}
+	if failed {
+		return errSilent
+	}
+	return nil
+}
+
+func (f exampleFlags) fromLine(text string, options map[string]string) (method.Example, error) {
+	r := csv.NewReader(strings.NewReader(text))
+	r.TrimLeadingSpace = true
+	fields, err := r.Read()
+	if err != nil {
+		return method.Example{}, fmt.Errorf("this line cannot be read. Write it like column-add,146,87")
+	}
+	for i := range fields {
+		fields[i] = strings.TrimSpace(fields[i])
+	}
+	return method.Make(method.Request{Method: fields[0], Args: fields[1:], Model: f.model, Options: options})
+}
+
+func encode(w io.Writer, value any) error {
+	enc := json.NewEncoder(w)
+	enc.SetEscapeHTML(false)
+	return enc.Encode(value)
+}
+
+// printExample prints the example as a teacher would read it out.
+func printExample(w io.Writer, p method.Plain) error {
+	fmt.Fprintf(w, "%s\n", p.Problem)
+	for i, s := range p.Steps {
+		fmt.Fprintf(w, "\n%d. %s\n", i+1, s.Say)
+		if s.Ask != "" {
+			fmt.Fprintf(w, "   %s\n   – %s\n", s.Ask, s.Answer)
+		}
+		fmt.Fprintf(w, "   [%s]\n", s.UnitForm)
+	}
+	_, err := fmt.Fprintf(w, "\n%s = %s\n", p.Problem, p.Answer)
+	return err
+}
+
+func readCommand() *cobra.Command {
+	var asJSON bool
+	cmd := &cobra.Command{
+		Use: "read NUMBER", Short: "Read a number in every form", Args: arguments(cobra.MinimumNArgs(1)),
+		RunE: func(cmd *cobra.Command, args []string) error {
+			w, err := place.Parse(strings.Join(args, " "))
+			if err != nil {
+				return err
+			}
+			r := w.Read()
+			if asJSON {
+				return encode(cmd.OutOrStdout(), r)
+			}
+			for _, text := range []string{r.Numeral, r.Expanded, r.UnitForm, r.Words, r.WordsWithAnd, r.PlaceWords} {
+				fmt.Fprintln(cmd.OutOrStdout(), text)
+			}
+			return nil
+		},
+	}
+	cmd.Flags().BoolVar(&asJSON, "json", false, "print JSON")
+	return cmd
+}

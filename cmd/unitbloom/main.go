@@ -1,0 +1,73 @@
+// Command unitbloom is the application: the server with the front end in it,
+// and the core on the command line.
+package main
+
+import (
+	"errors"
+	"fmt"
+	"os"
+
+	"github.com/spf13/cobra"
+)
+
+// version is set by the build.
+var version = "dev"
+
+// errUsage marks mistakes in the call itself: exit status 2.
+var errUsage = errors.New("usage")
+
+// errSilent is a failure that was already told: exit status 1.
+var errSilent = errors.New("")
+
+func main() {
+	os.Exit(run(os.Args[1:]))
+}
+
+func run(args []string) int {
+	root := &cobra.Command{
+		Use: "unitbloom", Short: "Virtual manipulatives and worked examples for primary mathematics",
+		SilenceErrors: true, SilenceUsage: true,
+	}
+	root.SetFlagErrorFunc(func(_ *cobra.Command, err error) error { return fmt.Errorf("%w: %w", errUsage, err) })
+	root.CompletionOptions.DisableDefaultCmd = true
+	root.AddCommand(serveCommand(), demoCommand(), backupCommand(), exampleCommand(), readCommand(), versionCommand())
+	root.SetArgs(args)
+	cmd, err := root.ExecuteC()
+	switch {
+	case err == nil:
+		return 0
+	case errors.Is(err, errSilent):
+		return 1
+	}
+	fmt.Fprintln(os.Stderr, plain(err))
+	if errors.Is(err, errUsage) || cmd == root {
+		return 2
+	}
+	return 1
+}
+
+// plain is the error in one line, without the mark of a usage error.
+func plain(err error) string {
+	text := err.Error()
+	if errors.Is(err, errUsage) {
+		text = text[len(errUsage.Error())+2:]
+	}
+	return text
+}
+
+// arguments checks the number of arguments as a usage error.
+func arguments(check cobra.PositionalArgs) cobra.PositionalArgs {
+	return func(cmd *cobra.Command, args []string) error {
+		if err := check(cmd, args); err != nil {
+			return fmt.Errorf("%w: %w. Use: %s", errUsage, err, cmd.UseLine())
+		}
+		return nil
+	}
+}
+
+func versionCommand() *cobra.Command {
+	return &cobra.Command{
+		Use: "version", Short: "Print the version", Args: arguments(cobra.NoArgs),
+		Run: func(cmd *cobra.Command, _ []string) { fmt.Fprintln(cmd.OutOrStdout(), version) },
+	}
+}
