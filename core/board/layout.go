@@ -40,6 +40,8 @@ type Zone struct {
 	Count      int
 	X, Y, W, H int
 	Side       bool // one side of a row: covered by name, not labelled
+	// Offer is the verb that the zone carries at its foot, if any.
+	Offer *Offer
 }
 
 func hasZone(m Model, id string) bool {

@@ -103,6 +103,7 @@ func init() {
 		"redo":        on(func(s *session, _ struct{}) (any, error) { return s.redo() }),
 		"edit":        on(func(s *session, a editArgs) (any, error) { return s.edit(a.Edit) }),
 		"editStep":    on(editStep),
+		"setScene":    on(setScene),
 		"addExample":  on(addExample),
 		"addBoard":    on(addBoard),
 		"keepScratch": on(keepScratch),

@@ -314,6 +314,32 @@ func (s *session) addScene(sc lesson.Scene, at *int) (any, error) {
 	return s.turned([]lesson.Edit{e}), nil
 }
 
+type sceneArgs struct {
+	Scene string    `json:"scene"`
+	Title *string   `json:"title"`
+	Show  *[]string `json:"show"`
+	Marks *string   `json:"marks"`
+}
+
+// setScene changes what a scene is called, which read-outs it shows, and where
+// its written method puts the regroup marks.
+func setScene(s *session, a sceneArgs) (any, error) {
+	sc, i := s.doc.Scene(a.Scene)
+	if i < 0 {
+		return nil, fmt.Errorf("scene: there is no scene %q in this lesson", a.Scene)
+	}
+	if a.Title != nil {
+		sc.Title = *a.Title
+	}
+	if a.Show != nil {
+		sc.Show = *a.Show
+	}
+	if a.Marks != nil {
+		sc.Marks = *a.Marks
+	}
+	return s.edit(lesson.Edit{Kind: "putScene", Put: &sc})
+}
+
 type stepArgs struct {
 	Scene  string  `json:"scene"`
 	Step   int     `json:"step"`

@@ -136,6 +136,9 @@ type ZoneView struct {
 	Side  bool   `json:"side,omitempty"`
 	// One is the typed form of one more piece of the zone's place.
 	One string `json:"one,omitempty"`
+	// Verb is what the zone offers at its foot, with the move that it makes.
+	Verb string      `json:"verb,omitempty"`
+	Move *board.Move `json:"move,omitempty"`
 }
 
 // ReadOut is one read-out: its text stays empty while it is held back.
@@ -204,7 +207,7 @@ func (s *session) view(b board.Board, sc lesson.Scene) BoardView {
 func (s *session) modelView(b board.Board, i int, l board.Layout, sc lesson.Scene) ModelView {
 	m := ModelView{Kind: b.Models[i].Kind(), Title: b.Titles[i], W: l.W, H: l.H, Flags: orNone(l.Flags), Covered: b.CoveredZones(i)}
 	for _, z := range l.Zones {
-		m.Zones = append(m.Zones, s.zoneView(z, m.Covered))
+		m.Zones = append(m.Zones, s.zoneView(i, z, m.Covered))
 	}
 	for _, r := range b.ReadOuts(i, s.doc.Words) {
 		out := ReadOut{ID: r.ID, Label: r.Label, Shown: slices.Contains(sc.Show, r.ID)}
@@ -216,10 +219,15 @@ func (s *session) modelView(b board.Board, i int, l board.Layout, sc lesson.Scen
 	return m
 }
 
-func (s *session) zoneView(z board.Zone, covered []string) ZoneView {
+func (s *session) zoneView(model int, z board.Zone, covered []string) ZoneView {
 	v := ZoneView{ID: z.ID, Label: z.Label, Count: strconv.Itoa(z.Count), X: z.X, Y: z.Y, W: z.W, H: z.H, Side: z.Side}
 	if p, err := place.ParsePlace(z.ID); err == nil {
 		v.Label, v.One = s.doc.Words.PlaceName(p, 2), "1 "+p.Singular()
+	}
+	if z.Offer != nil {
+		mv := z.Offer.Move
+		mv.Model = model
+		v.Verb, v.Move = z.Offer.Label.Text(s.doc.Words), &mv
 	}
 	for _, c := range covered {
 		// A covered side keeps the count of its row back too.

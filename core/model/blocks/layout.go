@@ -3,6 +3,7 @@ package blocks
 import (
 	"unitbloom/core/board"
 	"unitbloom/core/place"
+	"unitbloom/core/say"
 )
 
 // Model units: a single block is 10 by 10. Ten of a size fill the shape of the
@@ -135,7 +136,7 @@ func (b Blocks) columnLayout() board.Layout {
 	body := 2*pad + sum(heights) + rowGap*(len(rows)-1)
 	for p := b.top(); p >= Smallest; p-- {
 		width := b.columnWidth(p, rows)
-		l.Zones = append(l.Zones, board.Zone{ID: p.Plural(), Label: p.Plural(), Count: b.count(p, Play), X: x, W: width})
+		l.Zones = append(l.Zones, board.Zone{ID: p.Plural(), Label: p.Plural(), Count: b.count(p, Play), X: x, W: width, Offer: bundleOffer(p)})
 		y := pad
 		for i, row := range rows {
 			c := b.cell(p, row)
@@ -154,6 +155,14 @@ func (b Blocks) columnLayout() board.Layout {
 		l.Zones[i].H = l.H
 	}
 	return b.tray(l)
+}
+
+// bundleOffer is what the foot of a column offers.
+func bundleOffer(p place.Place) *board.Offer {
+	if p == Largest {
+		return nil
+	}
+	return &board.Offer{Label: say.New("verb.bundleColumn"), Move: board.Move{Kind: "bundle", Args: BundleArgs{Place: p}}}
 }
 
 // indent centres a narrow cell in its column, and holds a cell of up to ten

@@ -1,0 +1,14 @@
+// Writes the TypeScript types of the core's door from its published schema.
+import { readFile, writeFile } from 'node:fs/promises';
+import { compile } from 'json-schema-to-typescript';
+import { format, resolveConfig } from 'prettier';
+
+const schema = JSON.parse(await readFile('docs/schema/door.schema.json', 'utf8'));
+const target = 'web/src/core/types.gen.ts';
+const code = await compile(schema, 'DoorTypes', {
+  additionalProperties: false,
+  bannerComment: '// Generated from docs/schema/door.schema.json by `make generate`. Do not edit.',
+  format: false,
+  ignoreMinAndMaxItems: true,
+});
+await writeFile(target, await format(code, { ...(await resolveConfig(target)), parser: 'typescript' }));

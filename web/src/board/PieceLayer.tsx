@@ -1,0 +1,46 @@
+// Pieces at their places. A piece whose place changes travels there; one that
+// was just made comes out of what it was made from.
+import { animate } from 'motion/mini';
+import { memo, useLayoutEffect, useRef, type ReactNode } from 'react';
+import type { Piece } from '../core/core';
+import { useLesson, type Origins } from '../lesson/store';
+
+interface Props {
+  pieces: Piece[];
+  draw: (p: Piece) => ReactNode;
+  origins: Origins;
+  lit: ReadonlySet<number>;
+}
+
+export function PieceLayer({ pieces, draw, origins, lit }: Props) {
+  return pieces.map((p) => (
+    <OnePiece key={p[0]} piece={p} draw={draw} origin={origins.get(p[0])} lit={lit.has(p[0])} />
+  ));
+}
+
+const OnePiece = memo(
+  function OnePiece({ piece, draw, origin, lit }: { piece: Piece; draw: Props['draw']; origin: Piece | undefined; lit: boolean }) {
+    const ref = useRef<SVGGElement>(null);
+    const [id, , x, y] = piece;
+    // Only the first layout of a new piece knows where it came from.
+    useLayoutEffect(() => {
+      const el = ref.current;
+      if (!el || !origin) return;
+      animate(
+        el,
+        { transform: [`translate(${origin[2]}px, ${origin[3]}px)`, `translate(${x}px, ${y}px)`] },
+        { duration: 0.55, ease: 'easeInOut' },
+      );
+      // eslint-disable-next-line react-hooks/exhaustive-deps
+    }, []);
+    return (
+      <g ref={ref} data-piece={id} className={lit ? 'piece lit' : 'piece'} style={{ transform: `translate(${x}px, ${y}px)` }}>
+        {draw(piece)}
+      </g>
+    );
+  },
+  (a, b) => a.piece === b.piece && a.draw === b.draw && a.lit === b.lit,
+);
+
+/** The ids lit now. */
+export const useLit = () => useLesson((s) => s.lit);

@@ -1,0 +1,163 @@
+// The bead rack: a push of a bead takes every bead between it and that side
+// along, and a hand that strokes over several rows pushes them together.
+import { Button } from 'antd';
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import type { Piece } from '../core/core';
+import { act, useLesson, type DrawnModel } from '../lesson/store';
+import { Bead } from './looks';
+import { PieceLayer } from './PieceLayer';
+import type { ViewProps } from './views';
+
+const BEADS = 10;
+const draw = (p: Piece) => <Bead piece={p} />;
+
+interface Push {
+  pointer: number;
+  x: number;
+  row: number;
+  bead: number;
+  /** Whether the bead comes from the home side. */
+  home: boolean;
+  to: number;
+  dx: number;
+}
+
+export function RackView({ model, index, scale }: ViewProps) {
+  const origins = useLesson((s) => s.origins);
+  const lit = useLesson((s) => s.lit);
+  const rows = model.zones.filter((z) => !z.side);
+  const sides = model.zones.filter((z) => z.side);
+  const [push, setPush] = useState<Push>();
+  const svg = useRef<SVGSVGElement>(null);
+  const rowHeight = model.h / rows.length;
+
+  /** How many beads of a row are left of a piece's place in it: its own number. */
+  const place = (id: number) => {
+    const at = model.pieces.findIndex((p) => p[0] === id);
+    return { row: Math.floor(at / BEADS), bead: at % BEADS };
+  };
+  const leftOf = (row: number) => sides[row * 2]!.w;
+  const isHome = (row: number, bead: number) => {
+    const p = model.pieces[row * BEADS + bead];
+    return !!p && p[2] > leftOf(row);
+  };
+  const rowAt = (e: PointerEvent) => {
+    const r = svg.current!.getBoundingClientRect();
+    return Math.max(0, Math.min(rows.length - 1, Math.floor((e.clientY - r.top) / scale / rowHeight)));
+  };
+  const down = (e: PointerEvent<SVGSVGElement>) => {
+    const hit = (e.target as Element).closest<SVGGElement>('[data-piece]');
+    if (!hit || e.button !== 0 || push) return;
+    const { row, bead } = place(Number(hit.dataset.piece));
+    e.currentTarget.setPointerCapture(e.pointerId);
+    setPush({ pointer: e.pointerId, x: e.clientX, row, bead, home: isHome(row, bead), to: row, dx: 0 });
+  };
+  const move = (e: PointerEvent<SVGSVGElement>) => {
+    if (!push || push.pointer !== e.pointerId) return;
+    const room = 140 * scale;
+    const raw = e.clientX - push.x;
+    const dx = push.home ? Math.max(-room, Math.min(0, raw)) : Math.min(room, Math.max(0, raw));
+    setPush({ ...push, dx: dx / scale, to: rowAt(e) });
+  };
+  const up = (e: PointerEvent<SVGSVGElement>) => {
+    if (!push || push.pointer !== e.pointerId) return;
+    setPush(undefined);
+    const tapped = Math.abs(push.dx * scale) < 8 && push.to === push.row;
+    if (!tapped && Math.abs(push.dx) < 40) return;
+    const to = push.home ? push.bead + 1 : push.bead;
+    act({ kind: 'slide', model: index, rows: rowsOf(push).map((r) => ({ row: r + 1, to })) });
+  };
+  const travelling = (p: Piece, i: number): Piece => {
+    if (!push || push.dx === 0) return p;
+    const row = Math.floor(i / BEADS);
+    const bead = i % BEADS;
+    if (!rowsOf(push).includes(row) || isHome(row, bead) !== push.home) return p;
+    const along = push.home ? bead <= push.bead : bead >= push.bead;
+    return along ? [p[0], p[1], p[2] + push.dx, p[3], p[4], p[5], p[6], p[7]] : p;
+  };
+  return (
+    <>
+      <svg
+        ref={svg}
+        width={model.w * scale}
+        height={model.h * scale}
+        viewBox={`0 0 ${model.w} ${model.h}`}
+        className={`pieces rack ${push ? 'pushing' : ''}`}
+        aria-hidden="true"
+        onPointerDown={down}
+        onPointerMove={move}
+        onPointerUp={up}
+        onPointerCancel={() => setPush(undefined)}
+      >
+        <rect className="reading-side" x={-4} y={0} width={model.w * 0.664} height={model.h} rx={6} />
+        {rows.map((z) => (
+          <line key={z.id} className="wire" x1={-6} x2={model.w + 6} y1={z.y + z.h / 2} y2={z.y + z.h / 2} />
+        ))}
+        <path className="posts" d={`M-6 2V${model.h - 2}M${model.w + 6} 2V${model.h - 2}`} />
+        <PieceLayer pieces={model.pieces.map(travelling)} draw={draw} origins={origins} lit={lit} />
+      </svg>
+      <span className="reading-label">We read this side</span>
+      {rows.map((z, i) => (
+        <div
+          key={z.id}
+          className="row-slider"
+          role="slider"
+          tabIndex={0}
+          aria-label={`Row ${i + 1}, beads on the reading side`}
+          aria-valuemin={0}
+          aria-valuemax={BEADS}
+          aria-valuenow={z.count === '?' ? undefined : Number(z.count)}
+          aria-valuetext={z.count === '?' ? 'covered' : z.count}
+          style={{ top: z.y * scale, height: z.h * scale, width: z.w * scale }}
+          onKeyDown={(e) => onRowKey(e, model, index, i)}
+        >
+          <span className="row-count">{z.count}</span>
+        </div>
+      ))}
+    </>
+  );
+}
+
+function rowsOf(push: Push): number[] {
+  const [a, b] = [Math.min(push.row, push.to), Math.max(push.row, push.to)];
+  return Array.from({ length: b - a + 1 }, (_, i) => a + i);
+}
+
+/** An arrow pushes one bead its way, up is one more, Page keys a whole five, Home and End a whole row. */
+function onRowKey(e: KeyboardEvent, model: DrawnModel, index: number, row: number) {
+  const beads = model.pieces.slice(row * BEADS, (row + 1) * BEADS);
+  const edge = model.zones.filter((z) => z.side)[row * 2]!.w;
+  const now = beads.filter((p) => p[2] < edge).length;
+  const to = { ArrowLeft: now + 1, ArrowRight: now - 1, ArrowUp: now + 1, ArrowDown: now - 1, PageUp: now + 5, PageDown: now - 5, Home: 0, End: BEADS }[e.key];
+  if (to === undefined) return;
+  e.preventDefault();
+  e.stopPropagation();
+  const held = Math.max(0, Math.min(BEADS, to));
+  if (held !== now) act({ kind: 'slide', model: index, rows: [{ row: row + 1, to: held }] });
+}
+
+export function RackLine({ model, index }: { model: DrawnModel; index: number }) {
+  const rows = model.zones.filter((z) => !z.side).length;
+  return (
+    <>
+      <span className="rows-choice">
+        <Button
+          className="small"
+          aria-label="One row fewer"
+          onClick={() => act({ kind: 'rows', model: index, count: rows - 1 })}
+        >
+          −
+        </Button>
+        <span>{rows === 1 ? '1 row' : `${rows} rows`}</span>
+        <Button
+          className="small"
+          aria-label="One row more"
+          onClick={() => act({ kind: 'rows', model: index, count: rows + 1 })}
+        >
+          +
+        </Button>
+      </span>
+      <Button onClick={() => act({ kind: 'home', model: index })}>Push all home</Button>
+    </>
+  );
+}

@@ -1,0 +1,126 @@
+// The core in the browser: loads the module once and gives typed calls to its
+// door. The page mirrors what comes back and computes no mathematics itself.
+import wasmUrl from './generated/core.wasm?url';
+import type {
+  Became,
+  Edit,
+  Frame,
+  MethodInfo,
+  ModelView,
+  Move,
+  Outline,
+  Plain,
+  Turned,
+  Verb,
+} from './types.gen';
+
+export type * from './types.gen';
+
+/** A refusal or an error of the core: a code for programs, a sentence for people. */
+export class CoreError extends Error {
+  readonly code: string;
+  constructor(code: string, text: string) {
+    super(text);
+    this.code = code;
+  }
+}
+
+/** A piece as drawn: id, look, x, y, w, h in model units, part, marks. */
+export type Piece = [id: number, look: string, x: number, y: number, w: number, h: number, part: number, marks: number];
+
+/** The marks of a piece, as bits. */
+export const Mark = { crossed: 1, taken: 2, spent: 4, fresh: 8, ringed: 16, alternate: 32 } as const;
+
+/** What a move changed: everything of each model but its pieces, and of those only the differences. */
+export interface Delta {
+  rev: number;
+  models: (ModelView & { changed: Piece[]; removed: number[] })[];
+  notation: string;
+  scratch: boolean;
+  canUndo: boolean;
+  canRedo: boolean;
+  became: Became[];
+  announce: string;
+  edits: Edit[];
+}
+
+/** A move as the page makes it: pieces may be named by id. */
+export type PageMove = Move | (Record<string, unknown> & { kind: string; model?: number });
+
+interface Calls {
+  open: { in: { lesson: unknown }; out: { handle: number; outline: Outline } };
+  close: { in: { handle: number }; out: object };
+  outline: { in: { handle: number }; out: Outline };
+  document: { in: { handle: number }; out: unknown };
+  show: { in: { handle: number; scene: string; step: number; asked: boolean; present: boolean }; out: Frame };
+  apply: { in: { handle: number; move: PageMove }; out: Delta };
+  undo: { in: { handle: number }; out: Turned };
+  redo: { in: { handle: number }; out: Turned };
+  edit: { in: { handle: number; edit: Edit }; out: Turned };
+  editStep: {
+    in: { handle: number; scene: string; step: number; remove?: boolean } & Partial<
+      Record<'say' | 'ask' | 'answer' | 'look', string>
+    >;
+    out: Turned;
+  };
+  setScene: {
+    in: { handle: number; scene: string; title?: string; show?: string[]; marks?: string };
+    out: Turned;
+  };
+  addExample: {
+    in: { handle: number; id: string; typed: string; options?: Record<string, string>; at?: number };
+    out: Turned;
+  };
+  addBoard: { in: { handle: number; id: string; title: string; kinds: string[]; at?: number }; out: Turned };
+  keepScratch: { in: { handle: number }; out: Turned };
+  dropScratch: { in: { handle: number }; out: Frame };
+  verbs: { in: { handle: number; model: number; ids: number[] }; out: Verb[] };
+  methods: { in: object; out: MethodInfo[] };
+  preview: { in: { typed: string; options?: Record<string, string> }; out: Plain };
+}
+
+declare global {
+  var unitbloomCore: ((op: string, arg: string) => string) | undefined;
+  var Go: new () => { importObject: WebAssembly.Imports; run(instance: WebAssembly.Instance): Promise<void> };
+}
+
+let loading: Promise<void> | undefined;
+let died: (() => void) | undefined;
+
+/** Called when the module has died and must be loaded again. */
+export function onCoreDeath(listener: () => void) {
+  died = listener;
+}
+
+/** Loads the core; later calls wait for the same load. */
+export function loadCore(): Promise<void> {
+  loading ??= start();
+  return loading;
+}
+
+async function start() {
+  // @ts-expect-error Go's loader is a script without types; it defines Go.
+  await import('./generated/wasm_exec.js');
+  const go = new globalThis.Go();
+  const response = await fetch(wasmUrl);
+  const type = response.headers.get('Content-Type') ?? '';
+  const { instance } = type.startsWith('application/wasm')
+    ? await WebAssembly.instantiateStreaming(response, go.importObject)
+    : await WebAssembly.instantiate(await response.arrayBuffer(), go.importObject);
+  void go.run(instance).finally(() => {
+    globalThis.unitbloomCore = undefined;
+    loading = undefined;
+    died?.();
+  });
+}
+
+/** Calls one operation of the door. Throws a CoreError on a refusal. */
+export function call<Op extends keyof Calls>(op: Op, arg: Calls[Op]['in']): Calls[Op]['out'] {
+  if (!globalThis.unitbloomCore) throw new CoreError('gone', 'The core is starting again. Try once more.');
+  const answer = JSON.parse(globalThis.unitbloomCore(op, JSON.stringify(arg))) as {
+    ok?: Calls[Op]['out'];
+    error?: { code: string; text: string };
+  };
+  if (answer.error) throw new CoreError(answer.error.code, answer.error.text);
+  return answer.ok as Calls[Op]['out'];
+}

@@ -1,0 +1,57 @@
+// What the lesson says of itself: title, objective, and the class's words.
+import { Input, Modal, Select } from 'antd';
+import { useState } from 'react';
+import { call, type Words } from '../core/core';
+import { edit, useLesson } from './store';
+
+const regroup: Record<NonNullable<Words['regroup']>, string> = {
+  bundle: 'bundle and unbundle',
+  regroup: 'regroup',
+  exchange: 'exchange',
+  trade: 'trade',
+  rename: 'rename',
+  carry: 'carry and borrow',
+};
+
+export function AboutDialog({ close }: { close: () => void }) {
+  const outline = useLesson((s) => s.outline);
+  const [title, setTitle] = useState(outline.title);
+  const [objective, setObjective] = useState(outline.objective);
+  const [words, setWords] = useState<Words>(outline.words);
+  const save = () => {
+    if (edit((handle) => call('edit', { handle, edit: { kind: 'setLesson', head: { title, objective, words } } }))) close();
+  };
+  return (
+    <Modal title="About this lesson" open onCancel={close} onOk={save} okText="Save">
+      <label className="field">
+        Title
+        <Input value={title} maxLength={200} onChange={(e) => setTitle(e.target.value)} />
+      </label>
+      <label className="field">
+        What the class is to notice
+        <Input.TextArea autoSize value={objective} maxLength={2000} onChange={(e) => setObjective(e.target.value)} />
+      </label>
+      <div className="field">
+        <span id="say-regroup">For ten into one of the next, we say</span>
+        <Select
+          aria-labelledby="say-regroup"
+          value={words.regroup ?? 'bundle'}
+          options={Object.entries(regroup).map(([value, label]) => ({ value: value as Words['regroup'], label }))}
+          onChange={(value) => setWords({ ...words, regroup: value })}
+        />
+      </div>
+      <div className="field">
+        <span id="say-ones">For single pieces, we say</span>
+        <Select
+          aria-labelledby="say-ones"
+          value={words.ones ?? 'ones'}
+          options={[
+            { value: 'ones' as const, label: 'ones' },
+            { value: 'units' as const, label: 'units' },
+          ]}
+          onChange={(value) => setWords({ ...words, ones: value })}
+        />
+      </div>
+    </Modal>
+  );
+}

@@ -1,0 +1,249 @@
+// Preparing and free teaching: header of words, board, record, stem.
+import { Alert, Button, Dropdown, Result, Spin } from 'antd';
+import { useEffect, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { Stage } from '../board/Tile';
+import { call } from '../core/core';
+import { boardPng, boardSvg, download } from '../export/picture';
+import { Record } from '../record/Record';
+import { Flower } from '../shell/Mark';
+import { Notices } from '../shell/Notices';
+import { AboutDialog } from './AboutDialog';
+import { ExampleDialog } from './ExampleDialog';
+import { Prompt } from './Prompt';
+import { act, addBoard, change, claim, closeLesson, dropScratch, openLesson, setPresenting, show, useLesson } from './store';
+import { Stem } from './Stem';
+
+type Dialog = 'about' | 'example' | undefined;
+
+export function LessonPage() {
+  const { id = '' } = useParams();
+  const status = useLesson((s) => s.status);
+  const failure = useLesson((s) => s.failure);
+  const title = useLesson((s) => s.outline.title);
+  const empty = useLesson((s) => s.outline.scenes.length === 0);
+  const [dialog, setDialog] = useState<Dialog>();
+
+  useEffect(() => {
+    setPresenting(false);
+    // Coming back from presenting, the lesson stands where it was left.
+    const { id: open, status: was, frame } = useLesson.getState();
+    if (open === id && was === 'open') {
+      if (frame.scene) show(frame.scene, frame.step, frame.asked);
+    } else void openLesson(id);
+  }, [id]);
+  useLeave(id);
+  useKeys();
+  useEffect(() => {
+    document.title = title ? `${title} – Unit Bloom` : 'Unit Bloom';
+  }, [title]);
+
+  if (status === 'failed') {
+    return (
+      <main className="centre">
+        <Result
+          status="warning"
+          title="This lesson does not open"
+          subTitle={failure}
+          extra={[
+            <Button key="again" type="primary" onClick={() => void openLesson(id)}>
+              Try again
+            </Button>,
+            <Link key="shelf" to="/">
+              To the shelf
+            </Link>,
+          ]}
+        />
+      </main>
+    );
+  }
+  if (status === 'loading') {
+    return (
+      <main className="centre">
+        <Spin size="large" aria-label="Opening the lesson" />
+      </main>
+    );
+  }
+  return (
+    <div className="lesson">
+      <Header id={id} onDialog={setDialog} />
+      <Banners />
+      <main className="desk">
+        <div className="work">
+          <Prompt />
+          {empty ? <FirstBoard onExample={() => setDialog('example')} /> : <Stage />}
+        </div>
+        <Record />
+      </main>
+      <Stem onExample={() => setDialog('example')} />
+      <Notices />
+      {dialog === 'example' && <ExampleDialog close={() => setDialog(undefined)} />}
+      {dialog === 'about' && <AboutDialog close={() => setDialog(undefined)} />}
+    </div>
+  );
+}
+
+/** Lets the lesson go on the way to the shelf, but not to presenting it. */
+function useLeave(id: string) {
+  useEffect(
+    () => () => {
+      if (!location.pathname.startsWith(`/lesson/${id}`)) closeLesson();
+    },
+    [id],
+  );
+}
+
+function useKeys() {
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if ((e.target as Element).closest('input, textarea, [contenteditable], .ant-modal')) return;
+      const command = e.ctrlKey || e.metaKey;
+      if (!command || e.altKey) return;
+      const key = e.key.toLowerCase();
+      if (key === 'z') change(e.shiftKey ? 'redo' : 'undo');
+      else if (key === 'y') change('redo');
+      else return;
+      e.preventDefault();
+    };
+    addEventListener('keydown', onKey);
+    return () => removeEventListener('keydown', onKey);
+  }, []);
+}
+
+const saveWords = { saved: 'Saved', saving: 'Saving…', waiting: 'Kept on this device, not yet sent' } as const;
+
+function Header({ id, onDialog }: { id: string; onDialog: (d: Dialog) => void }) {
+  const navigate = useNavigate();
+  const title = useLesson((s) => s.outline.title);
+  const save = useLesson((s) => s.save);
+  const readOnly = useLesson((s) => s.readOnly);
+  const canUndo = useLesson((s) => s.frame.canUndo);
+  const canRedo = useLesson((s) => s.frame.canRedo);
+  const hasScene = useLesson((s) => s.frame.scene !== '');
+  const take = [
+    { key: 'json', label: 'Lesson file', onClick: () => takeLesson() },
+    { key: 'svg', label: 'Board as SVG', disabled: !hasScene, onClick: () => void takeSvg() },
+    { key: 'png', label: 'Board as PNG', disabled: !hasScene, onClick: () => void takePng() },
+  ];
+  return (
+    <header className="bar">
+      <Link to="/" className="home-link" aria-label="All lessons">
+        <Flower size={30} />
+      </Link>
+      <h1>
+        <button type="button" className="title-button" onClick={() => onDialog('about')} title="About this lesson">
+          {title}
+        </button>
+      </h1>
+      <span className={`save-state ${save}`} role="status">
+        {readOnly ? 'Reading only' : saveWords[save]}
+      </span>
+      <Button disabled={!canUndo} onClick={() => change('undo')}>
+        Undo
+      </Button>
+      <Button disabled={!canRedo} onClick={() => change('redo')}>
+        Redo
+      </Button>
+      <Dropdown
+        trigger={['click']}
+        menu={{
+          items: [
+            { key: 'blocks', label: 'Blocks beside', onClick: () => act({ kind: 'addModel', of: 'blocks' }) },
+            { key: 'rack', label: 'Bead rack beside', onClick: () => act({ kind: 'addModel', of: 'rack' }) },
+          ],
+        }}
+        disabled={!hasScene}
+      >
+        <Button>Add beside</Button>
+      </Dropdown>
+      <Dropdown trigger={['click']} menu={{ items: take }}>
+        <Button>Take away</Button>
+      </Dropdown>
+      <Button type="primary" disabled={!hasScene} onClick={() => void navigate(`/lesson/${id}/present`)}>
+        Present
+      </Button>
+    </header>
+  );
+}
+
+const fileName = () =>
+  (useLesson.getState().outline.title || 'lesson').replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '').toLowerCase();
+
+function takeLesson() {
+  const doc = call('document', { handle: useLesson.getState().handle });
+  download(JSON.stringify(doc, null, 2), `${fileName()}.json`, 'application/json');
+}
+
+async function takeSvg() {
+  const { models, outline } = useLesson.getState();
+  download(await boardSvg(models, outline.title), `${fileName()}.svg`, 'image/svg+xml');
+}
+
+async function takePng() {
+  const { models, outline } = useLesson.getState();
+  download(await boardPng(models, outline.title), `${fileName()}.png`);
+}
+
+function Banners() {
+  const readOnly = useLesson((s) => s.readOnly);
+  const scratch = useLesson((s) => s.frame.scratch);
+  const copy = useLesson((s) => s.copy);
+  return (
+    <div className="banners">
+      {readOnly && (
+        <Alert
+          type="info"
+          title="This lesson is open in another tab. Here you can read it."
+          action={<Button onClick={() => void claim(true)}>Take over</Button>}
+        />
+      )}
+      {copy && (
+        <Alert
+          type="warning"
+          closable={{ closeIcon: true, onClose: () => useLesson.setState({ copy: undefined }) }}
+          title={
+            <>
+              The lesson had changed meanwhile. Your unsent work is kept beside it as{' '}
+              <Link to={`/lesson/${copy.id}`}>{copy.title}</Link>.
+            </>
+          }
+        />
+      )}
+      {scratch && (
+        <Alert
+          type="info"
+          title="You are on a scratch copy. The example is unchanged."
+          action={
+            <span className="banner-actions">
+              <Button onClick={() => change('keepScratch')}>Keep as a step</Button>
+              <Button onClick={dropScratch}>Put the copy away</Button>
+            </span>
+          }
+        />
+      )}
+    </div>
+  );
+}
+
+/** A lesson without scenes: what to begin with. */
+function FirstBoard({ onExample }: { onExample: () => void }) {
+  return (
+    <div className="first-board">
+      <h2>What shall the class see first?</h2>
+      <div className="first-choices">
+        <Button size="large" onClick={() => addBoard(['blocks'], 'Blocks')}>
+          Base-ten blocks
+        </Button>
+        <Button size="large" onClick={() => addBoard(['rack'], 'Bead rack')}>
+          Bead rack
+        </Button>
+        <Button size="large" onClick={() => addBoard(['blocks', 'rack'], 'Blocks and rack')}>
+          Both side by side
+        </Button>
+        <Button size="large" type="primary" onClick={onExample}>
+          A worked example
+        </Button>
+      </div>
+    </div>
+  );
+}

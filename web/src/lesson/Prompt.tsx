@@ -1,0 +1,55 @@
+// What the teacher says and asks at a step, with the answer held back.
+import { Button } from 'antd';
+import { useState } from 'react';
+import { useLesson } from './store';
+import { back, next, useReveal } from './walk';
+import { StepDialog } from './StepDialog';
+
+/** The prompt of a worked example above the board, while preparing. */
+export function Prompt() {
+  const frame = useLesson((s) => s.frame);
+  const scene = useLesson((s) => s.outline.scenes.find((x) => x.id === s.frame.scene));
+  const readOnly = useLesson((s) => s.readOnly);
+  const { revealed, reveal } = useReveal();
+  const [editing, setEditing] = useState(false);
+  if (!scene || frame.steps === 0) return null;
+  const number = frame.asked ? frame.step + 1 : frame.step;
+  return (
+    <section className="prompt" aria-label="Step">
+      <div className="prompt-text">
+        {number === 0 ? (
+          <p className="say">{scene.title}</p>
+        ) : (
+          <>
+            <p className="say">{frame.prompt.say}</p>
+            {frame.prompt.ask && (
+              <p className="ask">
+                {frame.prompt.ask}{' '}
+                {revealed ? (
+                  <strong className="answer">{frame.prompt.answer}</strong>
+                ) : (
+                  <Button size="small" onClick={reveal}>
+                    Reveal
+                  </Button>
+                )}
+              </p>
+            )}
+            {frame.prompt.look && <p className="look">Look at: {frame.prompt.look}</p>}
+          </>
+        )}
+        {frame.prompt.misfit && <p className="misfit-note">{frame.prompt.misfit}</p>}
+      </div>
+      <div className="prompt-walk">
+        <span className="prompt-place">
+          {number} of {frame.steps}
+        </span>
+        <Button onClick={back}>Back</Button>
+        <Button type="primary" onClick={next}>
+          Next
+        </Button>
+        {number > 0 && !readOnly && <Button onClick={() => setEditing(true)}>Edit step</Button>}
+      </div>
+      {editing && <StepDialog scene={scene.id} step={number - 1} line={frame.prompt} close={() => setEditing(false)} />}
+    </section>
+  );
+}

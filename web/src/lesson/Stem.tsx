@@ -1,0 +1,111 @@
+// The stem along the bottom: a bud for each scene, a leaf for each step, to go
+// along and rearrange.
+import { Button, Dropdown, Input, Modal } from 'antd';
+import { useState } from 'react';
+import { call, type SceneLine } from '../core/core';
+import { addBoard, edit, show, useLesson } from './store';
+
+export function Stem({ onExample }: { onExample: () => void }) {
+  const scenes = useLesson((s) => s.outline.scenes);
+  const here = useLesson((s) => s.frame.scene);
+  const step = useLesson((s) => s.frame.step);
+  return (
+    <nav className="stem" aria-label="Scenes and steps">
+      <ol>
+        {scenes.map((scene, i) => (
+          <li key={scene.id} className={scene.id === here ? 'scene here' : 'scene'}>
+            <Bud scene={scene} number={i + 1} here={scene.id === here} count={scenes.length} />
+            {scene.steps.length > 0 && (
+              <ol className="leaves" aria-label={`Steps of ${scene.title}`}>
+                {scene.steps.map((s, n) => (
+                  <li key={n}>
+                    <button
+                      type="button"
+                      className={leafClass(scene.id === here, n + 1, step, s.misfit)}
+                      aria-label={`Step ${n + 1}: ${s.say || s.ask || 'moves'}${s.misfit ? `. ${s.misfit}` : ''}`}
+                      aria-current={scene.id === here && step === n + 1 ? 'step' : undefined}
+                      title={s.misfit ?? s.say}
+                      onClick={() => show(scene.id, n + 1, false)}
+                    >
+                      {n + 1}
+                    </button>
+                  </li>
+                ))}
+              </ol>
+            )}
+          </li>
+        ))}
+      </ol>
+      <div className="stem-add">
+        <Dropdown
+          trigger={['click']}
+          menu={{
+            items: [
+              { key: 'blocks', label: 'Blocks', onClick: () => addBoard(['blocks'], 'Blocks') },
+              { key: 'rack', label: 'Bead rack', onClick: () => addBoard(['rack'], 'Bead rack') },
+              { key: 'both', label: 'Blocks and bead rack', onClick: () => addBoard(['blocks', 'rack'], 'Blocks and rack') },
+            ],
+          }}
+        >
+          <Button>New board</Button>
+        </Dropdown>
+        <Button onClick={onExample}>New worked example</Button>
+      </div>
+    </nav>
+  );
+}
+
+function leafClass(here: boolean, n: number, step: number, misfit?: string) {
+  const state = here && n === step ? 'now' : here && n < step ? 'done' : '';
+  return `leaf ${n % 2 ? 'up' : 'down'} ${state} ${misfit ? 'misfit' : ''}`;
+}
+
+function Bud({ scene, number, here, count }: { scene: SceneLine; number: number; here: boolean; count: number }) {
+  const [naming, setNaming] = useState<string>();
+  const move = (by: number) => {
+    const order = useLesson.getState().outline.scenes.map((s) => s.id);
+    order.splice(number - 1, 1);
+    order.splice(number - 1 + by, 0, scene.id);
+    edit((handle) => call('edit', { handle, edit: { kind: 'orderScenes', order } }));
+  };
+  const remove = () => edit((handle) => call('edit', { handle, edit: { kind: 'removeScene', scene: scene.id } }));
+  const items = [
+    { key: 'name', label: 'Rename', onClick: () => setNaming(scene.title) },
+    { key: 'left', label: 'Move left', disabled: number === 1, onClick: () => move(-1) },
+    { key: 'right', label: 'Move right', disabled: number === count, onClick: () => move(1) },
+    { key: 'delete', label: 'Delete scene', danger: true, onClick: remove },
+  ];
+  return (
+    <>
+      <span className="bud-group">
+        <button
+          type="button"
+          className="bud"
+          aria-current={here ? 'true' : undefined}
+          onClick={() => show(scene.id, 0, false)}
+        >
+          <span className="bud-number">{number}</span>
+          <span className="bud-title">{scene.title || 'Untitled'}</span>
+        </button>
+        {here && (
+          <Dropdown menu={{ items }} trigger={['click']}>
+            <Button type="text" className="small" aria-label={`Change scene ${number}`}>
+              ⋯
+            </Button>
+          </Dropdown>
+        )}
+      </span>
+      <Modal
+        title="Rename the scene"
+        open={naming !== undefined}
+        onCancel={() => setNaming(undefined)}
+        onOk={() => {
+          if (edit((handle) => call('setScene', { handle, scene: scene.id, title: naming ?? '' }))) setNaming(undefined);
+        }}
+        okText="Rename"
+      >
+        <Input aria-label="Scene title" value={naming} maxLength={200} onChange={(e) => setNaming(e.target.value)} />
+      </Modal>
+    </>
+  );
+}

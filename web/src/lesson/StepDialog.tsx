@@ -1,0 +1,52 @@
+// Editing a step: its words, or taking it out.
+import { Button, Input, Modal } from 'antd';
+import { useState } from 'react';
+import { call, type StepLine } from '../core/core';
+import { edit } from './store';
+
+const fields = [
+  ['say', 'Say'],
+  ['ask', 'Ask'],
+  ['answer', 'Answer'],
+  ['look', 'Look at'],
+] as const;
+
+export function StepDialog({ scene, step, line, close }: { scene: string; step: number; line: StepLine; close: () => void }) {
+  const [words, setWords] = useState({ say: line.say, ask: line.ask, answer: line.answer, look: line.look });
+  const save = () => {
+    if (edit((handle) => call('editStep', { handle, scene, step, ...words }))) close();
+  };
+  const remove = () => {
+    if (edit((handle) => call('editStep', { handle, scene, step, remove: true }))) close();
+  };
+  return (
+    <Modal
+      title={`Step ${step + 1}`}
+      open
+      onCancel={close}
+      footer={[
+        <Button key="remove" danger onClick={remove}>
+          Delete step
+        </Button>,
+        <Button key="cancel" onClick={close}>
+          Cancel
+        </Button>,
+        <Button key="save" type="primary" onClick={save}>
+          Save
+        </Button>,
+      ]}
+    >
+      {fields.map(([name, label]) => (
+        <label key={name} className="field">
+          {label}
+          <Input.TextArea
+            autoSize
+            maxLength={2000}
+            value={words[name]}
+            onChange={(e) => setWords({ ...words, [name]: e.target.value })}
+          />
+        </label>
+      ))}
+    </Modal>
+  );
+}

@@ -1,0 +1,73 @@
+import '@fontsource/andika/latin-400.css';
+import '@fontsource/andika/latin-700.css';
+import '@fontsource-variable/figtree/wght.css';
+import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
+import { Alert, Button, ConfigProvider } from 'antd';
+import { lazy, StrictMode, Suspense, useEffect, useState } from 'react';
+import { createRoot } from 'react-dom/client';
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
+import './board/pieces.css';
+import './styles.css';
+import { LessonPage } from './lesson/LessonPage';
+import { useLesson } from './lesson/store';
+import { api, ApiError, onNewBuild } from './shell/api';
+import { SignIn } from './shell/SignIn';
+import { ShelfPage } from './shelf/ShelfPage';
+import { theme } from './theme';
+
+const PresentPage = lazy(() => import('./present/PresentPage').then((m) => ({ default: m.PresentPage })));
+
+const client = new QueryClient({
+  defaultOptions: { queries: { retry: (n, e) => e instanceof ApiError && e.status === 0 && n < 2 } },
+});
+
+function App() {
+  // The shelf's first read also tells whether a passphrase is wanted.
+  const door = useQuery({ queryKey: ['lessons', false], queryFn: () => api.list() });
+  if (door.error instanceof ApiError && door.error.code === 'sign-in') {
+    return <SignIn done={() => void door.refetch()} />;
+  }
+  return (
+    <BrowserRouter>
+      <NewBuild />
+      <Suspense fallback={<main aria-busy="true" />}>
+        <Routes>
+          <Route path="/" element={<ShelfPage />} />
+          <Route path="/lesson/:id" element={<LessonPage />} />
+          <Route path="/lesson/:id/present" element={<PresentPage />} />
+          <Route path="*" element={<Navigate to="/" replace />} />
+        </Routes>
+      </Suspense>
+    </BrowserRouter>
+  );
+}
+
+/** Says when the server has a newer Unit Bloom, and reloads when nothing is unsent. */
+function NewBuild() {
+  const [there, setThere] = useState(false);
+  const saved = useLesson((s) => s.save === 'saved');
+  useEffect(() => onNewBuild(() => setThere(true)), []);
+  if (!there) return null;
+  return (
+    <Alert
+      banner
+      type="info"
+      title="This tab runs an older Unit Bloom than the server."
+      action={
+        <Button disabled={!saved} onClick={() => location.reload()}>
+          {saved ? 'Reload' : 'Saving first…'}
+        </Button>
+      }
+    />
+  );
+}
+
+createRoot(document.getElementById('root')!).render(
+  <StrictMode>
+    <ConfigProvider theme={theme}>
+      <QueryClientProvider client={client}>
+        <App />
+      </QueryClientProvider>
+    </ConfigProvider>
+  </StrictMode>,
+);

@@ -1,0 +1,198 @@
+// Presenting gives all to the board: one prompt line, the written work if
+// wanted, ten petals for progress.
+import { Button, Modal } from 'antd';
+import { useCallback, useEffect, useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { Stage } from '../board/Tile';
+import { change, dropScratch, finishBeats, openLesson, setPresenting, show, useLesson } from '../lesson/store';
+import { back, next, useReveal } from '../lesson/walk';
+import { Written } from '../record/Written';
+import { Flower } from '../shell/Mark';
+import { Notices } from '../shell/Notices';
+
+const keyList = [
+  ['→, Space, Page Down', 'Next'],
+  ['←, Page Up', 'Back'],
+  ['R', 'Reveal the answer'],
+  ['B', 'Blank the board, and back'],
+  ['F', 'Full screen'],
+  ['W', 'Written work, shown or not'],
+  ['Home', 'To the start of the scene'],
+  ['Esc', 'Quit, where it stands'],
+  ['?', 'This list'],
+] as const;
+
+export function PresentPage() {
+  const { id = '' } = useParams();
+  const navigate = useNavigate();
+  const status = useLesson((s) => s.status);
+  const frame = useLesson((s) => s.frame);
+  const scene = useLesson((s) => s.outline.scenes.find((x) => x.id === s.frame.scene));
+  const { revealed, reveal } = useReveal();
+  const [blank, setBlank] = useState(false);
+  const [list, setList] = useState(false);
+  const [writtenShown, setWrittenShown] = useState(true);
+  const [offer, setOffer] = useState(false);
+
+  useEffect(() => {
+    setPresenting(true);
+    const { id: open, status: was, frame: at } = useLesson.getState();
+    if (open === id && was === 'open') show(at.scene, at.step, at.asked);
+    else void openLesson(id);
+    return () => setPresenting(false);
+  }, [id]);
+
+  const quit = useCallback(() => {
+    if (document.fullscreenElement) void document.exitFullscreen();
+    void navigate(`/lesson/${id}`);
+  }, [id, navigate]);
+
+  const forward = useCallback(() => {
+    const scratch = useLesson.getState().frame.scratch;
+    // A touched board is offered once, then put away.
+    if (scratch && !offer) return setOffer(true);
+    if (scratch) dropScratch();
+    setOffer(false);
+    next();
+  }, [offer]);
+
+  const backward = useCallback(() => {
+    setOffer(false);
+    if (useLesson.getState().frame.scratch) dropScratch();
+    else back();
+  }, []);
+
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if (e.ctrlKey || e.metaKey || e.altKey) return;
+      const onButton = (e.target as Element).closest('button, [role=slider], .ant-modal');
+      const acts: Record<string, () => void> = {
+        ArrowRight: forward,
+        PageDown: forward,
+        ArrowLeft: backward,
+        PageUp: backward,
+        r: reveal,
+        b: () => setBlank((x) => !x),
+        f: toggleFullScreen,
+        w: () => setWrittenShown((x) => !x),
+        Home: () => scene && show(scene.id, 0, false),
+        Escape: () => (list ? setList(false) : quit()),
+        '?': () => setList((x) => !x),
+      };
+      if (!onButton) acts[' '] = forward;
+      const run = acts[e.key.length === 1 ? e.key.toLowerCase() : e.key];
+      if (!run) return;
+      e.preventDefault();
+      run();
+    };
+    addEventListener('keydown', onKey);
+    return () => removeEventListener('keydown', onKey);
+  }, [forward, backward, reveal, quit, scene, list]);
+
+  if (status !== 'open' || !scene) return <main className="present" aria-busy="true" />;
+  const number = frame.asked ? frame.step + 1 : frame.step;
+  const petals = frame.steps === 0 ? 10 : Math.floor((10 * frame.step) / frame.steps);
+  return (
+    <main className="present">
+      <h1 className="sr-only">{scene.title}</h1>
+      <section className="cue" aria-live="polite" aria-label="Prompt">
+        {number === 0 ? (
+          <p className="cue-say">{scene.title}</p>
+        ) : (
+          <>
+            <p className="cue-say">{frame.prompt.say}</p>
+            {frame.prompt.ask && <p className="cue-ask">{frame.prompt.ask}</p>}
+            {frame.prompt.ask && (
+              <p className={`cue-answer ${revealed ? '' : 'held'}`} aria-hidden={!revealed}>
+                {revealed ? frame.prompt.answer : '\u00a0'}
+              </p>
+            )}
+          </>
+        )}
+      </section>
+      <div className="present-board" onPointerDown={finishBeats}>
+        <Stage bare />
+        {writtenShown && (frame.written || frame.lines.length > 0) && (
+          <aside className="present-written" aria-label="Written work">
+            {frame.written && <Written work={frame.written} />}
+            {frame.lines.map((text, i) => (
+              <p key={i} className="present-line">
+                {text}
+              </p>
+            ))}
+          </aside>
+        )}
+      </div>
+      {frame.scratch && (
+        <div className={`scratch-bar ${offer ? 'offered' : ''}`} role="status">
+          <span>{offer ? 'Keep what you did as a step?' : 'Scratch copy'}</span>
+          <Button onClick={() => change('undo')}>Undo</Button>
+          <Button
+            onClick={() => {
+              setOffer(false);
+              change('keepScratch');
+            }}
+          >
+            Keep as a step
+          </Button>
+          <Button
+            onClick={() => {
+              dropScratch();
+              if (offer) next();
+              setOffer(false);
+            }}
+          >
+            {offer ? 'Put away and go on' : 'Put away'}
+          </Button>
+        </div>
+      )}
+      <footer className="present-foot">
+        <span className="petals" role="img" aria-label={`Step ${frame.step} of ${frame.steps}`}>
+          <Flower filled={petals} size={44} />
+        </span>
+        <ol className="dots" aria-label="Steps">
+          {Array.from({ length: frame.steps + 1 }, (_, n) => (
+            <li key={n}>
+              <button
+                type="button"
+                className={n === frame.step ? 'now' : n < frame.step ? 'done' : ''}
+                aria-label={n === 0 ? 'Start' : `Step ${n}`}
+                aria-current={n === frame.step ? 'step' : undefined}
+                onClick={() => show(scene.id, n, false)}
+              >
+                {n === 0 ? '•' : n}
+              </button>
+            </li>
+          ))}
+        </ol>
+        <Button onClick={backward}>Back</Button>
+        <Button onClick={reveal} disabled={revealed || !frame.prompt.ask}>
+          Reveal
+        </Button>
+        <Button type="primary" onClick={forward}>
+          Next
+        </Button>
+        <Button onClick={toggleFullScreen}>Full screen</Button>
+        <Button onClick={() => setList(true)}>Keys</Button>
+        <Button onClick={quit}>Quit</Button>
+      </footer>
+      {blank && <button type="button" className="blank" aria-label="Show the board again" onClick={() => setBlank(false)} />}
+      <Modal title="Keys while presenting" open={list} onCancel={() => setList(false)} footer={null}>
+        <dl className="keys">
+          {keyList.map(([key, what]) => (
+            <div key={key}>
+              <dt>{key}</dt>
+              <dd>{what}</dd>
+            </div>
+          ))}
+        </dl>
+      </Modal>
+      <Notices />
+    </main>
+  );
+}
+
+function toggleFullScreen() {
+  if (document.fullscreenElement) void document.exitFullscreen();
+  else void document.documentElement.requestFullscreen?.().catch(() => undefined);
+}

@@ -1,0 +1,96 @@
+// The ruled margin: what the model says, the written method, and the lines that
+// are kept across scenes.
+import { Button, Input } from 'antd';
+import { useState } from 'react';
+import { call, type ModelView } from '../core/core';
+import { edit, useLesson } from '../lesson/store';
+import { Written } from './Written';
+
+export function Record() {
+  const models = useLesson((s) => s.models);
+  const written = useLesson((s) => s.frame.written);
+  const lines = useLesson((s) => s.frame.lines);
+  return (
+    <aside className="record" aria-label="Record">
+      {written && <Written work={written} />}
+      {models.map((m, i) => (
+        <ReadOuts key={i} model={m} named={models.length > 1} />
+      ))}
+      {lines.length > 0 && (
+        <ul className="lines" aria-label="Written in this example">
+          {lines.map((text, i) => (
+            <li key={i}>{text}</li>
+          ))}
+        </ul>
+      )}
+      <Kept />
+    </aside>
+  );
+}
+
+/** What the model says, each thing shown or held back until it is tapped. */
+function ReadOuts({ model, named }: { model: Omit<ModelView, 'pieces'>; named: boolean }) {
+  const scene = useLesson((s) => s.outline.scenes.find((x) => x.id === s.frame.scene));
+  const flip = (id: string, shown: boolean) => {
+    if (!scene) return;
+    const show = shown ? scene.show.filter((x) => x !== id) : [...scene.show, id];
+    edit((handle) => call('setScene', { handle, scene: scene.id, show }));
+  };
+  return (
+    <section className="readouts" aria-label={named ? `Read-outs of the ${model.kind}` : 'Read-outs'}>
+      {named && <h3>{model.kind}</h3>}
+      {model.readouts.map((r) => (
+        <button
+          key={r.id}
+          type="button"
+          className={`readout ${r.id} ${r.shown ? 'shown' : 'held'}`}
+          aria-pressed={r.shown}
+          onClick={() => flip(r.id, r.shown)}
+        >
+          <span className="readout-label">{r.label}</span>
+          <span className="readout-text">{r.shown ? r.text : 'Show'}</span>
+        </button>
+      ))}
+    </section>
+  );
+}
+
+/** Lines that stay when the pieces go and the scene changes. */
+function Kept() {
+  const record = useLesson((s) => s.outline.record);
+  const [text, setText] = useState('');
+  const put = (lines: typeof record) =>
+    edit((handle) => call('edit', { handle, edit: { kind: 'setRecord', record: lines } }));
+  const add = () => {
+    if (text.trim() && put([...record, { text: text.trim() }])) setText('');
+  };
+  return (
+    <section className="kept" aria-label="Lines kept">
+      <ul>
+        {record.map((line, i) => (
+          <li key={i}>
+            <span>{line.text}</span>
+            <Button
+              type="text"
+              className="small"
+              aria-label={`Remove ${line.text}`}
+              onClick={() => put(record.filter((_, j) => j !== i))}
+            >
+              ×
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <Input
+        aria-label="Write a line to keep"
+        placeholder="Write a line to keep"
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+        onPressEnter={add}
+        maxLength={500}
+        autoComplete="off"
+        spellCheck={false}
+      />
+    </section>
+  );
+}

@@ -1,0 +1,169 @@
+// The shelf: all lessons, last changed first.
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Alert, Button, Dropdown, Input, Modal, Result, Spin } from 'antd';
+import { useEffect, useRef, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { loadCore } from '../core/core';
+import { sendLeftovers, unsentLessons } from '../lesson/outbox';
+import { sentence } from '../lesson/store';
+import { tabId } from '../lesson/tab';
+import { api, type ShelfLine } from '../shell/api';
+import { Flower } from '../shell/Mark';
+
+export function ShelfPage() {
+  const [deleted, setDeleted] = useState(false);
+  const shelf = useQuery({ queryKey: ['lessons', deleted], queryFn: () => api.list(deleted) });
+  const [making, setMaking] = useState(false);
+  useSendLeftovers();
+  useEffect(() => {
+    document.title = 'Lessons – Unit Bloom';
+    // The core is fetched while the teacher chooses.
+    void loadCore().catch(() => undefined);
+  }, []);
+  return (
+    <div className="shelf">
+      <header className="bar">
+        <Flower size={34} />
+        <h1 className="product">Unit Bloom</h1>
+        <span className="grow" />
+        <ImportButton />
+        <Button type="primary" size="large" onClick={() => setMaking(true)}>
+          New lesson
+        </Button>
+      </header>
+      <main>
+        <div className="shelf-head">
+          <h2>{deleted ? 'Deleted lessons' : 'Lessons'}</h2>
+          <Button type="link" onClick={() => setDeleted(!deleted)}>
+            {deleted ? 'Back to the lessons' : 'Deleted lessons'}
+          </Button>
+        </div>
+        {shelf.isPending && <Spin aria-label="Reading the shelf" />}
+        {shelf.error && (
+          <Result
+            status="warning"
+            title={sentence(shelf.error)}
+            extra={<Button onClick={() => void shelf.refetch()}>Try again</Button>}
+          />
+        )}
+        {shelf.data?.length === 0 && (
+          <p className="shelf-empty">
+            {deleted ? 'Nothing was deleted in the last 30 days.' : 'No lessons yet. Begin with “New lesson”.'}
+          </p>
+        )}
+        <ul className="cards">
+          {shelf.data?.map((line) => (
+            <Card key={line.id} line={line} deleted={deleted} />
+          ))}
+        </ul>
+      </main>
+      {making && <NewLesson close={() => setMaking(false)} />}
+    </div>
+  );
+}
+
+/** What closed tabs left unsent goes out as soon as the shelf is open. */
+function useSendLeftovers() {
+  const client = useQueryClient();
+  useEffect(() => {
+    void (async () => {
+      for (const id of await unsentLessons()) await sendLeftovers(id, tabId).catch(() => undefined);
+      await client.invalidateQueries({ queryKey: ['lessons'] });
+    })();
+  }, [client]);
+}
+
+function Card({ line, deleted }: { line: ShelfLine; deleted: boolean }) {
+  const client = useQueryClient();
+  const change = useMutation({
+    mutationFn: () => (deleted ? api.restore(line.id) : api.delete(line.id)),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['lessons'] }),
+  });
+  const scenes = line.scenes === 1 ? '1 scene' : `${line.scenes} scenes`;
+  const text = (
+    <>
+      <span className="card-title">{line.title}</span>
+      <span className="card-objective">{line.objective}</span>
+      <span className="card-foot">{scenes}</span>
+    </>
+  );
+  return (
+    <li className="card">
+      {deleted ? <div className="card-main">{text}</div> : <Link className="card-main" to={`/lesson/${line.id}`}>{text}</Link>}
+      {deleted ? (
+        <Button onClick={() => change.mutate()}>Bring back</Button>
+      ) : (
+        <Dropdown
+          trigger={['click']}
+          menu={{ items: [{ key: 'delete', label: 'Delete (can be brought back for 30 days)', danger: true, onClick: () => change.mutate() }] }}
+        >
+          <Button type="text" className="small card-more" aria-label={`More for ${line.title}`}>
+            ⋯
+          </Button>
+        </Dropdown>
+      )}
+    </li>
+  );
+}
+
+function ImportButton() {
+  const input = useRef<HTMLInputElement>(null);
+  const navigate = useNavigate();
+  const [why, setWhy] = useState('');
+  const read = async (file: File) => {
+    try {
+      const { id } = await api.importFile(await file.text());
+      void navigate(`/lesson/${id}`);
+    } catch (error) {
+      setWhy(sentence(error));
+    }
+  };
+  return (
+    <>
+      <Button size="large" onClick={() => input.current?.click()}>
+        Open a lesson file
+      </Button>
+      <input
+        ref={input}
+        type="file"
+        accept="application/json,.json"
+        hidden
+        aria-label="Lesson file"
+        onChange={(e) => {
+          const file = e.target.files?.[0];
+          e.target.value = '';
+          if (file) void read(file);
+        }}
+      />
+      <Modal title="The file was not opened" open={why !== ''} footer={null} onCancel={() => setWhy('')}>
+        <Alert type="warning" title={why} description="Nothing was changed on the shelf." />
+      </Modal>
+    </>
+  );
+}
+
+function NewLesson({ close }: { close: () => void }) {
+  const navigate = useNavigate();
+  const [title, setTitle] = useState('');
+  const make = useMutation({
+    mutationFn: () =>
+      api.create({ format: 1, id: '', title: title.trim() || 'New lesson', words: {}, scenes: [] }),
+    onSuccess: ({ id }) => navigate(`/lesson/${id}`),
+  });
+  return (
+    <Modal title="New lesson" open onCancel={close} okText="Begin" onOk={() => make.mutate()} confirmLoading={make.isPending}>
+      <label className="field">
+        Title
+        <Input
+          size="large"
+          value={title}
+          maxLength={200}
+          autoFocus
+          onChange={(e) => setTitle(e.target.value)}
+          onPressEnter={() => make.mutate()}
+        />
+      </label>
+      {make.error && <Alert type="warning" title={sentence(make.error)} />}
+    </Modal>
+  );
+}

@@ -1,0 +1,30 @@
+// What the board says back: a refusal in plain sight, and each act announced
+// politely to those who listen.
+import { useEffect } from 'react';
+import { dismissNotice, useLesson } from '../lesson/store';
+
+const SHOWN_MS = 7000;
+
+export function Notices() {
+  const notice = useLesson((s) => s.notice);
+  const announce = useLesson((s) => s.announce);
+  useEffect(() => {
+    if (!notice) return;
+    const timer = setTimeout(dismissNotice, SHOWN_MS);
+    return () => clearTimeout(timer);
+  }, [notice]);
+  return (
+    <>
+      <div className="sr-only" role="status" aria-live="polite">
+        {announce}
+      </div>
+      <div role="alert" className="notice-room">
+        {notice && (
+          <button key={notice.at} type="button" className={`notice ${notice.kind}`} onClick={dismissNotice}>
+            {notice.text}
+          </button>
+        )}
+      </div>
+    </>
+  );
+}
