@@ -114,7 +114,7 @@ var catalogue = map[string]string{
 	"columnAdd.many.answer":   "{sum}. We write {digit} under the {place}.",
 	"columnAdd.bundle":        "{@bundle} ten {place} {@into} one {next.one}.",
 	"columnAdd.bundle.ask":    "Where does the new {next.one} go? What do we write?",
-	"columnAdd.bundle.answer": "It goes with the {next}. We write {digit} under the {place}, and a mark for 1 new {next.one}.",
+	"columnAdd.bundle.answer": "With the {next}. We write {digit} under the {place} and mark 1 new {next.one}.",
 	"columnAdd.check":         "Read the blocks. Then read the written answer.",
 	"columnAdd.check.ask":     "Do they say the same number? Was our prediction right?",
 	"columnAdd.check.answer":  "The blocks show {form}. We wrote {sum}. They agree.",

@@ -15,8 +15,10 @@ const (
 	matW      = 720 // the open mat, unless its blocks need more
 	matH      = 420
 	minWidth  = 84  // of a column
-	minHeight = 120 // of a row
+	minHeight = 104 // of a row
+	minSketch = 76  // of a row in a sketch
 	trayGap   = 26
+	lean      = 6 // of each block of a pile, so that its edge is seen
 )
 
 // arrangement says how the blocks of one place lie.
@@ -50,21 +52,21 @@ func piles(pitch, spread, full int) func(i, n int) (int, int) {
 		if n > 1 && n < 5 {
 			step = min(spread, full/(n-1))
 		}
-		return i / 5 % 2 * pitch, i%5*step + i/10*(full+pitch+10)
+		return i/5%2*pitch + i%5*lean, i%5*step + i/10*(2*full+20)
 	}
 }
 
 // dots fills columns of five, two to a ten.
 func dots(i, _ int) (int, int) {
 	col := i / 5
-	return col%20*15 + col%20/2*8, i%5*15 + i/100*90
+	return col%20*15 + col%20/2*10, i%5*15 + i/100*90
 }
 
 var solid = map[place.Place]arrangement{
-	place.Ones:      {"one", 10, 10, ofTens(10, 4, 15, 118), 10},
+	place.Ones:      {"one", 10, 10, ofTens(10, 4, 20, 118), 10},
 	place.Tens:      {"ten", 10, 104, inRow(14, 6, 116), 142},
-	place.Hundreds:  {"hundred", 104, 104, piles(114, 40, 104), 218},
-	place.Thousands: {"thousand", 136, 136, piles(146, 48, 136), 282},
+	place.Hundreds:  {"hundred", 104, 104, piles(142, 40, 104), 270},
+	place.Thousands: {"thousand", 136, 136, piles(174, 48, 136), 334},
 }
 
 var sketch = map[place.Place]arrangement{
@@ -126,8 +128,8 @@ func layout(m board.Model) board.Layout {
 	return l
 }
 
-// columnLayout is a column for each place, largest left. Addends lie in rows,
-// the row of new blocks above them, until they are joined.
+// columnLayout is a column for each place, largest left. Addends lie in rows
+// until they are joined; new blocks stand a little apart in the first row.
 func (b Blocks) columnLayout() board.Layout {
 	rows := b.rows()
 	heights := b.rowHeights(rows)
@@ -145,7 +147,11 @@ func (b Blocks) columnLayout() board.Layout {
 			} else if b.isJoined(p) {
 				break
 			}
-			l.Pieces = b.put(l.Pieces, c, x+b.indent(c, width), y, p.Plural())
+			at := x + b.indent(c, width)
+			l.Pieces = b.put(l.Pieces, c, at, y, p.Plural())
+			if i == 0 && !b.isJoined(p) {
+				l.Pieces = b.put(l.Pieces, b.apartFrom(c, row), at+b.apartAt(c), y, p.Plural())
+			}
 			y += heights[i] + rowGap
 		}
 		x += width
@@ -172,7 +178,7 @@ func (b Blocks) indent(c cell, width int) int {
 	return (width - max(w, min(b.arrangement(c.place).width, width-2*pad))) / 2
 }
 
-// rows lists the addends that have blocks of their own; new blocks first.
+// rows lists the addends that have blocks of their own, or the one row of none.
 func (b Blocks) rows() []int {
 	var has [MaxPart + 1]bool
 	for _, k := range b.Ordered {
@@ -181,8 +187,8 @@ func (b Blocks) rows() []int {
 		}
 	}
 	var rows []int
-	for part, ok := range has {
-		if ok {
+	for part := 1; part <= MaxPart; part++ {
+		if has[part] {
 			rows = append(rows, part)
 		}
 	}
@@ -190,6 +196,22 @@ func (b Blocks) rows() []int {
 		return []int{0}
 	}
 	return rows
+}
+
+// apartFrom is the blocks of no addend, when the row is an addend's.
+func (b Blocks) apartFrom(c cell, row int) cell {
+	if row == 0 {
+		return cell{place: c.place}
+	}
+	return b.cell(c.place, 0)
+}
+
+// apartAt is how far to the right of an addend the blocks of none begin.
+func (b Blocks) apartAt(c cell) int {
+	if w, _ := b.arrangement(c.place).extent(len(c.blocks)); w > 0 {
+		return w + pad
+	}
+	return 0
 }
 
 // cell collects the blocks of a place in a row, -1 for all rows.
@@ -206,15 +228,13 @@ func (b Blocks) cell(p place.Place, row int) cell {
 func (b Blocks) rowHeights(rows []int) []int {
 	heights := make([]int, len(rows))
 	for i, row := range rows {
-		heights[i] = minHeight
-		if row == 0 && len(rows) > 1 {
-			heights[i] = 0
-		}
+		heights[i] = b.minHeight()
 		for p := b.top(); p >= Smallest; p-- {
-			if c := b.cell(p, row); !b.isJoined(p) {
-				_, h := b.arrangement(p).extent(len(c.blocks))
-				heights[i] = max(heights[i], h)
+			if b.isJoined(p) {
+				continue
 			}
+			_, h := b.arrangement(p).extent(len(b.cell(p, row).blocks))
+			heights[i] = max(heights[i], h)
 		}
 	}
 	return heights
@@ -235,11 +255,25 @@ func (b Blocks) columnWidth(p place.Place, rows []int) int {
 	if b.isJoined(p) {
 		rows = []int{-1}
 	}
-	for _, row := range rows {
-		w, _ := a.extent(len(b.cell(p, row).blocks))
+	for i, row := range rows {
+		c := b.cell(p, row)
+		w, _ := a.extent(len(c.blocks))
+		if i == 0 && row > 0 {
+			if more, _ := a.extent(len(b.cell(p, 0).blocks)); more > 0 {
+				w = b.apartAt(c) + more
+			}
+		}
 		width = max(width, w+2*pad)
 	}
 	return width
+}
+
+// minHeight is the height of a row though it is empty.
+func (b Blocks) minHeight() int {
+	if b.Sketch {
+		return minSketch
+	}
+	return minHeight
 }
 
 // put lays the blocks of a cell from a corner.
@@ -264,10 +298,9 @@ func (k Block) sprite(a arrangement, x, y int, zone string) board.Sprite {
 	return s
 }
 
-// tray adds the Taken tray below when something was taken.
+// tray adds the Taken tray at the right when something was taken.
 func (b Blocks) tray(l board.Layout) board.Layout {
-	x, tall := pad, 0
-	top := l.H + trayGap
+	left, y, wide := l.W+trayGap, pad, 0
 	for p := Largest; p >= Smallest; p-- {
 		c := cell{place: p}
 		for _, k := range b.Ordered {
@@ -279,13 +312,16 @@ func (b Blocks) tray(l board.Layout) board.Layout {
 			continue
 		}
 		w, h := b.arrangement(p).extent(len(c.blocks))
-		l.Pieces = b.put(l.Pieces, c, x, top+pad, "taken")
-		x, tall = x+w+groupGap, max(tall, h)
+		l.Pieces = b.put(l.Pieces, c, left+pad, y, "taken")
+		y, wide = y+h+pad, max(wide, w)
 	}
-	if tall > 0 {
-		l.W = max(l.W, x)
-		l.H = top + tall + 2*pad
-		l.Zones = append(l.Zones, board.Zone{ID: "taken", Label: "taken", Count: b.takenCount(), X: 0, Y: top, W: l.W, H: tall + 2*pad})
+	if wide > 0 {
+		width := max(minWidth, wide+2*pad)
+		l.W, l.H = left+width, max(l.H, y)
+		for i := range l.Zones {
+			l.Zones[i].H = l.H
+		}
+		l.Zones = append(l.Zones, board.Zone{ID: "taken", Label: "taken", Count: b.takenCount(), X: left, W: width, H: l.H})
 	}
 	return l
 }

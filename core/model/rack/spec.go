@@ -53,12 +53,12 @@ func Spec() board.ModelSpec {
 	}
 }
 
-// Model units: a bead is 28 wide on a row 40 high, and a gap of five beads lies
-// between the two sides.
+// Model units: a bead is 28 wide on a row 40 high. The gap between the sides is
+// wider than ten beads, so that no bead at home lies where beads are read.
 const (
 	bead   = 28
 	row    = 40
-	space  = 5 * bead
+	space  = Beads*bead + 24
 	fiveG  = 3 // a hair between the two fives
 	length = Beads*bead + fiveG + space
 )

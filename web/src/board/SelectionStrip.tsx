@@ -4,9 +4,8 @@ import { Button } from 'antd';
 import { useMemo } from 'react';
 import { call, type PageMove, type Verb } from '../core/core';
 import { act, notify, select, useLesson, type DrawnModel } from '../lesson/store';
-import { boundsOf } from './geometry';
 
-export function SelectionStrip({ model, index, scale }: { model: DrawnModel; index: number; scale: number }) {
+export function SelectionStrip({ model, index }: { model: DrawnModel; index: number }) {
   const selected = useLesson((s) => s.selected);
   const on = useLesson((s) => s.selectedModel);
   const handle = useLesson((s) => s.handle);
@@ -17,21 +16,8 @@ export function SelectionStrip({ model, index, scale }: { model: DrawnModel; ind
     [selected, on, index, handle, model],
   );
   if (verbs.length === 0) return null;
-  const pieces = model.pieces.filter((p) => selected.has(p[0]));
-  if (pieces.length === 0) return null;
-  const { x, y, w, h } = boundsOf(pieces);
-  const below = y * scale < 64;
   return (
-    <div
-      className="strip"
-      role="toolbar"
-      aria-label={`${selected.size} selected`}
-      style={{
-        left: Math.min(Math.max((x + w / 2) * scale, 0), model.w * scale),
-        top: below ? (y + h) * scale + 10 : y * scale - 10,
-        transform: `translate(-50%, ${below ? '0' : '-100%'})`,
-      }}
-    >
+    <div className="strip" role="toolbar" aria-label={`${selected.size} selected`}>
       <span className="strip-count">{selected.size} selected</span>
       {verbs
         .filter((v) => v.ok || v.move.kind === 'bundle')

@@ -8,14 +8,24 @@ import { useSize } from './geometry';
 import { SelectionStrip } from './SelectionStrip';
 import { views } from './views';
 
-export function Tile({ model, index, alone, bare }: { model: DrawnModel; index: number; alone: boolean; bare: boolean }) {
+interface TileProps {
+  model: DrawnModel;
+  index: number;
+  alone: boolean;
+  bare: boolean;
+  presenting: boolean;
+}
+
+export function Tile({ model, index, alone, bare, presenting }: TileProps) {
   const view = views[model.kind as Model['kind']];
   const room = useRef<HTMLDivElement>(null);
   const size = useSize(room);
   const foot = bare ? 12 : view.foot;
+  // Headings grow with the board while presenting.
+  const head = presenting ? Math.max(view.head, innerWidth * 0.058) : view.head;
   const scale = Math.max(
     0.3,
-    Math.min((size.w - 16) / model.w, (size.h - view.head - foot) / model.h, view.largest),
+    Math.min((size.w - 32 - view.side) / model.w, (size.h - head - foot) / model.h, presenting ? 9 : view.largest),
   );
   const numeral = model.readouts.find((r) => r.id === 'numeral');
   const covered = model.covered.length > 0;
@@ -28,13 +38,17 @@ export function Tile({ model, index, alone, bare }: { model: DrawnModel; index: 
         {size.w > 0 && (
           <div
             className="drawing"
-            style={{ width: model.w * scale, height: model.h * scale, marginTop: view.head, marginBottom: foot }}
+            style={{
+              width: model.w * scale,
+              height: model.h * scale,
+              margin: `${head}px 0 ${foot}px ${view.side}px`,
+            }}
           >
-            <view.Pieces model={model} index={index} scale={scale} />
+            <view.Pieces model={model} index={index} scale={scale} bare={bare} />
             <Covers model={model} index={index} scale={scale} />
-            <SelectionStrip model={model} index={index} scale={scale} />
           </div>
         )}
+        <SelectionStrip model={model} index={index} />
       </div>
     </section>
   );
@@ -107,13 +121,18 @@ function Covers({ model, index, scale }: { model: DrawnModel; index: number; sca
     ));
 }
 
-/** All models of the board side by side. bare leaves the controls out. */
-export function Stage({ bare = false }: { bare?: boolean }) {
+/**
+ * All models of the board side by side. The controls for building are left out
+ * while presenting and in worked examples, where the board is larger for it.
+ */
+export function Stage({ presenting = false }: { presenting?: boolean }) {
   const models = useLesson((s) => s.models);
+  const example = useLesson((s) => s.frame.steps > 0);
+  const bare = presenting || example;
   return (
     <div className={`stage models-${models.length}`} id="board">
       {models.map((m, i) => (
-        <Tile key={`${i}-${m.kind}`} model={m} index={i} alone={models.length === 1} bare={bare} />
+        <Tile key={`${i}-${m.kind}`} model={m} index={i} alone={models.length === 1} bare={bare} presenting={presenting} />
       ))}
     </div>
   );

@@ -10,7 +10,7 @@ import { PieceLayer } from './PieceLayer';
 import { PointedAt } from './pointed';
 import type { ViewProps } from './views';
 
-export function BlocksView({ model, index, scale }: ViewProps) {
+export function BlocksView({ model, index, scale, bare }: ViewProps) {
   const sketched = model.flags.includes('sketch');
   const draw = useCallback((p: Piece) => <Block piece={p} sketched={sketched} />, [sketched]);
   const selected = useLesson((s) => (s.selectedModel === index ? s.selected : none));
@@ -23,7 +23,7 @@ export function BlocksView({ model, index, scale }: ViewProps) {
   const box = { width: model.w * scale, height: model.h * scale, viewBox: `0 0 ${model.w} ${model.h}` };
   return (
     <>
-      <Columns model={model} index={index} scale={scale} />
+      <Columns model={model} index={index} scale={scale} bare={bare} />
       <svg
         {...box}
         className="pieces"
@@ -143,29 +143,29 @@ function shift(layer: SVGSVGElement | null, dx: number, dy: number) {
 
 /**
  * What a drop means. On the mat pieces lie where they are put. From column to
- * column they bundle or unbundle, below the board they are taken away.
+ * column they bundle or unbundle, off the board or on the tray they are taken away.
  */
 function drop(model: DrawnModel, index: number, d: Drag) {
   const ids = [...useLesson.getState().selected];
   const pieces = [{ place: 'ones', ids }];
   const dragged = model.pieces.find((p) => p[0] === d.piece);
   if (!dragged) return;
-  if (d.at.y > model.h + 4) {
+  if (d.at.y > model.h + 4 || d.at.x > model.w + 4) {
     if (act({ kind: 'take', model: index, pieces })) select(index, []);
     return;
   }
-  if (model.flags.includes('mat')) {
+  const taken = model.zones.find((z) => z.id === 'taken');
+  if (model.flags.includes('mat') && !(taken && d.at.x > taken.x) && !(dragged[7] & Mark.taken)) {
     act({ kind: 'lay', model: index, pieces, dx: Math.round(d.at.x - d.from.x), dy: Math.round(d.at.y - d.from.y) });
     return;
   }
   const columns = model.zones.filter((z) => z.one);
   const to = columns.findIndex((z) => d.at.x >= z.x && d.at.x < z.x + z.w);
   const from = columns.findIndex((z) => d.from.x >= z.x && d.from.x < z.x + z.w);
-  const taken = model.zones.find((z) => z.id === 'taken');
-  if (taken && d.at.y > taken.y && !(dragged[7] & Mark.taken)) {
+  if (taken && d.at.x > taken.x && !(dragged[7] & Mark.taken)) {
     if (act({ kind: 'take', model: index, pieces })) select(index, []);
   } else if (dragged[7] & Mark.taken) {
-    if (!taken || d.at.y < taken.y) act({ kind: 'restore', model: index, pieces });
+    if (!taken || d.at.x < taken.x) act({ kind: 'restore', model: index, pieces });
   } else if (to >= 0 && from >= 0 && to !== from) {
     const place = columns[from]!.id;
     const goal = columns[to]!.id;
@@ -227,7 +227,7 @@ function nearest(pieces: Piece[], from: Piece | undefined, key: string): Piece |
 }
 
 /** The columns' names and counts above, their stacks below. */
-function Columns({ model, index, scale }: ViewProps) {
+function Columns({ model, index, scale, bare }: ViewProps) {
   return model.zones.map((z) => (
     <div
       key={z.id}
@@ -237,11 +237,11 @@ function Columns({ model, index, scale }: ViewProps) {
       {z.id !== 'mat' && (
         <div className="zone-head">
           <button type="button" className="zone-name" onClick={() => selectZone(model, index, z)}>
-            <span className="zone-count">{z.count}</span> {z.label}
+            {z.label} <span className="zone-count">{z.count}</span>
           </button>
         </div>
       )}
-      {z.one && <Stack zone={z} model={model} index={index} />}
+      {z.one && !bare && <Stack zone={z} model={model} index={index} />}
     </div>
   ));
 }

@@ -9,6 +9,9 @@ import { PieceLayer } from './PieceLayer';
 import type { ViewProps } from './views';
 
 const BEADS = 10;
+/** The width that ten beads take on the reading side, and the way between the sides, in model units. */
+const READING = 291;
+const WAY = 304;
 const draw = (p: Piece) => <Bead piece={p} />;
 
 interface Push {
@@ -54,7 +57,7 @@ export function RackView({ model, index, scale }: ViewProps) {
   };
   const move = (e: PointerEvent<SVGSVGElement>) => {
     if (!push || push.pointer !== e.pointerId) return;
-    const room = 140 * scale;
+    const room = WAY * scale;
     const raw = e.clientX - push.x;
     const dx = push.home ? Math.max(-room, Math.min(0, raw)) : Math.min(room, Math.max(0, raw));
     setPush({ ...push, dx: dx / scale, to: rowAt(e) });
@@ -63,7 +66,7 @@ export function RackView({ model, index, scale }: ViewProps) {
     if (!push || push.pointer !== e.pointerId) return;
     setPush(undefined);
     const tapped = Math.abs(push.dx * scale) < 8 && push.to === push.row;
-    if (!tapped && Math.abs(push.dx) < 40) return;
+    if (!tapped && Math.abs(push.dx) < WAY / 4) return;
     const to = push.home ? push.bead + 1 : push.bead;
     act({ kind: 'slide', model: index, rows: rowsOf(push).map((r) => ({ row: r + 1, to })) });
   };
@@ -89,7 +92,7 @@ export function RackView({ model, index, scale }: ViewProps) {
         onPointerUp={up}
         onPointerCancel={() => setPush(undefined)}
       >
-        <rect className="reading-side" x={-4} y={0} width={model.w * 0.664} height={model.h} rx={6} />
+        <rect className="reading-side" x={-4} y={0} width={READING} height={model.h} rx={6} />
         {rows.map((z) => (
           <line key={z.id} className="wire" x1={-6} x2={model.w + 6} y1={z.y + z.h / 2} y2={z.y + z.h / 2} />
         ))}

@@ -11,6 +11,8 @@ export interface ViewProps {
   index: number;
   /** Pixels to a model unit. */
   scale: number;
+  /** Without the controls for building, as in a worked example. */
+  bare: boolean;
 }
 
 interface View {
@@ -22,11 +24,13 @@ interface View {
   /** Room for controls above and below the pieces, in pixels. */
   head: number;
   foot: number;
+  /** Room at the left, in pixels. */
+  side: number;
   /** Most pixels to a unit. */
   largest: number;
 }
 
 export const views: Record<Model['kind'], View> = {
-  blocks: { title: 'Base-ten blocks', Pieces: BlocksView, Line: BlocksLine, head: 40, foot: 104, largest: 4.4 },
-  rack: { title: 'Bead rack', Pieces: RackView, Line: RackLine, head: 8, foot: 8, largest: 2.6 },
+  blocks: { title: 'Base-ten blocks', Pieces: BlocksView, Line: BlocksLine, head: 40, foot: 104, side: 0, largest: 4.4 },
+  rack: { title: 'Bead rack', Pieces: RackView, Line: RackLine, head: 28, foot: 16, side: 70, largest: 2.6 },
 };

@@ -157,7 +157,7 @@ function Header({ id, onDialog }: { id: string; onDialog: (d: Dialog) => void })
         <Button>Add beside</Button>
       </Dropdown>
       <Dropdown trigger={['click']} menu={{ items: take }}>
-        <Button>Take away</Button>
+        <Button>Export</Button>
       </Dropdown>
       <Button type="primary" disabled={!hasScene} onClick={() => void navigate(`/lesson/${id}/present`)}>
         Present

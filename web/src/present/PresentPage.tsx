@@ -111,7 +111,7 @@ export function PresentPage() {
         )}
       </section>
       <div className="present-board" onPointerDown={finishBeats}>
-        <Stage bare />
+        <Stage presenting />
         {writtenShown && (frame.written || frame.lines.length > 0) && (
           <aside className="present-written" aria-label="Written work">
             {frame.written && <Written work={frame.written} />}

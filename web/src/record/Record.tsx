@@ -2,7 +2,8 @@
 // are kept across scenes.
 import { Button, Input } from 'antd';
 import { useState } from 'react';
-import { call, type ModelView } from '../core/core';
+import { views } from '../board/views';
+import { call, type Model, type ModelView } from '../core/core';
 import { edit, useLesson } from '../lesson/store';
 import { Written } from './Written';
 
@@ -38,7 +39,7 @@ function ReadOuts({ model, named }: { model: Omit<ModelView, 'pieces'>; named: b
   };
   return (
     <section className="readouts" aria-label={named ? `Read-outs of the ${model.kind}` : 'Read-outs'}>
-      {named && <h3>{model.kind}</h3>}
+      {named && <h3>{views[model.kind as Model['kind']].title}</h3>}
       {model.readouts.map((r) => (
         <button
           key={r.id}
