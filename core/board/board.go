@@ -171,7 +171,7 @@ func Apply(b Board, mv Move) (Board, Effect, error) {
 		return b, Effect{}, err
 	}
 	next.ids = ids
-	return next, t.effect, nil
+	return next.settleCovers(), t.effect, nil
 }
 
 // ApplyAll makes the moves in order and stops at the first refusal.

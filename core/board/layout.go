@@ -1,5 +1,7 @@
 package board
 
+import "slices"
+
 // Layout gives every piece of a model a rectangle in model units; the side of
 // a single block is ten units. The web turns units into pixels.
 type Layout struct {
@@ -59,8 +61,43 @@ func zoneOf(m Model, id string) (Zone, bool) {
 	return Zone{}, false
 }
 
-// Lay is the layout of model i. A cover whose zone has gone, such as a column
-// that is no longer needed, has no rectangle and hides nothing until it is back.
+// MatZone is the one zone of a model whose pieces lie freely.
+const MatZone = "mat"
+
+// settleCovers keeps covers over what they hid when zones come and go: between
+// columns and the open mat they cover all, so that nothing is given away; with a
+// row or column that is no longer there they go.
+func (b Board) settleCovers() Board {
+	if len(b.Covers) == 0 {
+		return b
+	}
+	var kept []Cover
+	add := func(c Cover) {
+		if !slices.Contains(kept, c) {
+			kept = append(kept, c)
+		}
+	}
+	for _, c := range b.Covers {
+		zones := b.Lay(c.Model).Zones
+		has := func(id string) bool {
+			return slices.ContainsFunc(zones, func(z Zone) bool { return z.ID == id })
+		}
+		switch {
+		case has(c.Zone):
+			add(c)
+		case has(MatZone):
+			add(Cover{c.Model, MatZone})
+		case c.Zone == MatZone:
+			for _, z := range zones {
+				add(Cover{c.Model, z.ID})
+			}
+		}
+	}
+	b.Covers = kept
+	return b
+}
+
+// Lay is the layout of model i.
 func (b Board) Lay(i int) Layout {
 	spec, _ := SpecOf(b.Models[i].Kind())
 	return spec.Layout(b.Models[i])

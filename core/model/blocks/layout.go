@@ -147,10 +147,10 @@ func (b Blocks) columnLayout() board.Layout {
 			} else if b.isJoined(p) {
 				break
 			}
-			at := x + b.indent(c, width)
+			at := x + b.indent(c, width, i == 0)
 			l.Pieces = b.put(l.Pieces, c, at, y, p.Plural())
 			if i == 0 && !b.isJoined(p) {
-				l.Pieces = b.put(l.Pieces, b.apartFrom(c, row), at+b.apartAt(c), y, p.Plural())
+				l.Pieces = b.put(l.Pieces, b.apartFrom(c), at+b.apartAt(c), y, p.Plural())
 			}
 			y += heights[i] + rowGap
 		}
@@ -173,8 +173,8 @@ func bundleOffer(p place.Place) *board.Offer {
 
 // indent centres a narrow cell in its column, and holds a cell of up to ten
 // where ten would be, so that blocks do not shift as they are counted in.
-func (b Blocks) indent(c cell, width int) int {
-	w, _ := b.arrangement(c.place).extent(len(c.blocks))
+func (b Blocks) indent(c cell, width int, first bool) int {
+	w := b.rowWidth(c, first)
 	return (width - max(w, min(b.arrangement(c.place).width, width-2*pad))) / 2
 }
 
@@ -198,9 +198,9 @@ func (b Blocks) rows() []int {
 	return rows
 }
 
-// apartFrom is the blocks of no addend, when the row is an addend's.
-func (b Blocks) apartFrom(c cell, row int) cell {
-	if row == 0 {
+// apartFrom is the blocks of no addend, when the cell is an addend's.
+func (b Blocks) apartFrom(c cell) cell {
+	if c.row <= 0 {
 		return cell{place: c.place}
 	}
 	return b.cell(c.place, 0)
@@ -233,8 +233,13 @@ func (b Blocks) rowHeights(rows []int) []int {
 			if b.isJoined(p) {
 				continue
 			}
-			_, h := b.arrangement(p).extent(len(b.cell(p, row).blocks))
+			c := b.cell(p, row)
+			_, h := b.arrangement(p).extent(len(c.blocks))
 			heights[i] = max(heights[i], h)
+			if i == 0 {
+				_, h = b.arrangement(p).extent(len(b.apartFrom(c).blocks))
+				heights[i] = max(heights[i], h)
+			}
 		}
 	}
 	return heights
@@ -256,16 +261,23 @@ func (b Blocks) columnWidth(p place.Place, rows []int) int {
 		rows = []int{-1}
 	}
 	for i, row := range rows {
-		c := b.cell(p, row)
-		w, _ := a.extent(len(c.blocks))
-		if i == 0 && row > 0 {
-			if more, _ := a.extent(len(b.cell(p, 0).blocks)); more > 0 {
-				w = b.apartAt(c) + more
-			}
-		}
-		width = max(width, w+2*pad)
+		width = max(width, b.rowWidth(b.cell(p, row), i == 0)+2*pad)
 	}
 	return width
+}
+
+// rowWidth is the width of a cell, and in the first row of the blocks of no
+// addend beside it.
+func (b Blocks) rowWidth(c cell, first bool) int {
+	a := b.arrangement(c.place)
+	w, _ := a.extent(len(c.blocks))
+	if !first {
+		return w
+	}
+	if more, _ := a.extent(len(b.apartFrom(c).blocks)); more > 0 {
+		return b.apartAt(c) + more
+	}
+	return w
 }
 
 // minHeight is the height of a row though it is empty.
@@ -357,7 +369,7 @@ func (b Blocks) mat() board.Layout {
 		}
 		l.W, l.H = max(l.W, x), max(l.H, h+2*pad)
 	}
-	l.Zones = []board.Zone{{ID: "mat", Label: "mat", Count: len(b.Ordered), W: l.W, H: l.H}}
+	l.Zones = []board.Zone{{ID: board.MatZone, Label: "mat", Count: len(b.Ordered), W: l.W, H: l.H}}
 	return b.tray(l)
 }
 

@@ -1,0 +1,42 @@
+package core_test
+
+import (
+	"encoding/json"
+	"errors"
+	"io"
+	"os/exec"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+)
+
+// forbidden are parts of the standard library that would make the core depend
+// on more than its input.
+var forbidden = []string{"time", "math/rand", "math/rand/v2", "crypto/rand", "os", "io/fs", "net", "net/http", "syscall/js"}
+
+func TestCoreIsPure(t *testing.T) {
+	out, err := exec.Command("go", "list", "-json=ImportPath,Imports", "./...").Output()
+	require.NoError(t, err)
+	seen := 0
+	for dec := json.NewDecoder(strings.NewReader(string(out))); ; {
+		var pkg struct {
+			ImportPath string
+			Imports    []string
+		}
+		err := dec.Decode(&pkg)
+		if errors.Is(err, io.EOF) {
+			break
+		}
+		require.NoError(t, err)
+		seen++
+		for _, path := range pkg.Imports {
+			first, _, _ := strings.Cut(path, "/")
+			ours := strings.HasPrefix(path, "unitbloom/core/")
+			require.Truef(t, ours || !strings.Contains(first, ".") && first != "unitbloom",
+				"%s imports %s: the core may use only itself and the standard library", pkg.ImportPath, path)
+			require.NotContainsf(t, forbidden, path, "%s imports %s: the core has no clock, chance or input of its own", pkg.ImportPath, path)
+		}
+	}
+	require.Greater(t, seen, 7, "the packages of the core were found")
+}
