@@ -103,7 +103,7 @@ func (s *session) beats(sc lesson.Scene) ([]BoardView, []board.Became) {
 		became = append(became, effect.Became...)
 		b = next
 		if i < len(moves)-1 {
-			views = append(views, s.view(b, sc))
+			views = append(views, s.view(b, layouts(b), sc))
 		}
 	}
 	return views, became

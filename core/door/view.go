@@ -158,10 +158,10 @@ func (s *session) frame() Frame {
 	}
 	b := s.board()
 	f.Scratch = s.scratch != nil
-	f.Board = s.view(b, sc)
+	s.drawn = layouts(b)
+	f.Board = s.view(b, s.drawn, sc)
 	f.Prompt = s.prompt(sc)
 	f.Written, f.Lines = written(sc, s.step, b)
-	s.drawn = layouts(b)
 	return f
 }
 
@@ -192,10 +192,9 @@ func (s *session) prompt(sc lesson.Scene) StepLine {
 	return StepLine{}
 }
 
-func (s *session) view(b board.Board, sc lesson.Scene) BoardView {
+func (s *session) view(b board.Board, laid []board.Layout, sc lesson.Scene) BoardView {
 	v := BoardView{Models: []ModelView{}, Notation: board.Print(b)}
-	for i := range b.Models {
-		l := b.Lay(i)
+	for i, l := range laid {
 		m := s.modelView(b, i, l, sc)
 		m.Pieces = append(appendPieces([]byte{'['}, l.Pieces), ']')
 		v.Models = append(v.Models, m)

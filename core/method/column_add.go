@@ -58,7 +58,7 @@ func makeColumnAdd(r Request) (Example, error) {
 	c.scene.Title = a.String() + " + " + b.String()
 	c.scene.Marks = r.Options["marks"]
 	c.scene.Made = &lesson.Made{Method: r.Method, Problem: c.scene.Title, Answer: sum.String(), Model: r.Model, Args: r.Args, Options: r.Options}
-	return Example{c.scene, r.words()}, nil
+	return Example{c.scene, r.words(), c.now}, nil
 }
 
 func columnAddends(args []string) (a, b, sum place.Number, err error) {

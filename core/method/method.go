@@ -43,10 +43,11 @@ type Request struct {
 }
 
 // Example is a worked example: its scene, whose Made says the problem and the
-// answer.
+// answer, and the board after its last step.
 type Example struct {
 	Scene lesson.Scene
 	Words say.Words
+	End   board.Board
 }
 
 // sharedOptions are those of every method.
@@ -157,8 +158,7 @@ type PlainStep struct {
 // Plain gives the example in the class's words.
 func (e Example) Plain() Plain {
 	made := e.Scene.Made
-	end, _ := e.Scene.At(len(e.Scene.Steps))
-	p := Plain{Method: made.Method, Problem: made.Problem, Answer: made.Answer, Model: made.Model, Start: e.Scene.Start, End: end}
+	p := Plain{Method: made.Method, Problem: made.Problem, Answer: made.Answer, Model: made.Model, Start: e.Scene.Start, End: e.End}
 	for _, s := range e.Scene.Steps {
 		p.Steps = append(p.Steps, PlainStep{
 			Say: s.Say.Text(e.Words), Ask: s.Ask.Text(e.Words), Answer: s.Answer.Text(e.Words), Look: s.Look.Text(e.Words),

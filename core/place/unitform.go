@@ -91,13 +91,16 @@ func (u UnitForm) String() string {
 	return strings.Join(parts, " ")
 }
 
+// joints may stand between the counts of a unit form.
+var joints = strings.NewReplacer(",", " ", " and ", " ", "+", " ")
+
 // ParseUnitForm reads counts with their place words in any order: "14 tens 6
 // ones", "2 hundreds, 14 tens". Each count is 0 to 9,999,999, each place
 // appears once.
 func ParseUnitForm(s string) (UnitForm, error) {
 	var counts [Largest - Smallest + 1]int
 	var seen [len(counts)]bool
-	words := strings.Fields(strings.NewReplacer(",", " ", " and ", " ", "+", " ").Replace(s))
+	words := strings.Fields(joints.Replace(s))
 	for i := 0; i < len(words); {
 		n, err := strconv.Atoi(words[i])
 		if err != nil || n < 0 || n > 9_999_999 {

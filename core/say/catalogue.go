@@ -2,7 +2,8 @@ package say
 
 // catalogue holds every sentence. {name} prints a value, {name.one} a place's
 // singular, {name.count} a count without its unit; {@bundle}, {@unbundle},
-// {@into} and {@bundled} are the class's words for regrouping.
+// {@into} and {@bundled} are the class's words for regrouping,
+// {@ones} for the ones.
 var catalogue = map[string]string{
 	// Refusals: what is wrong, and what would do.
 	"refuse.unknown-move":    "There is no move called {move} for {model}.",
@@ -93,11 +94,11 @@ var catalogue = map[string]string{
 
 	// Column addition.
 	"columnAdd.predict":       "We are going to add {a} and {b}. Look at the digits before we build.",
-	"columnAdd.predict.ask":   "Will the ones make a ten? How many digits will the sum have?",
+	"columnAdd.predict.ask":   "Will the {@ones} make a ten? How many digits will the sum have?",
 	"columnAdd.predict.yes":   "Yes: {p} and {q} make a ten. The sum will have {digits}.",
 	"columnAdd.predict.no":    "No: {p} and {q} do not make a ten. The sum will have {digits}.",
 	"columnAdd.first":         "Build {n}, the largest place first.",
-	"columnAdd.second":        "Build {n} below it. Write it under {above}, ones under ones.",
+	"columnAdd.second":        "Build {n} below it. Write it under {above}, {@ones} under {@ones}.",
 	"columnAdd.build.ask":     "How many of each block do we need for {n}?",
 	"columnAdd.build.answer":  "{form}.",
 	"columnAdd.build.nothing": "None. For 0 there is nothing to build. We only write 0.",
@@ -118,7 +119,7 @@ var catalogue = map[string]string{
 	"columnAdd.check":         "Read the blocks. Then read the written answer.",
 	"columnAdd.check.ask":     "Do they say the same number? Was our prediction right?",
 	"columnAdd.check.answer":  "The blocks show {form}. We wrote {sum}. They agree.",
-	"look.digits":             "The ones digits, and the first digits.",
+	"look.digits":             "The digits of the {@ones}, and the first digits.",
 	"look.ring":               "The ring goes round ten, across both numbers.",
 	"look.new":                "The new {next.one} stays marked until we count it.",
 	"look.rows":               "One number in each row.",

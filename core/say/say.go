@@ -210,6 +210,8 @@ func (w Words) verb(form string) string {
 		v = verbs["bundle"]
 	}
 	switch form {
+	case "ones":
+		return w.PlaceName(place.Ones, 2)
 	case "bundle":
 		return v.bundle
 	case "unbundle":

@@ -1,6 +1,8 @@
 package blocks
 
 import (
+	"slices"
+
 	"unitbloom/core/board"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
@@ -106,21 +108,83 @@ func (b Blocks) top() place.Place {
 	return top
 }
 
-// cell is the blocks of one place and one row: an addend, or all together.
+// cell is the blocks of one place and one row: an addend, or all together, with
+// the room that they take.
 type cell struct {
 	place  place.Place
 	row    int
 	blocks []Block
+	w, h   int
 }
+
+// all is the row of a cell that holds the blocks of every addend.
+const all = -1
+
+// grid is the blocks of a layout, parted once into cells; taken blocks are in
+// the tray and not here.
+type grid struct {
+	Blocks
+	cells [Largest + 1][MaxPart + 2]cell
+}
+
+func (b Blocks) grid() *grid {
+	g := &grid{Blocks: b}
+	for p := Smallest; p <= Largest; p++ {
+		for row := all; row <= MaxPart; row++ {
+			g.cells[p][row+1] = cell{place: p, row: row}
+		}
+	}
+	for start := 0; start < len(b.Ordered); {
+		p, end := b.Ordered[start].Place, start
+		for end < len(b.Ordered) && b.Ordered[end].Place == p {
+			end++
+		}
+		g.fill(p, b.Ordered[start:end])
+		start = end
+	}
+	for p := range g.cells {
+		for i := range g.cells[p] {
+			c := &g.cells[p][i]
+			c.w, c.h = b.arrangement(c.place).extent(len(c.blocks))
+		}
+	}
+	return g
+}
+
+// fill parts the blocks of a place by row. Where nothing is taken the blocks are
+// used as they lie, without a copy: a board may hold thousands.
+func (g *grid) fill(p place.Place, blocks []Block) {
+	lie := blocks
+	if slices.ContainsFunc(blocks, func(k Block) bool { return k.State == Taken }) {
+		lie = slices.DeleteFunc(slices.Clone(blocks), func(k Block) bool { return k.State == Taken })
+	}
+	g.cells[p][all+1].blocks = lie
+	for start := 0; start < len(lie); {
+		part, end := lie[start].Part, start
+		for end < len(lie) && lie[end].Part == part {
+			end++
+		}
+		c := &g.cells[p][part+1]
+		if c.blocks == nil {
+			c.blocks = lie[start:end:end]
+		} else {
+			c.blocks = append(c.blocks, lie[start:end]...)
+		}
+		start = end
+	}
+}
+
+// cell is the blocks of a place in a row.
+func (g *grid) cell(p place.Place, row int) cell { return g.cells[p][row+1] }
 
 func layout(m board.Model) board.Layout {
 	b := m.(Blocks)
 	var l board.Layout
 	if b.Mat {
-		l = b.mat()
+		l = b.grid().mat()
 		l.Flags = append(l.Flags, "mat")
 	} else {
-		l = b.columnLayout()
+		l = b.grid().columns()
 	}
 	if b.Sketch {
 		l.Flags = append(l.Flags, "sketch")
@@ -130,37 +194,40 @@ func layout(m board.Model) board.Layout {
 
 // columnLayout is a column for each place, largest left. Addends lie in rows
 // until they are joined; new blocks stand a little apart in the first row.
-func (b Blocks) columnLayout() board.Layout {
-	rows := b.rows()
-	heights := b.rowHeights(rows)
-	var l board.Layout
-	x := 0
-	body := 2*pad + sum(heights) + rowGap*(len(rows)-1)
-	for p := b.top(); p >= Smallest; p-- {
-		width := b.columnWidth(p, rows)
-		l.Zones = append(l.Zones, board.Zone{ID: p.Plural(), Label: p.Plural(), Count: b.count(p, Play), X: x, W: width, Offer: bundleOffer(p)})
-		y := pad
-		for i, row := range rows {
-			c := b.cell(p, row)
-			if b.isJoined(p) && i == 0 {
-				c = b.cell(p, -1)
-			} else if b.isJoined(p) {
-				break
-			}
-			at := x + b.indent(c, width, i == 0)
-			l.Pieces = b.put(l.Pieces, c, at, y, p.Plural())
-			if i == 0 && !b.isJoined(p) {
-				l.Pieces = b.put(l.Pieces, b.apartFrom(c), at+b.apartAt(c), y, p.Plural())
-			}
-			y += heights[i] + rowGap
-		}
-		x += width
+func (g *grid) columns() board.Layout {
+	rows := g.rows()
+	heights := g.rowHeights(rows)
+	l := board.Layout{Pieces: make([]board.Sprite, 0, len(g.Ordered))}
+	for p := g.top(); p >= Smallest; p-- {
+		width := g.columnWidth(p, rows)
+		l.Zones = append(l.Zones, board.Zone{ID: p.Plural(), Label: p.Plural(), Count: g.count(p, Play), X: l.W, W: width, Offer: bundleOffer(p)})
+		l.Pieces = g.putColumn(l.Pieces, p, l.W, width, rows, heights)
+		l.W += width
 	}
-	l.W, l.H = x, max(body, b.joinedHeight()+2*pad)
+	l.H = max(2*pad+sum(heights)+rowGap*(len(rows)-1), g.joinedHeight()+2*pad)
 	for i := range l.Zones {
 		l.Zones[i].H = l.H
 	}
-	return b.tray(l)
+	return g.tray(l)
+}
+
+// putColumn lays the blocks of a place: all together, or a row for each addend.
+func (g *grid) putColumn(out []board.Sprite, p place.Place, x, width int, rows, heights []int) []board.Sprite {
+	if g.isJoined(p) {
+		c := g.cell(p, all)
+		return g.put(out, c, x+g.indent(p, c.w, width), pad, p.Plural())
+	}
+	y := pad
+	for i, row := range rows {
+		c := g.cell(p, row)
+		at := x + g.indent(p, g.rowWidth(c, i == 0), width)
+		out = g.put(out, c, at, y, p.Plural())
+		if i == 0 {
+			out = g.put(out, g.apartFrom(c), at+apartAt(c), y, p.Plural())
+		}
+		y += heights[i] + rowGap
+	}
+	return out
 }
 
 // bundleOffer is what the foot of a column offers.
@@ -171,11 +238,10 @@ func bundleOffer(p place.Place) *board.Offer {
 	return &board.Offer{Label: say.New("verb.bundleColumn"), Move: board.Move{Kind: "bundle", Args: BundleArgs{Place: p}}}
 }
 
-// indent centres a narrow cell in its column, and holds a cell of up to ten
-// where ten would be, so that blocks do not shift as they are counted in.
-func (b Blocks) indent(c cell, width int, first bool) int {
-	w := b.rowWidth(c, first)
-	return (width - max(w, min(b.arrangement(c.place).width, width-2*pad))) / 2
+// indent centres a narrow row in its column, and holds a row of up to ten where
+// ten would be, so that blocks do not shift as they are counted in.
+func (g *grid) indent(p place.Place, w, width int) int {
+	return (width - max(w, min(g.arrangement(p).width, width-2*pad))) / 2
 }
 
 // rows lists the addends that have blocks of their own, or the one row of none.
@@ -199,85 +265,65 @@ func (b Blocks) rows() []int {
 }
 
 // apartFrom is the blocks of no addend, when the cell is an addend's.
-func (b Blocks) apartFrom(c cell) cell {
+func (g *grid) apartFrom(c cell) cell {
 	if c.row <= 0 {
 		return cell{place: c.place}
 	}
-	return b.cell(c.place, 0)
+	return g.cell(c.place, 0)
 }
 
 // apartAt is how far to the right of an addend the blocks of none begin.
-func (b Blocks) apartAt(c cell) int {
-	if w, _ := b.arrangement(c.place).extent(len(c.blocks)); w > 0 {
-		return w + pad
+func apartAt(c cell) int {
+	if c.w > 0 {
+		return c.w + pad
 	}
 	return 0
 }
 
-// cell collects the blocks of a place in a row, -1 for all rows.
-func (b Blocks) cell(p place.Place, row int) cell {
-	c := cell{place: p, row: row}
-	for _, k := range b.Ordered {
-		if k.Place == p && k.State != Taken && (row < 0 || k.Part == row) {
-			c.blocks = append(c.blocks, k)
-		}
-	}
-	return c
-}
-
-func (b Blocks) rowHeights(rows []int) []int {
+func (g *grid) rowHeights(rows []int) []int {
 	heights := make([]int, len(rows))
 	for i, row := range rows {
-		heights[i] = b.minHeight()
-		for p := b.top(); p >= Smallest; p-- {
-			if b.isJoined(p) {
+		heights[i] = g.minHeight()
+		for p := g.top(); p >= Smallest; p-- {
+			if g.isJoined(p) {
 				continue
 			}
-			c := b.cell(p, row)
-			_, h := b.arrangement(p).extent(len(c.blocks))
-			heights[i] = max(heights[i], h)
+			c := g.cell(p, row)
+			heights[i] = max(heights[i], c.h)
 			if i == 0 {
-				_, h = b.arrangement(p).extent(len(b.apartFrom(c).blocks))
-				heights[i] = max(heights[i], h)
+				heights[i] = max(heights[i], g.apartFrom(c).h)
 			}
 		}
 	}
 	return heights
 }
 
-func (b Blocks) joinedHeight() int {
+func (g *grid) joinedHeight() int {
 	most := 0
-	for _, p := range b.Joined {
-		_, h := b.arrangement(p).extent(len(b.cell(p, -1).blocks))
-		most = max(most, h)
+	for _, p := range g.Joined {
+		most = max(most, g.cell(p, all).h)
 	}
 	return most
 }
 
-func (b Blocks) columnWidth(p place.Place, rows []int) int {
-	a := b.arrangement(p)
-	width := max(minWidth, min(a.width, 142)+2*pad)
-	if b.isJoined(p) {
-		rows = []int{-1}
+func (g *grid) columnWidth(p place.Place, rows []int) int {
+	width := max(minWidth, min(g.arrangement(p).width, 142)+2*pad)
+	if g.isJoined(p) {
+		return max(width, g.cell(p, all).w+2*pad)
 	}
 	for i, row := range rows {
-		width = max(width, b.rowWidth(b.cell(p, row), i == 0)+2*pad)
+		width = max(width, g.rowWidth(g.cell(p, row), i == 0)+2*pad)
 	}
 	return width
 }
 
 // rowWidth is the width of a cell, and in the first row of the blocks of no
 // addend beside it.
-func (b Blocks) rowWidth(c cell, first bool) int {
-	a := b.arrangement(c.place)
-	w, _ := a.extent(len(c.blocks))
-	if !first {
-		return w
+func (g *grid) rowWidth(c cell, first bool) int {
+	if apart := g.apartFrom(c); first && apart.w > 0 {
+		return apartAt(c) + apart.w
 	}
-	if more, _ := a.extent(len(b.apartFrom(c).blocks)); more > 0 {
-		return b.apartAt(c) + more
-	}
-	return w
+	return c.w
 }
 
 // minHeight is the height of a row though it is empty.
@@ -347,14 +393,13 @@ func (b Blocks) takenCount() int {
 }
 
 // mat lays loose blocks where they were put and the rest tidily by place.
-func (b Blocks) mat() board.Layout {
-	l := board.Layout{W: matW, H: matH}
+func (g *grid) mat() board.Layout {
+	l := board.Layout{W: matW, H: matH, Pieces: make([]board.Sprite, 0, len(g.Ordered))}
 	x := pad
-	for p := b.top(); p >= Smallest; p-- {
-		c := b.cell(p, -1)
-		a := b.arrangement(p)
-		var slots cell
-		slots.place = p
+	for p := g.top(); p >= Smallest; p-- {
+		c := g.cell(p, all)
+		a := g.arrangement(p)
+		slots := cell{place: p}
 		for _, k := range c.blocks {
 			if k.Loose {
 				l.Pieces = append(l.Pieces, k.sprite(a, k.X, k.Y, "mat"))
@@ -363,14 +408,14 @@ func (b Blocks) mat() board.Layout {
 			}
 		}
 		w, h := a.extent(len(slots.blocks))
-		l.Pieces = b.put(l.Pieces, slots, x, pad, "mat")
+		l.Pieces = g.put(l.Pieces, slots, x, pad, "mat")
 		if w > 0 {
 			x += w + groupGap
 		}
 		l.W, l.H = max(l.W, x), max(l.H, h+2*pad)
 	}
-	l.Zones = []board.Zone{{ID: board.MatZone, Label: "mat", Count: len(b.Ordered), W: l.W, H: l.H}}
-	return b.tray(l)
+	l.Zones = []board.Zone{{ID: board.MatZone, Label: "mat", Count: len(g.Ordered), W: l.W, H: l.H}}
+	return g.tray(l)
 }
 
 func clampX(x int) int { return max(0, min(x, 4*matW)) }

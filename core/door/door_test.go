@@ -1,0 +1,301 @@
+package door_test
+
+import (
+	"encoding/json"
+	"fmt"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"unitbloom/core/board"
+	"unitbloom/core/door"
+	"unitbloom/core/lesson"
+	"unitbloom/core/say"
+)
+
+// desk is an open lesson, seen as a host sees it.
+type desk struct {
+	t      *testing.T
+	door   *door.Door
+	handle int
+}
+
+func openLesson(t *testing.T, l lesson.Lesson) desk {
+	d := desk{t: t, door: door.New()}
+	var opened struct {
+		Handle int `json:"handle"`
+	}
+	d.call("open", map[string]any{"lesson": l}, &opened)
+	d.handle = opened.Handle
+	return d
+}
+
+func openBoard(t *testing.T, text string, show ...string) desk {
+	b, err := board.Parse(text)
+	require.NoError(t, err)
+	return openLesson(t, lesson.Lesson{Format: 1, Title: "Bulbs", Scenes: []lesson.Scene{{ID: "a", Title: "A", Start: b, Show: show}}})
+}
+
+// try calls the door and gives the refusal's sentence, if any.
+func (d desk) try(op string, arg map[string]any, into any) string {
+	d.t.Helper()
+	if d.handle > 0 {
+		arg["handle"] = d.handle
+	}
+	body, err := json.Marshal(arg)
+	require.NoError(d.t, err)
+	var answer struct {
+		OK    json.RawMessage `json:"ok"`
+		Error *struct{ Code, Text string }
+	}
+	out := d.door.Call(op, body)
+	require.NoErrorf(d.t, json.Unmarshal(out, &answer), "%s", out)
+	if answer.Error != nil {
+		return answer.Error.Text
+	}
+	if into != nil {
+		require.NoErrorf(d.t, json.Unmarshal(answer.OK, into), "%s", answer.OK)
+	}
+	return ""
+}
+
+func (d desk) call(op string, arg map[string]any, into any) {
+	d.t.Helper()
+	require.Empty(d.t, d.try(op, arg, into))
+}
+
+type delta struct {
+	Notation string
+	Announce string
+	Scratch  bool
+	Edits    []lesson.Edit
+	Became   []board.Became
+	Models   []struct {
+		Changed  [][]any
+		Removed  []int
+		Readouts []door.ReadOut
+		Zones    []door.ZoneView
+	}
+}
+
+func (d desk) apply(move string) delta {
+	d.t.Helper()
+	var out delta
+	d.call("apply", map[string]any{"move": json.RawMessage(move)}, &out)
+	return out
+}
+
+func (d desk) document() lesson.Lesson {
+	var raw json.RawMessage
+	d.call("document", map[string]any{}, &raw)
+	l, err := lesson.Decode(raw)
+	require.NoError(d.t, err)
+	return l
+}
+
+func asText(t *testing.T, value any) string {
+	body, err := json.Marshal(value)
+	require.NoError(t, err)
+	return string(body)
+}
+
+func TestEditsSentToTheServerMakeTheSameLesson(t *testing.T) {
+	d := openBoard(t, "blocks 1h 4t 13o", "numeral")
+	server := d.document()
+	follow := func(edits []lesson.Edit) {
+		t.Helper()
+		for _, e := range edits {
+			var read lesson.Edit
+			require.NoError(t, json.Unmarshal([]byte(asText(t, e)), &read))
+			var err error
+			server, err = lesson.Apply(server, read)
+			require.NoError(t, err)
+		}
+		require.Equal(t, asText(t, d.document()), asText(t, server))
+	}
+	turn := func(op string, arg map[string]any) {
+		t.Helper()
+		// Only the edits are read: a frame's pieces have a form of their own.
+		var turned struct {
+			Edits []lesson.Edit `json:"edits"`
+		}
+		d.call(op, arg, &turned)
+		follow(turned.Edits)
+	}
+	follow(d.apply(`{"kind":"bundle","place":"ones"}`).Edits)
+	follow(d.apply(`{"kind":"take","pieces":[{"ids":[1,17]}]}`).Edits)
+	for _, op := range []string{"undo", "undo", "redo"} {
+		turn(op, map[string]any{})
+	}
+	turn("addExample", map[string]any{"id": "sum", "typed": "38 + 25", "at": 0})
+	turn("setScene", map[string]any{"scene": "a", "title": "Ten", "show": []string{"words"}})
+	turn("edit", map[string]any{"edit": map[string]any{"kind": "orderScenes", "order": []string{"a", "sum"}}})
+	turn("edit", map[string]any{"edit": map[string]any{"kind": "removeScene", "scene": "a"}})
+	for range 6 {
+		turn("undo", map[string]any{})
+	}
+	assert.Equal(t, "blocks 1h 4t 13o", board.Print(d.document().Scenes[0].Start), "undo goes all the way back")
+}
+
+func TestAChangeListHoldsOnlyWhatChanged(t *testing.T) {
+	d := openBoard(t, "blocks 4t 6o")
+	d.call("show", map[string]any{"scene": "a"}, nil)
+	out := d.apply(`{"kind":"place","amount":"1 one"}`)
+	assert.Len(t, out.Models[0].Changed, 1)
+	assert.Empty(t, out.Models[0].Removed)
+	out = d.apply(`{"kind":"place","amount":"3 ones"}`)
+	out = d.apply(`{"kind":"bundle","place":"ones"}`)
+	assert.Len(t, out.Models[0].Removed, 10)
+	assert.Len(t, out.Models[0].Changed, 1)
+	assert.Len(t, out.Became[0].From, 10)
+}
+
+func TestAnnouncementsKeepHeldNumbersBack(t *testing.T) {
+	shown := openBoard(t, "blocks 4t 6o", "numeral")
+	assert.Equal(t, "1 one placed. 47.", shown.apply(`{"kind":"place","amount":"1 one"}`).Announce)
+	covered := shown.apply(`{"kind":"cover","zone":"tens"}`)
+	assert.Equal(t, "Tens covered.", covered.Announce)
+	assert.Equal(t, "?", covered.Models[0].Zones[0].Count)
+	assert.Equal(t, "1 one placed.", shown.apply(`{"kind":"place","amount":"1 one"}`).Announce)
+
+	held := openBoard(t, "blocks 4t 6o")
+	out := held.apply(`{"kind":"place","amount":"1 one"}`)
+	assert.Equal(t, "1 one placed.", out.Announce)
+	for _, r := range out.Models[0].Readouts {
+		assert.Empty(t, r.Text, "%s is held back and still crosses the door", r.ID)
+	}
+}
+
+func TestVerbsSayWhyNot(t *testing.T) {
+	d := openBoard(t, "blocks 1t 6o")
+	var verbs []door.Verb
+	body := map[string]any{"model": 0, "ids": []int{2, 3, 4, 5, 6, 7}}
+	d.call("verbs", body, &verbs)
+	require.Equal(t, "Bundle into one ten", verbs[0].Label)
+	assert.False(t, verbs[0].OK)
+	assert.Equal(t, "6 ones here. A ten needs 4 more.", verbs[0].Why)
+	possible := []string{}
+	for _, v := range verbs {
+		if v.OK {
+			possible = append(possible, v.Label)
+		}
+	}
+	assert.Equal(t, []string{"Take away", "Cross out", "Ring", "Put away"}, possible)
+}
+
+func TestTheClassesWordsReachEveryLabel(t *testing.T) {
+	b, err := board.Parse("blocks 1t 6o")
+	require.NoError(t, err)
+	d := openLesson(t, lesson.Lesson{
+		Format: 1, Title: "Bulbs", Words: say.Words{Regroup: "exchange", Ones: "units"},
+		Scenes: []lesson.Scene{{ID: "a", Start: b, Show: []string{"unitForm"}}},
+	})
+	out := d.apply(`{"kind":"place","amount":"4 ones"}`)
+	assert.Equal(t, "4 units placed.", out.Announce)
+	assert.Equal(t, "1 ten 10 units", out.Models[0].Readouts[2].Text)
+	assert.Equal(t, "units", out.Models[0].Zones[1].Label)
+	assert.Equal(t, "Exchange", out.Models[0].Zones[1].Verb)
+	assert.Equal(t, "1 ten here. A hundred needs 9 more.", d.try("apply", map[string]any{"move": json.RawMessage(`{"kind":"bundle","place":"tens"}`)}, nil))
+}
+
+func TestGoingBackIsExact(t *testing.T) {
+	d := openBoard(t, "blocks 0")
+	d.call("addExample", map[string]any{"id": "sum", "typed": "264 + 158"}, nil)
+	seen := map[int]string{}
+	walk := func(step int) string {
+		var raw json.RawMessage
+		d.call("show", map[string]any{"scene": "sum", "step": step, "asked": false, "present": true}, &raw)
+		var frame map[string]any
+		require.NoError(t, json.Unmarshal(raw, &frame))
+		for _, moving := range []string{"rev", "beats", "became"} {
+			delete(frame, moving)
+		}
+		return asText(t, frame)
+	}
+	for step := range 10 {
+		seen[step] = walk(step)
+	}
+	for _, step := range []int{9, 8, 3, 7, 0, 5, 4, 9, 1} {
+		assert.Equal(t, seen[step], walk(step))
+	}
+}
+
+func TestTouchingAnExampleMakesAScratchCopy(t *testing.T) {
+	d := openBoard(t, "blocks 0")
+	d.call("addExample", map[string]any{"id": "sum", "typed": "38 + 25"}, nil)
+	d.call("show", map[string]any{"scene": "sum", "step": 3, "present": true}, nil)
+	before := asText(t, d.document())
+	out := d.apply(`{"kind":"bundle","place":"ones"}`)
+	assert.True(t, out.Scratch)
+	assert.Empty(t, out.Edits)
+	assert.Equal(t, before, asText(t, d.document()), "the example is unchanged")
+	d.call("dropScratch", map[string]any{}, nil)
+	d.apply(`{"kind":"place","amount":"1 hundred"}`)
+	d.call("keepScratch", map[string]any{}, nil)
+	sc := d.document().Scenes[1]
+	require.Len(t, sc.Steps, 7+1)
+	assert.Equal(t, "163", sc.Steps[3].Total)
+	outcomes := sc.Replay()
+	assert.NoError(t, outcomes[3].Err)
+	assert.EqualError(t, outcomes[4].Err, "This step was made for 63 (5 tens 13 ones). Now the pieces make 163 (1 hundred 5 tens 13 ones).")
+}
+
+func TestEditingAStep(t *testing.T) {
+	d := openBoard(t, "blocks 0")
+	d.call("addExample", map[string]any{"id": "sum", "typed": "38 + 25"}, nil)
+	d.call("editStep", map[string]any{"scene": "sum", "step": 0, "say": "Tavi planted 38 bulbs."}, nil)
+	assert.Equal(t, "Tavi planted 38 bulbs.", d.document().Scenes[1].Steps[0].Say.Own)
+	d.call("editStep", map[string]any{"scene": "sum", "step": 1, "remove": true}, nil)
+	var outline door.Outline
+	d.call("outline", map[string]any{}, &outline)
+	assert.Contains(t, outline.Scenes[1].Steps[1].Misfit, "This step was made for 63")
+	d.call("undo", map[string]any{}, nil)
+	var restored door.Outline
+	d.call("outline", map[string]any{}, &restored)
+	for _, step := range restored.Scenes[1].Steps {
+		assert.Empty(t, step.Misfit)
+	}
+}
+
+func TestBadCallsAreAnswered(t *testing.T) {
+	d := openBoard(t, "blocks 6o")
+	for _, c := range []struct{ op, arg, says string }{
+		{"fly", `{}`, "There is no operation"},
+		{"apply", `{"handle":99,"move":{"kind":"tidy"}}`, "handle 99 is not open"},
+		{"apply", `{"handle":1,"move":{"kind":"bundle","place":"ones"}}`, "6 ones here. A ten needs 4 more."},
+		{"apply", `{"handle":1,"move":{}}`, "a move needs a kind"},
+		{"apply", `not json`, "invalid character"},
+		{"show", `{"handle":1,"scene":"b"}`, `there is no scene \"b\"`},
+		{"show", `{"handle":1,"scene":"a","step":5}`, "step: 5 is not from 0 to 0"},
+		{"open", `{"lesson":{"format":2}}`, "from a newer version"},
+		{"verbs", `{"handle":1,"model":7,"ids":[1]}`, "there is no model 7"},
+	} {
+		out := string(d.door.Call(c.op, []byte(c.arg)))
+		assert.Contains(t, out, `{"error":`, c.op)
+		assert.Contains(t, out, c.says)
+	}
+	assert.Equal(t, "blocks 6o", board.Print(d.document().Scenes[0].Start))
+}
+
+func BenchmarkMove(b *testing.B) {
+	for _, pieces := range []int{1000, 3000} {
+		b.Run(fmt.Sprint(pieces), func(b *testing.B) {
+			start, err := board.Parse(fmt.Sprintf("blocks %dt %do", pieces/2, pieces/2-10))
+			require.NoError(b, err)
+			raw, err := json.Marshal(lesson.Lesson{Format: 1, Title: "B", Scenes: []lesson.Scene{{ID: "a", Start: start}}})
+			require.NoError(b, err)
+			d := door.New()
+			d.Call("open", []byte(`{"lesson":`+string(raw)+`}`))
+			d.Call("show", []byte(`{"handle":1,"scene":"a"}`))
+			for b.Loop() {
+				out := d.Call("apply", []byte(`{"handle":1,"move":{"kind":"bundle","place":"ones"}}`))
+				require.True(b, strings.HasPrefix(string(out), `{"ok"`))
+				b.StopTimer()
+				d.Call("undo", []byte(`{"handle":1}`))
+				b.StartTimer()
+			}
+		})
+	}
+}
