@@ -7,6 +7,7 @@ import (
 	"slices"
 
 	"unitbloom/core/board"
+	_ "unitbloom/core/model" // the models that a lesson's boards hold
 	"unitbloom/core/place"
 	"unitbloom/core/say"
 )

@@ -5,6 +5,7 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
+	"slices"
 	"strconv"
 	"strings"
 	"sync"
@@ -66,7 +67,8 @@ func orElse(first, second error) error {
 }
 
 // deepest is the fault furthest inside the file, which is the one that a person
-// can mend.
+// can mend. Of the forms that a model or a move can have, only the one of its
+// kind is looked into.
 func deepest(ve *validator.ValidationError) error {
 	best := ve
 	var walk func(*validator.ValidationError)
@@ -74,13 +76,25 @@ func deepest(ve *validator.ValidationError) error {
 		if len(e.Causes) == 0 && (len(best.Causes) > 0 || len(e.InstanceLocation) > len(best.InstanceLocation)) {
 			best = e
 		}
-		for _, c := range e.Causes {
+		ofItsKind := slices.DeleteFunc(slices.Clone(e.Causes), otherKind)
+		if len(ofItsKind) == 0 {
+			ofItsKind = e.Causes
+		}
+		for _, c := range ofItsKind {
 			walk(c)
 		}
 	}
 	walk(ve)
 	reason := best.ErrorKind.LocalizedString(message.NewPrinter(language.English))
 	return lesson.Fault{Path: path(best.InstanceLocation), Reason: reason}
+}
+
+// otherKind reports whether the form was ruled out by the kind.
+func otherKind(e *validator.ValidationError) bool {
+	if n := len(e.InstanceLocation); len(e.Causes) == 0 && n > 0 && e.InstanceLocation[n-1] == "kind" {
+		return true
+	}
+	return slices.ContainsFunc(e.Causes, otherKind)
 }
 
 func path(location []string) string {

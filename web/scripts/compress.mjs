@@ -8,7 +8,10 @@ import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 const dist = 'web/dist';
 writeFileSync(
   join(dist, 'build.txt'),
-  createHash('sha256').update(readFileSync(join(dist, 'index.html'))).digest('hex').slice(0, 16) + '\n',
+  createHash('sha256')
+    .update(readFileSync(join(dist, 'index.html')))
+    .digest('hex')
+    .slice(0, 16) + '\n',
 );
 for (const entry of readdirSync(dist, { recursive: true })) {
   const file = join(dist, entry);

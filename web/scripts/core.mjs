@@ -5,9 +5,13 @@ import { join } from 'node:path';
 
 const out = 'web/src/core/generated';
 mkdirSync(out, { recursive: true });
-execFileSync('go', ['build', '-trimpath', '-ldflags', '-s -w', '-o', join(out, 'core.wasm'), './cmd/corewasm'], {
-  env: { ...process.env, GOOS: 'js', GOARCH: 'wasm' },
-  stdio: 'inherit',
-});
+execFileSync(
+  'go',
+  ['build', '-trimpath', '-ldflags', '-s -w', '-o', join(out, 'core.wasm'), './cmd/corewasm'],
+  {
+    env: { ...process.env, GOOS: 'js', GOARCH: 'wasm' },
+    stdio: 'inherit',
+  },
+);
 const root = execFileSync('go', ['env', 'GOROOT'], { encoding: 'utf8' }).trim();
 copyFileSync(join(root, 'lib/wasm/wasm_exec.js'), join(out, 'wasm_exec.js'));

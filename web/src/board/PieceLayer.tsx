@@ -3,7 +3,7 @@
 import { animate } from 'motion/mini';
 import { memo, useLayoutEffect, useRef, type ReactNode } from 'react';
 import type { Piece } from '../core/core';
-import { useLesson, type Origins } from '../lesson/store';
+import type { Origins } from '../lesson/store';
 
 interface Props {
   pieces: Piece[];
@@ -19,7 +19,17 @@ export function PieceLayer({ pieces, draw, origins, lit }: Props) {
 }
 
 const OnePiece = memo(
-  function OnePiece({ piece, draw, origin, lit }: { piece: Piece; draw: Props['draw']; origin: Piece | undefined; lit: boolean }) {
+  function OnePiece({
+    piece,
+    draw,
+    origin,
+    lit,
+  }: {
+    piece: Piece;
+    draw: Props['draw'];
+    origin: Piece | undefined;
+    lit: boolean;
+  }) {
     const ref = useRef<SVGGElement>(null);
     const [id, , x, y] = piece;
     // Only the first layout of a new piece knows where it came from.
@@ -34,13 +44,15 @@ const OnePiece = memo(
       // eslint-disable-next-line react-hooks/exhaustive-deps
     }, []);
     return (
-      <g ref={ref} data-piece={id} className={lit ? 'piece lit' : 'piece'} style={{ transform: `translate(${x}px, ${y}px)` }}>
+      <g
+        ref={ref}
+        data-piece={id}
+        className={lit ? 'piece lit' : 'piece'}
+        style={{ transform: `translate(${x}px, ${y}px)` }}
+      >
         {draw(piece)}
       </g>
     );
   },
   (a, b) => a.piece === b.piece && a.draw === b.draw && a.lit === b.lit,
 );
-
-/** The ids lit now. */
-export const useLit = () => useLesson((s) => s.lit);

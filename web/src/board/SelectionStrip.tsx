@@ -10,7 +10,8 @@ export function SelectionStrip({ model, index }: { model: DrawnModel; index: num
   const on = useLesson((s) => s.selectedModel);
   const handle = useLesson((s) => s.handle);
   const verbs = useMemo<Verb[]>(
-    () => (on === index && selected.size > 0 ? call('verbs', { handle, model: index, ids: [...selected] }) : []),
+    () =>
+      on === index && selected.size > 0 ? call('verbs', { handle, model: index, ids: [...selected] }) : [],
     // A move may change what is possible though the selection stays.
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [selected, on, index, handle, model],
@@ -26,7 +27,9 @@ export function SelectionStrip({ model, index }: { model: DrawnModel; index: num
             key={v.label}
             aria-disabled={!v.ok}
             className={v.ok ? '' : 'not-now'}
-            onClick={() => (v.ok ? act(v.move as PageMove) && done(v, index) : notify('refusal', v.why ?? ''))}
+            onClick={() =>
+              v.ok ? act(v.move as PageMove) && done(v, index) : notify('refusal', v.why ?? '')
+            }
           >
             {v.label}
           </Button>

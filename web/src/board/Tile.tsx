@@ -25,7 +25,11 @@ export function Tile({ model, index, alone, bare, presenting }: TileProps) {
   const head = presenting ? Math.max(view.head, innerWidth * 0.058) : view.head;
   const scale = Math.max(
     0.3,
-    Math.min((size.w - 32 - view.side) / model.w, (size.h - head - foot) / model.h, presenting ? 9 : view.largest),
+    Math.min(
+      (size.w - 32 - view.side) / model.w,
+      (size.h - head - foot) / model.h,
+      presenting ? 9 : view.largest,
+    ),
   );
   const numeral = model.readouts.find((r) => r.id === 'numeral');
   const covered = model.covered.length > 0;
@@ -93,9 +97,17 @@ function TileLine({ model, index, alone }: { model: DrawnModel; index: number; a
 function CoverMenu({ model, index }: { model: DrawnModel; index: number }) {
   const items = model.zones
     .filter((z) => !model.covered.includes(z.id))
-    .map((z) => ({ key: z.id, label: `Cover ${z.id}`, onClick: () => act({ kind: 'cover', model: index, zone: z.id }) }));
+    .map((z) => ({
+      key: z.id,
+      label: `Cover ${z.id}`,
+      onClick: () => act({ kind: 'cover', model: index, zone: z.id }),
+    }));
   if (model.covered.length > 0) {
-    items.unshift({ key: '', label: 'Show all again', onClick: () => act({ kind: 'uncover', model: index, zone: '' }) });
+    items.unshift({
+      key: '',
+      label: 'Show all again',
+      onClick: () => act({ kind: 'uncover', model: index, zone: '' }),
+    });
   }
   return (
     <Dropdown menu={{ items, style: { maxHeight: 360, overflowY: 'auto' } }} trigger={['click']}>
@@ -132,7 +144,14 @@ export function Stage({ presenting = false }: { presenting?: boolean }) {
   return (
     <div className={`stage models-${models.length}`} id="board">
       {models.map((m, i) => (
-        <Tile key={`${i}-${m.kind}`} model={m} index={i} alone={models.length === 1} bare={bare} presenting={presenting} />
+        <Tile
+          key={`${i}-${m.kind}`}
+          model={m}
+          index={i}
+          alone={models.length === 1}
+          bare={bare}
+          presenting={presenting}
+        />
       ))}
     </div>
   );

@@ -1,7 +1,7 @@
 // Base-ten blocks: tap or ring to select, drag to move, a stack at each
 // column's foot to build by hand.
 import { Button, InputNumber, Popover } from 'antd';
-import { useCallback, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useCallback, useRef, useState, type KeyboardEvent, type PointerEvent, type RefObject } from 'react';
 import { Mark, type Piece, type ZoneView } from '../core/core';
 import { act, select, toggle, useLesson, type DrawnModel } from '../lesson/store';
 import { boundsOf, centreOf, inside, type Point } from './geometry';
@@ -16,7 +16,8 @@ export function BlocksView({ model, index, scale, bare }: ViewProps) {
   const selected = useLesson((s) => (s.selectedModel === index ? s.selected : none));
   const origins = useLesson((s) => s.origins);
   const lit = useLesson((s) => s.lit);
-  const hand = useHand(model, index, scale);
+  const layer = useRef<SVGSVGElement>(null);
+  const hand = useHand(model, index, scale, layer);
   const cursor = useCursor(model, index);
   const still = model.pieces.filter((p) => !selected.has(p[0]));
   const chosen = model.pieces.filter((p) => selected.has(p[0]));
@@ -42,7 +43,7 @@ export function BlocksView({ model, index, scale, bare }: ViewProps) {
         {cursor.at && <rect className="cursor" {...frameOf(cursor.at)} />}
       </svg>
       {chosen.length > 0 && (
-        <svg {...box} className="pieces chosen" ref={hand.layer} aria-hidden="true" {...hand.handlers}>
+        <svg {...box} className="pieces chosen" ref={layer} aria-hidden="true" {...hand.handlers}>
           <PieceLayer pieces={chosen} draw={draw} origins={origins} lit={lit} />
           {chosen.map((p) => (
             <rect key={p[0]} className="halo" {...frameOf(p)} />
@@ -82,8 +83,7 @@ interface Drag {
 }
 
 /** Tap, ring and drag. Pieces move as one layer, so that a thousand are as light as one. */
-function useHand(model: DrawnModel, index: number, scale: number) {
-  const layer = useRef<SVGSVGElement>(null);
+function useHand(model: DrawnModel, index: number, scale: number, layer: RefObject<SVGSVGElement | null>) {
   const drag = useRef<Drag | undefined>(undefined);
   const [ring, setRing] = useState<Point[]>();
 
@@ -95,7 +95,13 @@ function useHand(model: DrawnModel, index: number, scale: number) {
     if (e.button !== 0 || drag.current) return;
     const hit = (e.target as Element).closest<SVGGElement>('[data-piece]');
     const at = point(e);
-    drag.current = { pointer: e.pointerId, from: at, at, piece: Number(hit?.dataset.piece ?? 0), moved: false };
+    drag.current = {
+      pointer: e.pointerId,
+      from: at,
+      at,
+      piece: Number(hit?.dataset.piece ?? 0),
+      moved: false,
+    };
     e.currentTarget.setPointerCapture(e.pointerId);
   };
   const move = (e: PointerEvent<SVGSVGElement>) => {
@@ -121,7 +127,10 @@ function useHand(model: DrawnModel, index: number, scale: number) {
     }
     if (d.piece) drop(model, index, d);
     else if (ring) {
-      select(index, model.pieces.filter((p) => inside(ring, centreOf(p))).map((p) => p[0]));
+      select(
+        index,
+        model.pieces.filter((p) => inside(ring, centreOf(p))).map((p) => p[0]),
+      );
     }
     setRing(undefined);
   };
@@ -131,7 +140,6 @@ function useHand(model: DrawnModel, index: number, scale: number) {
     setRing(undefined);
   };
   return {
-    layer,
     ring,
     handlers: { onPointerDown: down, onPointerMove: move, onPointerUp: up, onPointerCancel: cancel },
   };
@@ -156,7 +164,13 @@ function drop(model: DrawnModel, index: number, d: Drag) {
   }
   const taken = model.zones.find((z) => z.id === 'taken');
   if (model.flags.includes('mat') && !(taken && d.at.x > taken.x) && !(dragged[7] & Mark.taken)) {
-    act({ kind: 'lay', model: index, pieces, dx: Math.round(d.at.x - d.from.x), dy: Math.round(d.at.y - d.from.y) });
+    act({
+      kind: 'lay',
+      model: index,
+      pieces,
+      dx: Math.round(d.at.x - d.from.x),
+      dy: Math.round(d.at.y - d.from.y),
+    });
     return;
   }
   const columns = model.zones.filter((z) => z.one);
@@ -185,7 +199,10 @@ function useCursor(model: DrawnModel, index: number) {
   const at = focused ? model.pieces.find((p) => p[0] === id) : undefined;
   const onKeyDown = (e: KeyboardEvent) => {
     if (e.key === 'a' && (e.ctrlKey || e.metaKey)) {
-      select(index, model.pieces.map((p) => p[0]));
+      select(
+        index,
+        model.pieces.map((p) => p[0]),
+      );
     } else if (e.key === 'Escape') {
       select(index, []);
     } else if (e.key === ' ' && at) {
@@ -217,7 +234,8 @@ function nearest(pieces: Piece[], from: Piece | undefined, key: string): Piece |
   let least = Infinity;
   for (const p of pieces) {
     const q = centreOf(p);
-    const along = { ArrowRight: q.x - c.x, ArrowLeft: c.x - q.x, ArrowDown: q.y - c.y, ArrowUp: c.y - q.y }[key] ?? 0;
+    const along =
+      { ArrowRight: q.x - c.x, ArrowLeft: c.x - q.x, ArrowDown: q.y - c.y, ArrowUp: c.y - q.y }[key] ?? 0;
     const aside = key === 'ArrowRight' || key === 'ArrowLeft' ? Math.abs(q.y - c.y) : Math.abs(q.x - c.x);
     if (p[0] === from[0] || along <= 0.5) continue;
     const cost = along + aside * 3;
@@ -250,9 +268,14 @@ function Columns({ model, index, scale, bare }: ViewProps) {
 function selectZone(model: DrawnModel, index: number, zone: ZoneView) {
   const hits = model.pieces.filter((p) => {
     const c = centreOf(p);
-    return c.x > zone.x && c.x < zone.x + zone.w && c.y > zone.y && c.y < zone.y + zone.h && !(p[7] & Mark.spent);
+    return (
+      c.x > zone.x && c.x < zone.x + zone.w && c.y > zone.y && c.y < zone.y + zone.h && !(p[7] & Mark.spent)
+    );
   });
-  select(index, hits.map((p) => p[0]));
+  select(
+    index,
+    hits.map((p) => p[0]),
+  );
 }
 
 const stackPiece: Record<string, [string, number, number]> = {
@@ -266,7 +289,9 @@ const stackPiece: Record<string, [string, number, number]> = {
 function Stack({ zone, model, index }: { zone: ZoneView; model: DrawnModel; index: number }) {
   const [open, setOpen] = useState(false);
   const [name, w, h] = stackPiece[zone.id] ?? ['one', 10, 10];
-  const last = model.pieces.findLast((p) => p[1] === name && !(p[7] & (Mark.taken | Mark.spent | Mark.crossed)));
+  const last = model.pieces.findLast(
+    (p) => p[1] === name && !(p[7] & (Mark.taken | Mark.spent | Mark.crossed)),
+  );
   return (
     <div className="stack">
       <div className="stack-row">
@@ -274,7 +299,9 @@ function Stack({ zone, model, index }: { zone: ZoneView; model: DrawnModel; inde
           className="small"
           aria-label={`Put one of the ${zone.label} away`}
           disabled={!last}
-          onClick={() => last && act({ kind: 'remove', model: index, pieces: [{ place: zone.id, ids: [last[0]] }] })}
+          onClick={() =>
+            last && act({ kind: 'remove', model: index, pieces: [{ place: zone.id, ids: [last[0]] }] })
+          }
         >
           −
         </Button>
@@ -324,7 +351,15 @@ function HowMany({ zone, index, done }: { zone: ZoneView; index: number; done: (
     >
       <label>
         How many {zone.label}?{' '}
-        <InputNumber min={1} max={3000} precision={0} value={n} onChange={setN} onFocus={(e) => e.target.select()} autoFocus />
+        <InputNumber
+          min={1}
+          max={3000}
+          precision={0}
+          value={n}
+          onChange={setN}
+          onFocus={(e) => e.target.select()}
+          autoFocus
+        />
       </label>
       <Button type="primary" htmlType="submit">
         Add

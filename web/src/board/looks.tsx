@@ -47,7 +47,10 @@ const solid: Record<string, Look> = {
 
 const sketch: Record<string, Look> = {
   one: { tone: 'ones', draw: (w, h) => ({ outline: circle(w, h), lines: '' }) },
-  ten: { tone: 'tens', draw: (w, h) => ({ outline: `M${w / 2 - 1.5} 0H${w / 2 + 1.5}V${h}H${w / 2 - 1.5}Z`, lines: '' }) },
+  ten: {
+    tone: 'tens',
+    draw: (w, h) => ({ outline: `M${w / 2 - 1.5} 0H${w / 2 + 1.5}V${h}H${w / 2 - 1.5}Z`, lines: '' }),
+  },
   hundred: { tone: 'hundreds', draw: (w, h) => ({ outline: box(w, h), lines: '' }) },
   thousand: {
     tone: 'thousands',

@@ -8,7 +8,9 @@ export function PointedAt() {
   useEffect(() => {
     if (!written) return;
     const over = (e: Event) => {
-      const id = Number((e.target as Element | null)?.closest?.<SVGGElement>('[data-piece]')?.dataset.piece ?? 0);
+      const id = Number(
+        (e.target as Element | null)?.closest?.<SVGGElement>('[data-piece]')?.dataset.piece ?? 0,
+      );
       const cell = (e.target as Element | null)?.closest?.('[data-cell]');
       if (cell) return;
       light(id ? [id] : []);

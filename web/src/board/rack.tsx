@@ -131,7 +131,16 @@ function onRowKey(e: KeyboardEvent, model: DrawnModel, index: number, row: numbe
   const beads = model.pieces.slice(row * BEADS, (row + 1) * BEADS);
   const edge = model.zones.filter((z) => z.side)[row * 2]!.w;
   const now = beads.filter((p) => p[2] < edge).length;
-  const to = { ArrowLeft: now + 1, ArrowRight: now - 1, ArrowUp: now + 1, ArrowDown: now - 1, PageUp: now + 5, PageDown: now - 5, Home: 0, End: BEADS }[e.key];
+  const to = {
+    ArrowLeft: now + 1,
+    ArrowRight: now - 1,
+    ArrowUp: now + 1,
+    ArrowDown: now - 1,
+    PageUp: now + 5,
+    PageDown: now - 5,
+    Home: 0,
+    End: BEADS,
+  }[e.key];
   if (to === undefined) return;
   e.preventDefault();
   e.stopPropagation();

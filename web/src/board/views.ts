@@ -31,6 +31,14 @@ interface View {
 }
 
 export const views: Record<Model['kind'], View> = {
-  blocks: { title: 'Base-ten blocks', Pieces: BlocksView, Line: BlocksLine, head: 40, foot: 104, side: 0, largest: 4.4 },
+  blocks: {
+    title: 'Base-ten blocks',
+    Pieces: BlocksView,
+    Line: BlocksLine,
+    head: 40,
+    foot: 104,
+    side: 0,
+    largest: 4.4,
+  },
   rack: { title: 'Bead rack', Pieces: RackView, Line: RackLine, head: 28, foot: 16, side: 70, largest: 2.6 },
 };

@@ -34,7 +34,9 @@ export async function boardPng(models: DrawnModel[], title: string): Promise<Blo
   canvas.height = image.height * 3;
   const context = canvas.getContext('2d')!;
   context.drawImage(image, 0, 0, canvas.width, canvas.height);
-  return new Promise((done, fail) => canvas.toBlob((b) => (b ? done(b) : fail(new Error('No picture could be made.')))));
+  return new Promise((done, fail) =>
+    canvas.toBlob((b) => (b ? done(b) : fail(new Error('No picture could be made.')))),
+  );
 }
 
 async function dataUrl(url: string): Promise<string> {
@@ -62,9 +64,17 @@ function Picture({ models, title, font }: { models: DrawnModel[]; title: string;
   const tallest = Math.max(...models.map((m) => m.h));
   const lines = Math.max(0, ...shown.map((s) => s.length));
   const height = PAD + LINE + HEAD + tallest + 20 + lines * LINE + PAD;
-  const lefts = models.map((_, i) => PAD + models.slice(0, i).reduce((w, m) => w + Math.max(m.w, 240) + GAP, 0));
+  const lefts = models.map(
+    (_, i) => PAD + models.slice(0, i).reduce((w, m) => w + Math.max(m.w, 240) + GAP, 0),
+  );
   return (
-    <svg xmlns="http://www.w3.org/2000/svg" className="picture" width={width} height={height} viewBox={`0 0 ${width} ${height}`}>
+    <svg
+      xmlns="http://www.w3.org/2000/svg"
+      className="picture"
+      width={width}
+      height={height}
+      viewBox={`0 0 ${width} ${height}`}
+    >
       <style>{`@font-face{font-family:Andika;src:url(${font})}text{font-family:Andika,sans-serif;fill:#22302c}${piecesCss}`}</style>
       <rect width={width} height={height} fill="#FBF8F1" />
       <text x={PAD} y={PAD + 14} fontSize="20">
@@ -86,7 +96,8 @@ function Picture({ models, title, font }: { models: DrawnModel[]; title: string;
 
 function ModelPicture({ model }: { model: DrawnModel }) {
   const covers = model.zones.filter((z) => model.covered.includes(z.id));
-  const hidden = (x: number, y: number) => covers.some((z) => x >= z.x && x < z.x + z.w && y >= z.y && y < z.y + z.h);
+  const hidden = (x: number, y: number) =>
+    covers.some((z) => x >= z.x && x < z.x + z.w && y >= z.y && y < z.y + z.h);
   const sketched = model.flags.includes('sketch');
   return (
     <>

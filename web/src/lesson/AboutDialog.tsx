@@ -19,7 +19,12 @@ export function AboutDialog({ close }: { close: () => void }) {
   const [objective, setObjective] = useState(outline.objective);
   const [words, setWords] = useState<Words>(outline.words);
   const save = () => {
-    if (edit((handle) => call('edit', { handle, edit: { kind: 'setLesson', head: { title, objective, words } } }))) close();
+    if (
+      edit((handle) =>
+        call('edit', { handle, edit: { kind: 'setLesson', head: { title, objective, words } } }),
+      )
+    )
+      close();
   };
   return (
     <Modal title="About this lesson" open onCancel={close} onOk={save} okText="Save">
@@ -29,14 +34,22 @@ export function AboutDialog({ close }: { close: () => void }) {
       </label>
       <label className="field">
         What the class is to notice
-        <Input.TextArea autoSize value={objective} maxLength={2000} onChange={(e) => setObjective(e.target.value)} />
+        <Input.TextArea
+          autoSize
+          value={objective}
+          maxLength={2000}
+          onChange={(e) => setObjective(e.target.value)}
+        />
       </label>
       <div className="field">
         <span id="say-regroup">For ten into one of the next, we say</span>
         <Select
           aria-labelledby="say-regroup"
           value={words.regroup ?? 'bundle'}
-          options={Object.entries(regroup).map(([value, label]) => ({ value: value as Words['regroup'], label }))}
+          options={Object.entries(regroup).map(([value, label]) => ({
+            value: value as Words['regroup'],
+            label,
+          }))}
           onChange={(value) => setWords({ ...words, regroup: value })}
         />
       </div>

@@ -11,7 +11,18 @@ import { Notices } from '../shell/Notices';
 import { AboutDialog } from './AboutDialog';
 import { ExampleDialog } from './ExampleDialog';
 import { Prompt } from './Prompt';
-import { act, addBoard, change, claim, closeLesson, dropScratch, openLesson, setPresenting, show, useLesson } from './store';
+import {
+  act,
+  addBoard,
+  change,
+  claim,
+  closeLesson,
+  dropScratch,
+  openLesson,
+  setPresenting,
+  show,
+  useLesson,
+} from './store';
 import { Stem } from './Stem';
 
 type Dialog = 'about' | 'example' | undefined;
@@ -110,7 +121,11 @@ function useKeys() {
   }, []);
 }
 
-const saveWords = { saved: 'Saved', saving: 'Saving…', waiting: 'Kept on this device, not yet sent' } as const;
+const saveWords = {
+  saved: 'Saved',
+  saving: 'Saving…',
+  waiting: 'Kept on this device, not yet sent',
+} as const;
 
 function Header({ id, onDialog }: { id: string; onDialog: (d: Dialog) => void }) {
   const navigate = useNavigate();
@@ -131,7 +146,12 @@ function Header({ id, onDialog }: { id: string; onDialog: (d: Dialog) => void })
         <Flower size={30} />
       </Link>
       <h1>
-        <button type="button" className="title-button" onClick={() => onDialog('about')} title="About this lesson">
+        <button
+          type="button"
+          className="title-button"
+          onClick={() => onDialog('about')}
+          title="About this lesson"
+        >
           {title}
         </button>
       </h1>
@@ -167,7 +187,10 @@ function Header({ id, onDialog }: { id: string; onDialog: (d: Dialog) => void })
 }
 
 const fileName = () =>
-  (useLesson.getState().outline.title || 'lesson').replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '').toLowerCase();
+  (useLesson.getState().outline.title || 'lesson')
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-|-$/g, '')
+    .toLowerCase();
 
 function takeLesson() {
   const doc = call('document', { handle: useLesson.getState().handle });

@@ -49,7 +49,9 @@ export function Prompt() {
         </Button>
         {number > 0 && !readOnly && <Button onClick={() => setEditing(true)}>Edit step</Button>}
       </div>
-      {editing && <StepDialog scene={scene.id} step={number - 1} line={frame.prompt} close={() => setEditing(false)} />}
+      {editing && (
+        <StepDialog scene={scene.id} step={number - 1} line={frame.prompt} close={() => setEditing(false)} />
+      )}
     </section>
   );
 }

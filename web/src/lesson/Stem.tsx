@@ -43,7 +43,11 @@ export function Stem({ onExample }: { onExample: () => void }) {
             items: [
               { key: 'blocks', label: 'Blocks', onClick: () => addBoard(['blocks'], 'Blocks') },
               { key: 'rack', label: 'Bead rack', onClick: () => addBoard(['rack'], 'Bead rack') },
-              { key: 'both', label: 'Blocks and bead rack', onClick: () => addBoard(['blocks', 'rack'], 'Blocks and rack') },
+              {
+                key: 'both',
+                label: 'Blocks and bead rack',
+                onClick: () => addBoard(['blocks', 'rack'], 'Blocks and rack'),
+              },
             ],
           }}
         >
@@ -60,7 +64,17 @@ function leafClass(here: boolean, n: number, step: number, misfit?: string) {
   return `leaf ${n % 2 ? 'up' : 'down'} ${state} ${misfit ? 'misfit' : ''}`;
 }
 
-function Bud({ scene, number, here, count }: { scene: SceneLine; number: number; here: boolean; count: number }) {
+function Bud({
+  scene,
+  number,
+  here,
+  count,
+}: {
+  scene: SceneLine;
+  number: number;
+  here: boolean;
+  count: number;
+}) {
   const [naming, setNaming] = useState<string>();
   const move = (by: number) => {
     const order = useLesson.getState().outline.scenes.map((s) => s.id);
@@ -68,7 +82,8 @@ function Bud({ scene, number, here, count }: { scene: SceneLine; number: number;
     order.splice(number - 1 + by, 0, scene.id);
     edit((handle) => call('edit', { handle, edit: { kind: 'orderScenes', order } }));
   };
-  const remove = () => edit((handle) => call('edit', { handle, edit: { kind: 'removeScene', scene: scene.id } }));
+  const remove = () =>
+    edit((handle) => call('edit', { handle, edit: { kind: 'removeScene', scene: scene.id } }));
   const items = [
     { key: 'name', label: 'Rename', onClick: () => setNaming(scene.title) },
     { key: 'left', label: 'Move left', disabled: number === 1, onClick: () => move(-1) },
@@ -100,11 +115,17 @@ function Bud({ scene, number, here, count }: { scene: SceneLine; number: number;
         open={naming !== undefined}
         onCancel={() => setNaming(undefined)}
         onOk={() => {
-          if (edit((handle) => call('setScene', { handle, scene: scene.id, title: naming ?? '' }))) setNaming(undefined);
+          if (edit((handle) => call('setScene', { handle, scene: scene.id, title: naming ?? '' })))
+            setNaming(undefined);
         }}
         okText="Rename"
       >
-        <Input aria-label="Scene title" value={naming} maxLength={200} onChange={(e) => setNaming(e.target.value)} />
+        <Input
+          aria-label="Scene title"
+          value={naming}
+          maxLength={200}
+          onChange={(e) => setNaming(e.target.value)}
+        />
       </Modal>
     </>
   );

@@ -11,7 +11,17 @@ const fields = [
   ['look', 'Look at'],
 ] as const;
 
-export function StepDialog({ scene, step, line, close }: { scene: string; step: number; line: StepLine; close: () => void }) {
+export function StepDialog({
+  scene,
+  step,
+  line,
+  close,
+}: {
+  scene: string;
+  step: number;
+  line: StepLine;
+  close: () => void;
+}) {
   const [words, setWords] = useState({ say: line.say, ask: line.ask, answer: line.answer, look: line.look });
   const save = () => {
     if (edit((handle) => call('editStep', { handle, scene, step, ...words }))) close();

@@ -81,7 +81,12 @@ export class Outbox {
 
   /** Keeps the edits on this device and sends them. */
   add(edits: Edit[]) {
-    const pending: Pending = { lesson: this.lesson, operation: newId(), base: this.rev + this.queue.length, edits };
+    const pending: Pending = {
+      lesson: this.lesson,
+      operation: newId(),
+      base: this.rev + this.queue.length,
+      edits,
+    };
     this.queue.push(pending);
     this.events.state('saving');
     void this.keep(pending).then(() => this.send());
@@ -142,7 +147,8 @@ async function forget(pending: Pending) {
   try {
     const d = await db();
     if (pending.key !== undefined) await d.delete('pending', pending.key);
-    if ((await d.countFromIndex('pending', 'lesson', pending.lesson)) === 0) await d.delete('documents', pending.lesson);
+    if ((await d.countFromIndex('pending', 'lesson', pending.lesson)) === 0)
+      await d.delete('documents', pending.lesson);
   } catch {
     // Nothing was kept, so nothing is to be forgotten.
   }
@@ -164,7 +170,10 @@ async function copyAside(lesson: string, document: unknown) {
  * Sends what a closed tab left unsent. The answer names the copy that was made
  * when the lesson had moved on meanwhile. Throws when the server is not there.
  */
-export async function sendLeftovers(lesson: string, holder: string): Promise<{ copy?: { id: string; title: string } }> {
+export async function sendLeftovers(
+  lesson: string,
+  holder: string,
+): Promise<{ copy?: { id: string; title: string } }> {
   let d: IDBPDatabase<Schema>;
   try {
     d = await db();

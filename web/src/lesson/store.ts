@@ -318,7 +318,14 @@ function drawn(view: BoardView): DrawnModel[] {
 
 function applyFrame(frame: Frame, extra: Partial<LessonState> = {}) {
   const { board, beats: _beats, became: _became, ...rest } = frame;
-  set({ frame: rest, models: drawn(board), notation: board.notation, origins: new Map(), lit: new Set(), ...extra });
+  set({
+    frame: rest,
+    models: drawn(board),
+    notation: board.notation,
+    origins: new Map(),
+    lit: new Set(),
+    ...extra,
+  });
 }
 
 const stillness = matchMedia('(prefers-reduced-motion: reduce)');

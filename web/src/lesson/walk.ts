@@ -1,6 +1,6 @@
 // Going through a scene: say and ask, then reveal and act. The same walk serves
 // preparing and presenting.
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { finishBeats, show, useLesson } from './store';
 
 /** One press forward: the question of the next step, then its answer and moves. */
@@ -35,12 +35,15 @@ export function back() {
   }
 }
 
-/** Whether the answer of the present step is shown: when it was asked for, or the step is made. */
+/**
+ * Whether the answer of the present step is shown: when it was asked for, or the
+ * step is made. A step that is left is held back again when the class returns.
+ */
 export function useReveal() {
   const frame = useLesson((s) => s.frame);
-  const key = `${frame.scene} ${frame.step} ${frame.asked}`;
-  const [revealedAt, setRevealedAt] = useState('');
-  // A step that is left is held back again when the class returns.
-  useEffect(() => setRevealedAt((was) => (was === key ? was : '')), [key]);
-  return { revealed: !frame.asked || revealedAt === key, reveal: () => setRevealedAt(key) };
+  const [revealedFor, setRevealedFor] = useState<object>();
+  return {
+    revealed: !frame.asked || revealedFor === frame.prompt,
+    reveal: () => setRevealedFor(useLesson.getState().frame.prompt),
+  };
 }

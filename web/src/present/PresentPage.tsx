@@ -4,7 +4,15 @@ import { Button, Modal } from 'antd';
 import { useCallback, useEffect, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { Stage } from '../board/Tile';
-import { change, dropScratch, finishBeats, openLesson, setPresenting, show, useLesson } from '../lesson/store';
+import {
+  change,
+  dropScratch,
+  finishBeats,
+  openLesson,
+  setPresenting,
+  show,
+  useLesson,
+} from '../lesson/store';
 import { back, next, useReveal } from '../lesson/walk';
 import { Written } from '../record/Written';
 import { Flower } from '../shell/Mark';
@@ -176,7 +184,14 @@ export function PresentPage() {
         <Button onClick={() => setList(true)}>Keys</Button>
         <Button onClick={quit}>Quit</Button>
       </footer>
-      {blank && <button type="button" className="blank" aria-label="Show the board again" onClick={() => setBlank(false)} />}
+      {blank && (
+        <button
+          type="button"
+          className="blank"
+          aria-label="Show the board again"
+          onClick={() => setBlank(false)}
+        />
+      )}
       <Modal title="Keys while presenting" open={list} onCancel={() => setList(false)} footer={null}>
         <dl className="keys">
           {keyList.map(([key, what]) => (

@@ -48,7 +48,9 @@ export function ShelfPage() {
         )}
         {shelf.data?.length === 0 && (
           <p className="shelf-empty">
-            {deleted ? 'Nothing was deleted in the last 30 days.' : 'No lessons yet. Begin with “New lesson”.'}
+            {deleted
+              ? 'Nothing was deleted in the last 30 days.'
+              : 'No lessons yet. Begin with “New lesson”.'}
           </p>
         )}
         <ul className="cards">
@@ -89,13 +91,28 @@ function Card({ line, deleted }: { line: ShelfLine; deleted: boolean }) {
   );
   return (
     <li className="card">
-      {deleted ? <div className="card-main">{text}</div> : <Link className="card-main" to={`/lesson/${line.id}`}>{text}</Link>}
+      {deleted ? (
+        <div className="card-main">{text}</div>
+      ) : (
+        <Link className="card-main" to={`/lesson/${line.id}`}>
+          {text}
+        </Link>
+      )}
       {deleted ? (
         <Button onClick={() => change.mutate()}>Bring back</Button>
       ) : (
         <Dropdown
           trigger={['click']}
-          menu={{ items: [{ key: 'delete', label: 'Delete (can be brought back for 30 days)', danger: true, onClick: () => change.mutate() }] }}
+          menu={{
+            items: [
+              {
+                key: 'delete',
+                label: 'Delete (can be brought back for 30 days)',
+                danger: true,
+                onClick: () => change.mutate(),
+              },
+            ],
+          }}
         >
           <Button type="text" className="small card-more" aria-label={`More for ${line.title}`}>
             ⋯
@@ -151,7 +168,14 @@ function NewLesson({ close }: { close: () => void }) {
     onSuccess: ({ id }) => navigate(`/lesson/${id}`),
   });
   return (
-    <Modal title="New lesson" open onCancel={close} okText="Begin" onOk={() => make.mutate()} confirmLoading={make.isPending}>
+    <Modal
+      title="New lesson"
+      open
+      onCancel={close}
+      okText="Begin"
+      onOk={() => make.mutate()}
+      confirmLoading={make.isPending}
+    >
       <label className="field">
         Title
         <Input

@@ -24,7 +24,12 @@ export function SignIn({ done }: { done: () => void }) {
       >
         <label className="field">
           Passphrase
-          <Input.Password size="large" autoFocus value={passphrase} onChange={(e) => setPassphrase(e.target.value)} />
+          <Input.Password
+            size="large"
+            autoFocus
+            value={passphrase}
+            onChange={(e) => setPassphrase(e.target.value)}
+          />
         </label>
         <Button type="primary" size="large" htmlType="submit">
           Enter

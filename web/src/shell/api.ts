@@ -49,7 +49,12 @@ async function request<T>(method: string, path: string, body?: unknown, raw?: st
   };
   if (!response.ok) {
     const e = answer.error;
-    throw new ApiError(response.status, e?.code ?? 'unknown', e?.text ?? 'The server did not answer as it should.', e?.rev);
+    throw new ApiError(
+      response.status,
+      e?.code ?? 'unknown',
+      e?.text ?? 'The server did not answer as it should.',
+      e?.rev,
+    );
   }
   return answer as T;
 }
@@ -64,7 +69,8 @@ export const api = {
   list: (deleted = false) =>
     request<{ lessons: ShelfLine[] }>('GET', `/lessons${deleted ? '?deleted=1' : ''}`).then((r) => r.lessons),
   get: (id: string) => request<{ rev: number; lesson: unknown }>('GET', `/lessons/${id}`),
-  create: (lesson: unknown) => request<{ id: string; title: string; rev: number }>('POST', '/lessons', lesson),
+  create: (lesson: unknown) =>
+    request<{ id: string; title: string; rev: number }>('POST', '/lessons', lesson),
   importFile: (text: string) => request<{ id: string; title: string }>('POST', '/lessons', undefined, text),
   save: (id: string, save: { operation: string; base: number; edits: unknown[]; holder: string }) =>
     request<{ rev: number }>('POST', `/lessons/${id}/saves`, save),

@@ -1,0 +1,74 @@
+# Two commands do all the set-up on a fresh machine: make demo, make test.
+SHELL := /bin/bash
+.SHELLFLAGS := -eu -o pipefail -c
+.DELETE_ON_ERROR:
+.PHONY: demo build test bench screenshots generate tools format clean check-generated go-test web-test e2e
+
+VERSION := $(shell git describe --tags --always --dirty 2>/dev/null || echo dev)
+WEB := $(shell find web/src web/public web/scripts -type f -not -path '*/generated/*' 2>/dev/null) web/index.html web/vite.config.ts
+CORE := $(shell find core cmd/corewasm -name '*.go' -not -name '*_test.go')
+GO := $(shell find core cmd internal demo web -name '*.go' -not -path '*/node_modules/*') go.mod
+
+demo: build
+	bin/unitbloom demo
+
+build: bin/unitbloom
+
+node_modules/.ready: package.json package-lock.json
+	npm ci
+	touch $@
+
+web/src/core/generated/core.wasm: $(CORE) node_modules/.ready
+	node web/scripts/core.mjs
+
+web/dist/index.html: web/src/core/generated/core.wasm $(WEB) node_modules/.ready
+	npm run --silent build
+
+bin/unitbloom: web/dist/index.html $(GO) demo/*.json
+	CGO_ENABLED=0 go build -trimpath -ldflags "-s -w -X main.version=$(VERSION)" -o $@ ./cmd/unitbloom
+
+# Schemas from the Go types, then TypeScript types from the schemas.
+generate: node_modules/.ready
+	go run ./cmd/gen
+	node web/scripts/types.mjs
+
+check-generated: generate
+	git diff --exit-code -- docs/schema web/src/core/types.gen.ts
+
+# gcc is for the race detector, Chromium for the browser tests.
+tools:
+	@missing=; \
+	command -v gcc >/dev/null || missing="$$missing gcc libc6-dev"; \
+	command -v chromium >/dev/null || test -n "$${CHROMIUM:-}" || missing="$$missing chromium"; \
+	if test -n "$$missing"; then apt-get update -q && DEBIAN_FRONTEND=noninteractive apt-get install -y -q --no-install-recommends $$missing; fi
+
+test: tools build go-test web-test e2e
+
+go-test:
+	test -z "$$(gofmt -l cmd core demo internal web/*.go)"
+	go vet ./...
+	GOOS=js GOARCH=wasm go vet ./core/... ./cmd/corewasm
+	CGO_ENABLED=1 UNITBLOOM_CASES=100 go test -race ./...
+	UNITBLOOM_CASES=10000 go test ./core/...
+
+web-test: node_modules/.ready web/src/core/generated/core.wasm check-generated
+	npm run --silent format
+	npm run --silent lint
+	npm run --silent types
+	npm run --silent unit
+
+e2e: tools build
+	npx playwright test --config e2e/playwright.config.ts
+
+bench: tools build
+	node e2e/bench.mjs
+
+screenshots: tools build
+	node e2e/screenshots.mjs
+
+format: node_modules/.ready
+	gofmt -w cmd core demo internal web/*.go
+	npx prettier --write .
+
+clean:
+	rm -rf bin web/dist/assets web/dist/index.html* web/src/core/generated

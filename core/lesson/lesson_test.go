@@ -1,0 +1,139 @@
+package lesson_test
+
+import (
+	"encoding/json"
+	"os"
+	"path/filepath"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"unitbloom/core/board"
+	"unitbloom/core/lesson"
+	_ "unitbloom/core/model"
+	"unitbloom/core/say"
+)
+
+const sample = `{"format":1,"id":"x","title":"Bulbs","words":{},"scenes":[
+ {"id":"a","title":"A","start":{"models":[{"kind":"blocks","pieces":[{"place":"ones","count":13}]}]}},
+ {"id":"b","title":"B","start":{"models":[{"kind":"rack","rows":[6,8]}]}}]}`
+
+func read(t *testing.T, text string) lesson.Lesson {
+	t.Helper()
+	l, err := lesson.Decode([]byte(text))
+	require.NoError(t, err)
+	return l
+}
+
+func text(t *testing.T, l lesson.Lesson) string {
+	t.Helper()
+	body, err := json.Marshal(l)
+	require.NoError(t, err)
+	return string(body)
+}
+
+func TestFilesOfFormatOneStillOpen(t *testing.T) {
+	files, err := filepath.Glob("../../testdata/format/v1/*.json")
+	require.NoError(t, err)
+	require.NotEmpty(t, files)
+	for _, file := range files {
+		raw, err := os.ReadFile(file)
+		require.NoError(t, err)
+		l := read(t, string(raw))
+		assert.Equal(t, text(t, l), text(t, read(t, text(t, l))))
+		var was, is any
+		require.NoError(t, json.Unmarshal(raw, &was))
+		require.NoError(t, json.Unmarshal([]byte(text(t, l)), &is))
+		assert.Equal(t, was, is, "nothing of %s is lost", file)
+		for _, sc := range l.Scenes {
+			for i, o := range sc.Replay() {
+				assert.NoErrorf(t, o.Err, "%s, scene %s, step %d", file, sc.ID, i+1)
+			}
+		}
+	}
+}
+
+func TestBrokenFilesAreRefusedWithTheirPath(t *testing.T) {
+	for _, c := range []struct{ from, to, says string }{
+		{`"format":1`, `"format":2`, "format: this file is from a newer version (2; this one reads up to 1)"},
+		{`"format":1`, `"format":0`, "format: 0 is not a format"},
+		{`"format":1,`, ``, `format: it is missing; a lesson file begins with "format": 1`},
+		{`"title":"Bulbs"`, `"title":"  "`, "title: a lesson needs a title of at most 200 letters"},
+		{`"title":"Bulbs"`, `"title":7`, "title: this is not what belongs here (number)"},
+		{`"rows":[6,8]`, `"rows":[6,18]`, "scenes[1].start.models[0]: rows[1]: 18 is not from 0 to 10"},
+		{`"rows":[6,8]`, `"rows":[]`, "scenes[1].start.models[0]: rows: a rack has 1 to 10 rows, not 0"},
+		{`"kind":"rack"`, `"kind":"abacus"`, `scenes[1].start.models[0]: kind: there is no model called "abacus". Models are blocks, rack`},
+		{`"count":13`, `"count":0`, "scenes[0].start.models[0]: pieces[0].count: 0 is not from 1 to 3000"},
+		{`"count":13`, `"count":3001`, "scenes[0].start.models[0]: pieces[0].count: 3001 is not from 1 to 3000"},
+		{`"place":"ones"`, `"place":"tenths"`, "scenes[0].start.models[0]: pieces[0].place: there is no block for tenths"},
+		{`"place":"ones"`, `"place":"dozens"`, `scenes[0].start.models[0]: "dozens" is not a place`},
+		{`"id":"b"`, `"id":"a"`, `scenes[1].id: another scene is called "a" too`},
+		{`"words":{}`, `"words":{"regroup":"swap"}`, `words.regroup: "swap" is not a choice`},
+		{`"start":{"models":[{"kind":"rack","rows":[6,8]}]}`, `"steps":[]`, "scenes[1].start: it is missing"},
+		{`"title":"B",`, `"title":"B","marks":"left",`, `scenes[1].marks: "left" is not above or below`},
+		{`"title":"B",`, `"title":"B","steps":[{"moves":[{}]}],`, "scenes[1].steps[0].kind: a move needs a kind"},
+		{`]}`, ``, "file: this is not JSON"},
+	} {
+		require.Contains(t, sample, c.from)
+		i := strings.LastIndex(sample, c.from)
+		_, err := lesson.Decode([]byte(sample[:i] + c.to + sample[i+len(c.from):]))
+		require.Errorf(t, err, "%s", c.to)
+		assert.Contains(t, err.Error(), c.says)
+	}
+}
+
+func TestEditsThatDoNotFitChangeNothing(t *testing.T) {
+	l := read(t, sample)
+	before := text(t, l)
+	for _, c := range []struct{ edit, says string }{
+		{`{"kind":"grow"}`, "grow: there is no such edit"},
+		{`{"kind":"play","scene":"z","moves":[]}`, `play: scene: there is no scene "z"`},
+		{`{"kind":"play","scene":"a","moves":[{"kind":"tidy"},{"kind":"bundle","place":"tens"}]}`, "play: moves: move 2 (bundle): 0 tens here. A hundred needs 10 more."},
+		{`{"kind":"putScene"}`, "putScene: put: it is missing"},
+		{`{"kind":"removeScene","scene":"z"}`, `removeScene: scene: there is no scene "z"`},
+		{`{"kind":"orderScenes","order":["a","a"]}`, "orderScenes: order: it must name each of the 2 scenes once"},
+		{`{"kind":"orderScenes","order":["a"]}`, "orderScenes: order: it must name each of the 2 scenes once"},
+		{`{"kind":"setLesson"}`, "setLesson: head: it is missing"},
+		{`{"kind":"setLesson","head":{"title":"","words":{}}}`, "setLesson: title: a lesson needs a title"},
+		{`{"kind":"setRecord","record":[{"text":""}]}`, "setRecord: record[0].text: a line has 1 to 500 letters"},
+	} {
+		var e lesson.Edit
+		require.NoError(t, json.Unmarshal([]byte(c.edit), &e))
+		after, err := lesson.Apply(l, e)
+		require.Errorf(t, err, "%s", c.edit)
+		assert.Contains(t, err.Error(), c.says)
+		assert.Equal(t, before, text(t, after))
+		assert.Equal(t, before, text(t, l))
+	}
+}
+
+func TestEditsLeaveTheOldLessonAsItWas(t *testing.T) {
+	l := read(t, sample)
+	before := text(t, l)
+	at := 1
+	put := l.Scenes[0]
+	put.ID = "c"
+	for _, e := range []lesson.Edit{
+		{Kind: "play", Scene: "a", Moves: []board.Move{{Kind: "clear"}}},
+		{Kind: "putScene", Put: &put, At: &at},
+		{Kind: "removeScene", Scene: "a"},
+		{Kind: "orderScenes", Order: []string{"b", "a"}},
+		{Kind: "setLesson", Head: &lesson.Head{Title: "Seeds", Words: say.Words{Ones: "units"}}},
+		{Kind: "setRecord", Record: []lesson.Entry{{Text: "13 = 10 + 3"}}},
+	} {
+		after, err := lesson.Apply(l, e)
+		require.NoError(t, err, e.Kind)
+		assert.NotEqual(t, before, text(t, after), e.Kind)
+		require.Equal(t, before, text(t, l), e.Kind)
+
+		// What differs, told as edits, leads from the one to the other.
+		back := after
+		for _, d := range lesson.Difference(after, l, func(a, b *lesson.Scene) bool { return a.ID != "a" }) {
+			back, err = lesson.Apply(back, d)
+			require.NoError(t, err)
+		}
+		assert.Equal(t, before, text(t, back), e.Kind)
+	}
+}

@@ -1,0 +1,54 @@
+package say_test
+
+import (
+	"encoding/json"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"unitbloom/core/place"
+	"unitbloom/core/say"
+)
+
+func TestMessagesFollowTheClassesWords(t *testing.T) {
+	m := say.New("did.bundled", say.Pieces("from", say.Amount, 10, place.Ones), say.Pieces("to", say.Amount, 1, place.Tens))
+	for words, want := range map[say.Words]string{
+		{}:                                 "Bundled: 10 ones into 1 ten.",
+		{Regroup: "exchange"}:              "Exchanged: 10 ones for 1 ten.",
+		{Regroup: "rename", Ones: "units"}: "Renamed: 10 units as 1 ten.",
+		{Regroup: "carry"}:                 "Carried: 10 ones as 1 ten.",
+	} {
+		assert.Equal(t, want, m.Text(words))
+	}
+	for _, choice := range say.RegroupChoices() {
+		assert.NoError(t, say.Words{Regroup: choice}.Validate())
+	}
+	assert.Error(t, say.Words{Regroup: "swap"}.Validate())
+	assert.Error(t, say.Words{Ones: "unities"}.Validate())
+}
+
+func TestLinesRoundTrip(t *testing.T) {
+	for _, l := range []say.Line{
+		{},
+		{Own: "Tavi has 13 bulbs. <b>&\"'"},
+		{Message: say.New("total.is", say.Number("n", say.Answer, place.Int(13)))},
+		{Message: say.New("did.built", say.Form("form", say.Amount, place.Int(146).UnitForm()))},
+	} {
+		body, err := json.Marshal(l)
+		require.NoError(t, err)
+		var back say.Line
+		require.NoError(t, json.Unmarshal(body, &back))
+		assert.Equal(t, l.Text(say.Words{}), back.Text(say.Words{}))
+		assert.Equal(t, l.Message.Has(say.Answer), back.Message.Has(say.Answer))
+	}
+	var l say.Line
+	assert.Error(t, json.Unmarshal([]byte(`7`), &l))
+}
+
+func TestUnknownMessagesOfNewerFilesShowTheirName(t *testing.T) {
+	var l say.Line
+	require.NoError(t, json.Unmarshal([]byte(`{"id":"share.dealt"}`), &l))
+	assert.Equal(t, "share.dealt", l.Text(say.Words{}))
+	assert.Panics(t, func() { say.New("share.dealt") })
+}

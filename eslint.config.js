@@ -1,0 +1,40 @@
+import js from '@eslint/js';
+import hooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+export default tseslint.config(
+  {
+    ignores: [
+      'node_modules',
+      'bin',
+      'web/dist',
+      'web/src/core/generated',
+      'web/src/core/types.gen.ts',
+      'e2e/results',
+    ],
+  },
+  js.configs.recommended,
+  ...tseslint.configs.recommended,
+  hooks.configs.flat['recommended-latest'],
+  {
+    languageOptions: { globals: { console: 'readonly', process: 'readonly' } },
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { varsIgnorePattern: '^_', argsIgnorePattern: '^_' }],
+      'no-irregular-whitespace': 'error',
+    },
+  },
+  {
+    files: ['**/*.mjs'],
+    languageOptions: {
+      globals: {
+        URL: 'readonly',
+        setTimeout: 'readonly',
+        fetch: 'readonly',
+        performance: 'readonly',
+        document: 'readonly',
+        requestAnimationFrame: 'readonly',
+        window: 'readonly',
+      },
+    },
+  },
+);

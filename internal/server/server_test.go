@@ -1,0 +1,262 @@
+package server_test
+
+import (
+	"bufio"
+	"bytes"
+	"context"
+	"encoding/json"
+	"fmt"
+	"io"
+	"net/http"
+	"net/http/httptest"
+	"path/filepath"
+	"strings"
+	"testing"
+	"testing/fstest"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"unitbloom/internal/server"
+	"unitbloom/internal/store"
+)
+
+const lessonFile = `{"format":1,"id":"","title":"Bulbs","words":{},"scenes":[{"id":"a","title":"A","start":{"models":[{"kind":"blocks","pieces":[{"place":"ones","count":13}]}]}}]}`
+
+func start(t testing.TB, c server.Config) (*httptest.Server, *store.Store) {
+	db, err := store.Open(filepath.Join(t.TempDir(), "test.db"))
+	require.NoError(t, err)
+	srv, err := server.New(db, c)
+	require.NoError(t, err)
+	ts := httptest.NewServer(srv.Handler())
+	t.Cleanup(func() { ts.Close(); _ = db.Close() })
+	return ts, db
+}
+
+type reply struct {
+	status int
+	body   string
+	header http.Header
+}
+
+func send(t testing.TB, method, url, body string, headers ...string) reply {
+	t.Helper()
+	req, err := http.NewRequestWithContext(context.Background(), method, url, strings.NewReader(body))
+	require.NoError(t, err)
+	for i := 0; i+1 < len(headers); i += 2 {
+		if headers[i] == "Host" {
+			req.Host = headers[i+1]
+		}
+		req.Header.Set(headers[i], headers[i+1])
+	}
+	res, err := http.DefaultClient.Do(req)
+	require.NoError(t, err)
+	defer res.Body.Close()
+	raw, err := io.ReadAll(res.Body)
+	require.NoError(t, err)
+	return reply{res.StatusCode, string(raw), res.Header}
+}
+
+func create(t testing.TB, url string) string {
+	r := send(t, "POST", url+"/api/lessons", lessonFile)
+	require.Equal(t, 201, r.status, r.body)
+	var out struct{ ID string }
+	require.NoError(t, json.Unmarshal([]byte(r.body), &out))
+	return out.ID
+}
+
+func saveBody(operation string, base int, holder string) string {
+	return fmt.Sprintf(`{"operation":%q,"base":%d,"holder":%q,"edits":[{"kind":"play","scene":"a","moves":[{"kind":"place","amount":"1 ten"}]}]}`, operation, base, holder)
+}
+
+func TestALessonsLife(t *testing.T) {
+	ts, _ := start(t, server.Config{Version: "9"})
+	id := create(t, ts.URL)
+	at := ts.URL + "/api/lessons/" + id
+
+	assert.Contains(t, send(t, "GET", ts.URL+"/api/lessons", "").body, `"title":"Bulbs"`)
+	r := send(t, "POST", at+"/saves", saveBody("one", 1, "t1"))
+	assert.Equal(t, 200, r.status)
+	assert.JSONEq(t, `{"rev":2}`, r.body)
+	assert.JSONEq(t, `{"rev":2}`, send(t, "POST", at+"/saves", saveBody("one", 1, "t1")).body)
+	r = send(t, "POST", at+"/saves", saveBody("two", 1, "t1"))
+	assert.Equal(t, 409, r.status)
+	assert.Contains(t, r.body, `"code":"stale"`)
+	assert.Contains(t, r.body, `"rev":2`)
+
+	file := send(t, "GET", at+"/file", "")
+	assert.Contains(t, file.header.Get("Content-Disposition"), "lesson.json")
+	again := send(t, "POST", ts.URL+"/api/lessons", file.body)
+	require.Equal(t, 201, again.status, again.body)
+	var copied struct{ ID string }
+	require.NoError(t, json.Unmarshal([]byte(again.body), &copied))
+	first := send(t, "GET", at, "").body
+	second := send(t, "GET", ts.URL+"/api/lessons/"+copied.ID, "").body
+	assert.Equal(t, document(t, first, id), document(t, second, copied.ID), "what is taken away and brought back is equal")
+
+	assert.Equal(t, 204, send(t, "DELETE", at, "").status)
+	assert.Equal(t, 404, send(t, "GET", at, "").status)
+	assert.Equal(t, 204, send(t, "POST", at+"/restore", "").status)
+	assert.Equal(t, 200, send(t, "GET", at, "").status)
+	assert.Contains(t, send(t, "GET", ts.URL+"/healthz", "").body, `"version":"9"`)
+}
+
+func document(t *testing.T, body, id string) string {
+	var out struct{ Lesson json.RawMessage }
+	require.NoError(t, json.Unmarshal([]byte(body), &out))
+	return strings.Replace(string(out.Lesson), id, "", 1)
+}
+
+func TestBadInputIsAnsweredAndChangesNothing(t *testing.T) {
+	ts, _ := start(t, server.Config{})
+	id := create(t, ts.URL)
+	at := ts.URL + "/api/lessons/" + id
+	before := send(t, "GET", at, "").body
+	for _, c := range []struct {
+		method, url, body string
+		status            int
+		says              string
+	}{
+		{"POST", ts.URL + "/api/lessons", `{`, 422, "this is not JSON"},
+		{"POST", ts.URL + "/api/lessons", strings.Replace(lessonFile, "13", "0", 1), 422, "scenes[0].start.models[0].pieces[0].count"},
+		{"POST", ts.URL + "/api/lessons", strings.Replace(lessonFile, `"format":1`, `"format":9`, 1), 422, "newer version"},
+		{"POST", ts.URL + "/api/lessons", strings.Repeat("x", 9<<20), 413, "larger than 8 MB"},
+		{"POST", at + "/saves", `{"operation":"","base":1}`, 400, "operation id"},
+		{"POST", at + "/saves", `{"operation":"a","base":"one"}`, 400, "cannot be read"},
+		{"POST", at + "/saves", `{"operation":"a","base":1,"edits":[{"kind":"play","scene":"a","moves":[{"kind":"bundle","place":"tens"}]}]}`, 422, "edits[0].play: moves: move 1 (bundle): 0 tens here. A hundred needs 10 more."},
+		{"POST", at + "/saves", `{"operation":"a","base":1,"edits":[{"kind":"play","scene":"a","moves":[{"kind":"explode"}]}]}`, 422, "There is no move called"},
+		{"POST", at + "/hold", `{}`, 400, "holder"},
+		{"GET", ts.URL + "/api/lessons/nowhere", "", 404, "There is no such lesson"},
+		{"GET", ts.URL + "/api/nothing", "", 404, "There is nothing at /api/nothing"},
+	} {
+		r := send(t, c.method, c.url, c.body)
+		assert.Equal(t, c.status, r.status, r.body)
+		assert.Contains(t, r.body, c.says)
+		assert.NotEmpty(t, r.header.Get("X-Request-Id"))
+	}
+	assert.Equal(t, before, send(t, "GET", at, "").body)
+}
+
+func TestHostileTextIsKeptAsText(t *testing.T) {
+	ts, _ := start(t, server.Config{})
+	hostile := `<script>alert(1)</script>\"'; DROP TABLE lessons; -- \u0000 \u202e`
+	r := send(t, "POST", ts.URL+"/api/lessons", strings.Replace(lessonFile, `"Bulbs"`, `"`+hostile+`"`, 1))
+	require.Equal(t, 201, r.status, r.body)
+	shelf := send(t, "GET", ts.URL+"/api/lessons", "")
+	assert.Contains(t, shelf.header.Get("Content-Type"), "application/json")
+	assert.Contains(t, shelf.body, `DROP TABLE lessons`)
+	assert.NotContains(t, shelf.body, "<script>")
+}
+
+func TestOtherSitesAndNamesAreKeptOut(t *testing.T) {
+	ts, _ := start(t, server.Config{Names: []string{"maths.school"}})
+	shelf := ts.URL + "/api/lessons"
+	assert.Equal(t, 421, send(t, "GET", shelf, "", "Host", "evil.example").status)
+	assert.Equal(t, 200, send(t, "GET", shelf, "", "Host", "maths.school").status)
+	assert.Equal(t, 403, send(t, "POST", shelf, lessonFile, "Origin", "http://evil.example").status)
+	assert.Equal(t, 403, send(t, "POST", shelf, lessonFile, "Origin", "null").status)
+	assert.Equal(t, 201, send(t, "POST", shelf, lessonFile, "Origin", ts.URL).status)
+	csp := send(t, "GET", ts.URL+"/", "").header.Get("Content-Security-Policy")
+	assert.Contains(t, csp, "script-src 'self' 'wasm-unsafe-eval';")
+}
+
+func TestAPassphraseIsWantedFromTheNetwork(t *testing.T) {
+	_, err := server.New(nil, server.Config{Host: "0.0.0.0"})
+	require.ErrorContains(t, err, "passphrase")
+	ts, _ := start(t, server.Config{Host: "0.0.0.0", Passphrase: "tulip"})
+	assert.Equal(t, 401, send(t, "GET", ts.URL+"/api/lessons", "").status)
+	assert.Equal(t, 401, send(t, "POST", ts.URL+"/api/session", `{"passphrase":"rose"}`).status)
+	in := send(t, "POST", ts.URL+"/api/session", `{"passphrase":"tulip"}`)
+	require.Equal(t, 204, in.status)
+	cookie, _, _ := strings.Cut(in.header.Get("Set-Cookie"), ";")
+	assert.Equal(t, 200, send(t, "GET", ts.URL+"/api/lessons", "", "Cookie", cookie).status)
+	assert.Equal(t, 200, send(t, "GET", ts.URL+"/api/lessons", "", "Cookie", cookie, "Host", "192.168.1.20:8080").status)
+	assert.Equal(t, 421, send(t, "GET", ts.URL+"/api/lessons", "", "Cookie", cookie, "Host", "evil.example").status)
+	assert.Equal(t, 401, send(t, "GET", ts.URL+"/api/lessons", "", "Cookie", "unitbloom=guess").status)
+}
+
+// listener reads the events of a lesson as a tab does.
+func listener(t *testing.T, url, holder string) (next func() string, stop func()) {
+	ctx, cancel := context.WithCancel(context.Background())
+	req, err := http.NewRequestWithContext(ctx, "GET", url+"/events?holder="+holder, nil)
+	require.NoError(t, err)
+	res, err := http.DefaultClient.Do(req)
+	require.NoError(t, err)
+	lines := make(chan string, 16)
+	go func() {
+		defer res.Body.Close()
+		for sc := bufio.NewScanner(res.Body); sc.Scan(); {
+			if text, ok := strings.CutPrefix(sc.Text(), "data: "); ok {
+				lines <- text
+			}
+		}
+	}()
+	return func() string {
+		select {
+		case line := <-lines:
+			return line
+		case <-time.After(5 * time.Second):
+			return "nothing"
+		}
+	}, cancel
+}
+
+func TestTwoTabsTakeTurns(t *testing.T) {
+	ts, _ := start(t, server.Config{})
+	at := ts.URL + "/api/lessons/" + create(t, ts.URL)
+	hold := func(holder string, take bool) string {
+		return send(t, "POST", at+"/hold", fmt.Sprintf(`{"holder":%q,"take":%t}`, holder, take)).body
+	}
+	first, stopFirst := listener(t, at, "one")
+	second, stopSecond := listener(t, at, "two")
+	defer stopSecond()
+	assert.JSONEq(t, `{"held":true}`, hold("one", false))
+	assert.Equal(t, "held one", second())
+	assert.Equal(t, "held one", first())
+	assert.JSONEq(t, `{"held":false}`, hold("two", false), "the second only reads")
+
+	require.Equal(t, 200, send(t, "POST", at+"/saves", saveBody("a", 1, "one")).status)
+	assert.Equal(t, "rev 2", second())
+	assert.JSONEq(t, `{"held":true}`, hold("two", true))
+	assert.Equal(t, "held two", first(), "the first is told")
+
+	r := send(t, "POST", at+"/saves", saveBody("b", 2, "one"))
+	assert.Equal(t, 409, r.status)
+	assert.Contains(t, r.body, "another tab")
+	assert.JSONEq(t, `{"rev":2}`, send(t, "POST", at+"/saves", saveBody("a", 1, "one")).body, "what was made is acknowledged again")
+	assert.Equal(t, 200, send(t, "POST", at+"/saves", saveBody("c", 2, "two")).status)
+
+	send(t, "POST", at+"/hold", `{"holder":"two","release":true}`)
+	assert.Equal(t, "rev 3", first())
+	assert.Equal(t, "free", first())
+	stopFirst()
+}
+
+func TestFilesAreServedSmallAndFresh(t *testing.T) {
+	files := fstest.MapFS{
+		"index.html":             {Data: []byte("<html>")},
+		"build.txt":              {Data: []byte("abc\n")},
+		"assets/core-1.wasm":     {Data: bytes.Repeat([]byte("w"), 99)},
+		"assets/core-1.wasm.gz":  {Data: []byte("gz")},
+		"assets/core-1.wasm.br":  {Data: []byte("br")},
+		"assets/figtree-1.woff2": {Data: []byte("font")},
+	}
+	ts, _ := start(t, server.Config{Files: files})
+	br := send(t, "GET", ts.URL+"/assets/core-1.wasm", "", "Accept-Encoding", "gzip, br")
+	assert.Equal(t, []string{"br", "application/wasm", "br"}, []string{br.body, br.header.Get("Content-Type"), br.header.Get("Content-Encoding")})
+	assert.Contains(t, br.header.Get("Cache-Control"), "immutable")
+	assert.Equal(t, "gz", send(t, "GET", ts.URL+"/assets/core-1.wasm", "", "Accept-Encoding", "gzip").body)
+	assert.Len(t, send(t, "GET", ts.URL+"/assets/core-1.wasm", "", "Accept-Encoding", "identity").body, 99)
+	assert.Equal(t, "font/woff2", send(t, "GET", ts.URL+"/assets/figtree-1.woff2", "").header.Get("Content-Type"))
+	assert.Equal(t, 404, send(t, "GET", ts.URL+"/assets/core-0.wasm", "").status)
+	page := send(t, "GET", ts.URL+"/lesson/x/present", "")
+	assert.Equal(t, "<html>", page.body)
+	assert.Equal(t, "no-cache", page.header.Get("Cache-Control"))
+	assert.Equal(t, "abc", send(t, "GET", ts.URL+"/api/version", "").header.Get("X-Unitbloom-Build"))
+
+	bare, _ := start(t, server.Config{})
+	r := send(t, "GET", bare.URL+"/", "")
+	assert.Equal(t, 503, r.status)
+	assert.Contains(t, r.body, "without its front end")
+}
