@@ -23,6 +23,8 @@ export default tseslint.config(
       'no-irregular-whitespace': 'error',
     },
   },
+  // Playwright hands fixtures to a function called use, which is no hook.
+  { files: ['e2e/**'], rules: { 'react-hooks/rules-of-hooks': 'off' } },
   {
     files: ['**/*.mjs'],
     languageOptions: {

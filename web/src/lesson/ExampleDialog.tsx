@@ -63,7 +63,7 @@ export function ExampleDialog({ close }: { close: () => void }) {
       <div id="problem-says" aria-live="polite">
         {preview.why && <Alert type="warning" title={preview.why} />}
         {preview.plain && (
-          <ol className="preview">
+          <ol className="preview" tabIndex={0} aria-label="How it will go">
             {preview.plain.steps.map((s, i) => (
               <li key={i}>{s.say}</li>
             ))}

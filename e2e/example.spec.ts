@@ -1,0 +1,175 @@
+import type { Page } from '@playwright/test';
+import { expect, open, pieces, saved, settled, test } from './teacher';
+
+async function makeExample(page: Page, problem: string) {
+  await page
+    .getByRole('button', { name: /worked example/ })
+    .first()
+    .click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('textbox').fill(problem);
+  await dialog.getByRole('button', { name: 'Add to the lesson' }).click();
+  await expect(dialog).toBeHidden();
+}
+
+const cue = (page: Page) => page.getByRole('region', { name: 'Prompt' });
+const digit = (page: Page, cell: string) => page.locator(`[data-cell="${cell}"]`);
+
+test('wrong problems are answered under the field, a right one shows how it will go', async ({ page }) => {
+  await open(page, []);
+  await page.getByRole('button', { name: 'A worked example' }).click();
+  const dialog = page.getByRole('dialog');
+  for (const [typed, says] of [
+    ['146', 'A column addition needs two numbers, like 146 and 87.'],
+    ['9999 + 1', '9999 and 1 make more than 9999, the most that blocks show here.'],
+    ['1.5 + 2', '1.5 has decimals.'],
+    ['a + b', '"a" is not a number.'],
+  ] as const) {
+    await dialog.getByRole('textbox').fill(typed);
+    await expect(dialog.getByRole('alert')).toContainText(says);
+    await expect(dialog.getByRole('button', { name: 'Add to the lesson' })).toBeDisabled();
+  }
+  await dialog.getByRole('textbox').fill('58 + 67');
+  await expect(dialog.getByRole('listitem')).toHaveCount(9);
+  await expect(dialog.getByRole('listitem').nth(4)).toHaveText('Bundle ten ones into one ten.');
+});
+
+test('an example is presented with keys alone, forward, back and to its end', async ({ page }) => {
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  await open(page, []);
+  await makeExample(page, '146 + 87');
+  await saved(page);
+  await page.getByRole('button', { name: 'Present' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(cue(page)).toContainText('146 + 87');
+
+  await page.keyboard.press('ArrowRight');
+  await expect(cue(page)).toContainText('Will the ones make a ten?');
+  await expect(cue(page)).not.toContainText('6 ones and 7 ones');
+  await page.keyboard.press('r');
+  await expect(cue(page)).toContainText('Yes: 6 ones and 7 ones make a ten. The sum will have 3 digits.');
+
+  const stops: string[] = [];
+  const look = async () => {
+    await page.waitForTimeout(50);
+    return page.evaluate(() => {
+      const pieces = [...document.querySelectorAll<SVGGElement>('[data-piece]')];
+      const spots = pieces.map(
+        (p) => `${p.dataset.piece}@${p.style.transform}${p.querySelector('.strike') ? 'x' : ''}`,
+      );
+      return [
+        ...spots,
+        document.querySelector('.written')?.textContent,
+        document.querySelector('.cue-say')?.textContent,
+      ].join(' ');
+    });
+  };
+  for (let n = 0; n < 9; n++) {
+    await page.keyboard.press(n % 2 ? 'Space' : 'PageDown');
+    stops.push(await look());
+  }
+  await expect(digit(page, 'sum ones')).toHaveText('3');
+  await expect(digit(page, 'mark tens')).toHaveText('1');
+  for (let n = 7; n >= 0; n--) {
+    await page.keyboard.press('ArrowLeft');
+    expect(await look(), `back at stop ${n}`).toBe(stops[n]);
+  }
+  for (let n = 0; n < 30; n++) await page.keyboard.press('ArrowRight');
+  await expect(cue(page)).toContainText(
+    'The blocks show 2 hundreds 3 tens 3 ones. We wrote 233. They agree.',
+  );
+  await expect(page.getByText('146 + 87 = 233')).toBeVisible();
+  await page.keyboard.press('b');
+  await expect(page.getByRole('button', { name: 'Show the board again' })).toBeVisible();
+  await page.keyboard.press('b');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toContainText('Blank the board');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await expect(page).not.toHaveURL(/present/);
+  await expect(page.getByRole('button', { name: /^Step 9/ })).toHaveAttribute('aria-current', 'step');
+});
+
+test('pieces are built one place after another, and a key skips the way', async ({ page }) => {
+  await open(page, []);
+  await makeExample(page, '146 + 87');
+  await page.getByRole('button', { name: /^Step 1:/ }).click();
+  await page.getByRole('button', { name: 'Present' }).click();
+  await page.keyboard.press('ArrowRight');
+  await expect(cue(page)).toContainText('How many of each block');
+  await expect(pieces(page, 'hundreds')).toHaveCount(0);
+  await page.keyboard.press('ArrowRight');
+  await expect(pieces(page, 'hundreds')).toHaveCount(1, { timeout: 400 });
+  expect(await pieces(page, 'ones').count()).toBe(0);
+  await expect(digit(page, 'addend 1 ones')).toHaveCount(0);
+  await expect(pieces(page, 'ones')).toHaveCount(6);
+  await expect(digit(page, 'addend 1 ones')).toHaveText('6');
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowRight');
+  await expect(pieces(page, 'ones')).toHaveCount(13, { timeout: 300 });
+});
+
+test('written digits and pieces light each other', async ({ page }) => {
+  await open(page, []);
+  await makeExample(page, '146 + 87');
+  await page.getByRole('button', { name: /^Step 5:/ }).click();
+  await settled(page);
+  await digit(page, 'addend 1 ones').hover();
+  await expect(page.locator('.piece.lit')).toHaveCount(6);
+  await digit(page, 'mark tens').hover();
+  await expect(page.locator('.piece.lit')).toHaveCount(1);
+  await expect(page.locator('.piece.lit .fresh')).toHaveCount(1);
+  await digit(page, 'sum ones').hover();
+  await expect(page.locator('.piece.lit')).toHaveCount(3);
+  await pieces(page, 'hundreds').hover();
+  await expect(page.locator('.digit.lit')).toHaveCount(1);
+  await expect(digit(page, 'addend 1 hundreds')).toHaveClass(/lit/);
+});
+
+test('touching the board while presenting makes a scratch copy, offered before it goes', async ({ page }) => {
+  await open(page, []);
+  await makeExample(page, '38 + 25');
+  await page.getByRole('button', { name: /^Step 3:/ }).click();
+  await page.getByRole('button', { name: 'Present' }).click();
+  await settled(page);
+  const start = await pieces(page, 'tens').count();
+  await page.locator('.zone-name').first().click();
+  await page.getByRole('toolbar').getByRole('button', { name: 'Take away' }).click();
+  await expect(page.getByText('Scratch copy')).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByText('Keep what you did as a step?')).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.locator('.scratch-bar')).toBeHidden();
+  await page.keyboard.press('ArrowLeft');
+  await expect(pieces(page, 'tens')).toHaveCount(start);
+
+  await page.locator('.zone-name').first().click();
+  await page.getByRole('toolbar').getByRole('button', { name: 'Take away' }).click();
+  await page.getByRole('button', { name: 'Keep as a step' }).click();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: /^Step 5:.*made for 63/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: /made for 63/ })).toHaveCount(0);
+});
+
+test('a step is reworded and taken out, and the class has its own words', async ({ page }) => {
+  await open(page, []);
+  await makeExample(page, '38 + 25');
+  await page.getByRole('button', { name: /^Step 1:/ }).click();
+  await page.getByRole('button', { name: 'Edit step' }).click();
+  await page.getByLabel('Say').fill('Oona carries 38 bulbs, Bram 25.');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText('Oona carries 38 bulbs, Bram 25.')).toBeVisible();
+
+  await page.getByRole('button', { name: 'Planting day' }).click();
+  await page.getByLabel('For ten into one of the next, we say').click({ force: true });
+  await page.getByTitle('exchange', { exact: true }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('button', { name: /^Step 5:/ }).click();
+  await expect(page.getByText('Exchange ten ones for one ten.')).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await page.getByRole('button', { name: /^Step 5:/ }).click();
+  await expect(page.getByText('Exchange ten ones for one ten.')).toBeVisible();
+});

@@ -1,0 +1,86 @@
+import type { Page } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+import { blocks, expect, open, rack, saved, says, test } from './teacher';
+
+async function take(page: Page, what: string) {
+  await page.getByRole('button', { name: 'Export' }).click();
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: what }).click(),
+  ]);
+  return { name: file.suggestedFilename(), path: await file.path() };
+}
+
+test('a lesson is taken away and opened again, equal', async ({ page }) => {
+  await page.goto('/');
+  await page.getByText('Two deliveries').first().click();
+  await expect(page.getByRole('button', { name: /^Step 9/ }).first()).toBeVisible();
+  const file = await take(page, 'Lesson file');
+  expect(file.name).toBe('two-deliveries-adding-in-columns.json');
+  await page.goto('/');
+  await page.getByLabel('Lesson file').setInputFiles(file.path);
+  await expect(page.getByRole('button', { name: /^Step 9/ }).first()).toBeVisible();
+  const again = await take(page, 'Lesson file');
+  const [a, b] = [file.path, again.path].map(
+    (p) => JSON.parse(readFileSync(p, 'utf8')) as Record<string, unknown>,
+  );
+  expect({ ...b, id: '' }).toEqual({ ...a, id: '' });
+});
+
+test('a broken file is refused with the path and the reason', async ({ page }) => {
+  await page.goto('/');
+  const lesson = {
+    format: 1,
+    id: '',
+    title: 'Broken',
+    words: {},
+    scenes: [{ id: 'a', title: 'A', start: { models: [{ kind: 'rack', rows: [6, 18] }] } }],
+  };
+  const send = (text: string) =>
+    page
+      .getByLabel('Lesson file')
+      .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+  await send(JSON.stringify(lesson));
+  await expect(page.getByRole('dialog')).toContainText('scenes[0].start.models[0]');
+  await expect(page.getByRole('dialog')).toContainText('18 is not from 0 to 10');
+  await page.keyboard.press('Escape');
+  await send('{"format":7}');
+  await expect(page.getByRole('dialog')).toContainText('from a newer version');
+  await page.keyboard.press('Escape');
+  await send('not a lesson');
+  await expect(page.getByRole('dialog')).toContainText('this is not JSON');
+  await page.goto('/');
+  await expect(page.getByText('Broken')).toHaveCount(0);
+});
+
+test('pictures hold what is seen, and nothing that is covered or held back', async ({ page }) => {
+  await open(page, [blocks({ hundreds: 1, tens: 4, ones: 6 }), rack(6, 8)], ['unitForm']);
+  const whole = readFileSync((await take(page, 'Board as SVG')).path, 'utf8');
+  expect(whole).toContain('@font-face');
+  expect(whole).toContain('Unit form: 1 hundred 4 tens 6 ones');
+  expect(whole).not.toContain('Number: 146');
+  expect(whole.match(/class="face ones ?"/g)).toHaveLength(6);
+
+  await page.getByRole('button', { name: 'Cover', exact: true }).first().click();
+  await page.getByText('Cover ones').click();
+  await saved(page);
+  const covered = readFileSync((await take(page, 'Board as SVG')).path, 'utf8');
+  expect(covered.match(/class="face ones ?"/g)).toBeNull();
+  expect(covered).not.toContain('6 ones');
+  expect(covered).toContain('? ones');
+
+  const png = readFileSync((await take(page, 'Board as PNG')).path);
+  expect(png.subarray(1, 4).toString()).toBe('PNG');
+  expect(png.readUInt32BE(16), 'wide enough for a worksheet').toBeGreaterThan(1500);
+  await expect(says(page, 'unitForm').first()).toHaveText('?');
+});
+
+test('nothing is fetched from outside', async ({ page, baseURL }) => {
+  const asked: string[] = [];
+  page.on('request', (r) => asked.push(r.url()));
+  await page.goto('/');
+  await page.getByText('Two deliveries').first().click();
+  await page.getByRole('button', { name: 'Present' }).click();
+  await expect(page.getByRole('region', { name: 'Prompt' })).toBeVisible();
+  expect(asked.filter((u) => !u.startsWith(baseURL!) && !u.startsWith('data:'))).toEqual([]);
+});

@@ -1,0 +1,13 @@
+import { defineConfig } from '@playwright/test';
+import { launch } from './browser.mjs';
+
+export default defineConfig({
+  testDir: '.',
+  outputDir: './results',
+  timeout: 45_000,
+  expect: { timeout: 8_000 },
+  workers: 2,
+  forbidOnly: true,
+  reporter: [['line']],
+  use: { viewport: { width: 1280, height: 800 }, launchOptions: launch, trace: 'retain-on-failure' },
+});

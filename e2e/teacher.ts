@@ -1,0 +1,91 @@
+// What the tests do as a teacher would, by role and name; and the application
+// they do it in, one for each worker.
+import { test as base, expect, type Locator, type Page } from '@playwright/test';
+import { startApp } from './app.mjs';
+
+export { expect };
+
+interface App {
+  url: string;
+  data: string;
+  stop(signal?: string): Promise<void>;
+}
+
+export const test = base.extend<object, { app: App }>({
+  app: [
+    // eslint-disable-next-line no-empty-pattern
+    async ({}, use) => {
+      const app = (await startApp()) as App;
+      await use(app);
+      await app.stop();
+    },
+    { scope: 'worker' },
+  ],
+  baseURL: async ({ app }, use) => use(app.url),
+  page: async ({ page }, use) => {
+    const faults: string[] = [];
+    page.on('pageerror', (e) => faults.push(e.message));
+    await use(page);
+    expect(faults, 'nothing went wrong in the page').toEqual([]);
+  },
+});
+
+type Scene = { id: string; title: string; start: { models: object[] }; show?: string[] };
+
+export const blocks = (counts: Record<string, number>): object => ({
+  kind: 'blocks',
+  pieces: Object.entries(counts).map(([place, count]) => ({ place, count })),
+});
+export const rack = (...rows: number[]): object => ({ kind: 'rack', rows });
+
+/** Opens a new lesson with these models on its one board. */
+export async function open(page: Page, models: object[], show = ['numeral', 'unitForm']): Promise<string> {
+  const scenes: Scene[] = models.length ? [{ id: 'a', title: 'Board', start: { models }, show }] : [];
+  const made = await page.request.post('/api/lessons', {
+    data: { format: 1, id: '', title: 'Planting day', words: {}, scenes },
+  });
+  expect(made.status(), await made.text()).toBe(201);
+  const { id } = (await made.json()) as { id: string };
+  await page.goto(`/lesson/${id}`);
+  await expect(page.getByRole('button', { name: 'Planting day' })).toBeVisible();
+  return id;
+}
+
+/** A read-out's text. */
+export const says = (page: Page, id: string): Locator => page.locator(`.readout.${id} .readout-text`);
+
+export async function type(page: Page, number: string) {
+  await page
+    .getByLabel(/^Type a number/)
+    .first()
+    .fill(number);
+  await page
+    .getByLabel(/^Type a number/)
+    .first()
+    .press('Enter');
+}
+
+/** The pieces of a look that lie on the board. */
+export const pieces = (page: Page, tone: string): Locator => page.locator(`[data-piece]:has(.${tone})`);
+
+export async function saved(page: Page) {
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+}
+
+/** Waits until pieces no longer move. */
+export async function settled(page: Page) {
+  await page.waitForTimeout(620);
+}
+
+export async function drag(page: Page, from: Locator, to: { x: number; y: number }) {
+  const box = (await from.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(to.x, to.y, { steps: 8 });
+  await page.mouse.up();
+}
+
+export async function centre(of: Locator) {
+  const box = (await of.boundingBox())!;
+  return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+}
