@@ -9,7 +9,8 @@ async function sound(page: Page) {
   expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`)).toEqual([]);
 }
 
-test('axe finds nothing on any screen', async ({ page }) => {
+test('axe finds nothing on the shelf and on boards', async ({ page }) => {
+  test.setTimeout(120_000);
   await page.goto('/');
   await expect(page.getByText('Two deliveries')).toBeVisible();
   await sound(page);
@@ -23,6 +24,11 @@ test('axe finds nothing on any screen', async ({ page }) => {
   await pieces(page, 'tens').first().click();
   await settled(page);
   await sound(page);
+});
+
+test('axe finds nothing on worked examples, made and presented', async ({ page }) => {
+  test.setTimeout(120_000);
+  await open(page, [blocks({ ones: 3 })]);
   await page.getByRole('button', { name: 'New worked example' }).click();
   await page.getByRole('dialog').getByRole('textbox').fill('58 + 67');
   await settled(page);

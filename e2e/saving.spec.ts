@@ -29,7 +29,7 @@ test('the second tab reads until it takes over, and follows the first', async ({
   await saved(page);
   await expect(says(second, 'numeral')).toHaveText('4');
 
-  await second.getByRole('button', { name: 'Take over' }).click();
+  await second.getByRole('button', { name: 'Take over', exact: true }).click();
   await expect(page.getByText('Reading only')).toBeVisible();
   await second.getByRole('button', { name: 'Add 1 ten' }).click();
   await expect(says(second, 'numeral')).toHaveText('14');

@@ -38,11 +38,11 @@ type Block struct {
 	ID     board.PieceID
 	Place  place.Place
 	State  State
-	Part   int  // the addend it belongs to, 0 for none
+	Part   int8 // the addend it belongs to, 0 for none
 	New    bool // made and not yet counted
 	Ringed bool
 	Loose  bool // on the open mat at X, Y rather than in its slot
-	X, Y   int
+	X, Y   int32
 }
 
 // Blocks is the model. The zero value is an empty set of columns.
@@ -131,7 +131,7 @@ func idsOf(blocks []Block) []board.PieceID {
 func newBlocks(p place.Place, n, part int, first board.PieceID) []Block {
 	out := make([]Block, n)
 	for i := range out {
-		out[i] = Block{ID: first + board.PieceID(i), Place: p, Part: part}
+		out[i] = Block{ID: first + board.PieceID(i), Place: p, Part: int8(part)}
 	}
 	return out
 }
@@ -176,14 +176,14 @@ func (b Blocks) MarshalJSON() ([]byte, error) {
 		last := &s.Runs[len(s.Runs)-1]
 		last.Count++
 		if k.Loose {
-			last.At = append(last.At, [2]int{k.X, k.Y})
+			last.At = append(last.At, [2]int{int(k.X), int(k.Y)})
 		}
 	}
 	return json.Marshal(s)
 }
 
 func runOf(k Block) Run {
-	r := Run{Place: k.Place, Part: k.Part, New: k.New, Ringed: k.Ringed}
+	r := Run{Place: k.Place, Part: int(k.Part), New: k.New, Ringed: k.Ringed}
 	if k.State != Play {
 		r.State = stateNames[k.State]
 	}

@@ -345,7 +345,7 @@ func (b Blocks) put(out []board.Sprite, c cell, x, y int, zone string) []board.S
 }
 
 func (k Block) sprite(a arrangement, x, y int, zone string) board.Sprite {
-	s := board.Sprite{ID: k.ID, Look: a.look, X: x, Y: y, W: a.w, H: a.h, Zone: zone, Part: k.Part}
+	s := board.Sprite{ID: k.ID, Look: a.look, X: x, Y: y, W: a.w, H: a.h, Zone: zone, Part: int(k.Part)}
 	s.Marks = [...]board.Marks{0, board.MarkCrossed, board.MarkTaken, board.MarkSpent}[k.State]
 	if k.New {
 		s.Marks |= board.MarkNew
@@ -402,7 +402,7 @@ func (g *grid) mat() board.Layout {
 		slots := cell{place: p}
 		for _, k := range c.blocks {
 			if k.Loose {
-				l.Pieces = append(l.Pieces, k.sprite(a, k.X, k.Y, "mat"))
+				l.Pieces = append(l.Pieces, k.sprite(a, int(k.X), int(k.Y), "mat"))
 			} else {
 				slots.blocks = append(slots.blocks, k)
 			}
@@ -418,8 +418,8 @@ func (g *grid) mat() board.Layout {
 	return g.tray(l)
 }
 
-func clampX(x int) int { return max(0, min(x, 4*matW)) }
-func clampY(y int) int { return max(0, min(y, 4*matH)) }
+func clampX(x int) int32 { return int32(max(0, min(x, 4*matW))) }
+func clampY(y int) int32 { return int32(max(0, min(y, 4*matH))) }
 
 func sum(ns []int) int {
 	total := 0

@@ -248,7 +248,7 @@ func (b Blocks) ten(a BundleArgs) ([]Block, error) {
 	return pool[:10], nil
 }
 
-func commonPart(blocks []Block) int {
+func commonPart(blocks []Block) int8 {
 	for _, k := range blocks {
 		if k.Part != blocks[0].Part {
 			return 0
@@ -258,8 +258,8 @@ func commonPart(blocks []Block) int {
 }
 
 // centre is where a new block lies when the blocks it comes from lay loose.
-func centre(blocks []Block) (loose bool, x, y int) {
-	n := 0
+func centre(blocks []Block) (loose bool, x, y int32) {
+	n := int32(0)
 	for _, k := range blocks {
 		if k.Loose {
 			n, x, y = n+1, x+k.X, y+k.Y
@@ -292,7 +292,7 @@ func (b Blocks) Unbundle(a UnbundleArgs, t *board.Turn) (Blocks, error) {
 	out := b.without(idsOf(found))
 	var added []Block
 	for _, k := range found {
-		small := newBlocks(to, each, k.Part, t.TakeIDs(each))
+		small := newBlocks(to, each, int(k.Part), t.TakeIDs(each))
 		t.Became([]board.PieceID{k.ID}, idsOf(small))
 		added = append(added, small...)
 	}
@@ -361,7 +361,7 @@ func partOrder(k Block) int {
 	if k.Part == 0 {
 		return MaxPart + 1
 	}
-	return k.Part
+	return int(k.Part)
 }
 
 func (b Blocks) apart(a PlaceArgs, t *board.Turn) (Blocks, error) {

@@ -21,7 +21,7 @@ func printNotation(m board.Model) string {
 	most := 0
 	for _, k := range b.Ordered {
 		if k.State == Play {
-			most = max(most, k.Part)
+			most = max(most, int(k.Part))
 		}
 	}
 	none := b.printPart(0)
@@ -47,7 +47,7 @@ func (b Blocks) printPart(part int) string {
 	for p := Largest; p >= Smallest; p-- {
 		n := 0
 		for _, k := range b.Ordered {
-			if k.Place == p && k.State == Play && k.Part == part {
+			if k.Place == p && k.State == Play && int(k.Part) == part {
 				n++
 			}
 		}

@@ -50,7 +50,7 @@ func (b Blocks) pool(sel board.Select) ([]Block, error) {
 	}
 	var pool []Block
 	for _, k := range b.Ordered {
-		if k.Place == sel.Place && (name == "any" || int(k.State) == state) && (sel.Part == nil || *sel.Part == k.Part) {
+		if k.Place == sel.Place && (name == "any" || int(k.State) == state) && (sel.Part == nil || *sel.Part == int(k.Part)) {
 			pool = append(pool, k)
 		}
 	}

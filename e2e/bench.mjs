@@ -1,0 +1,267 @@
+// The figures of the design, measured on the built application, each beside its
+// budget. Nothing here fails: a figure is looked at, not asserted.
+import { chromium } from '@playwright/test';
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { startApp } from './app.mjs';
+import { launch } from './browser.mjs';
+
+const rows = [];
+const figure = (what, measured, budget) => {
+  rows.push({ what, measured, budget });
+  console.log(`${what.padEnd(64)} ${String(measured).padStart(26)}   ${budget}`);
+};
+const p95 = (list) =>
+  list.toSorted((a, b) => a - b)[Math.min(list.length - 1, Math.floor(list.length * 0.95))];
+const median = (list) => list.toSorted((a, b) => a - b)[Math.floor(list.length / 2)];
+const ms = (n) => `${n.toFixed(2)} ms`;
+
+const lessonOf = (models, extra = {}) => ({
+  format: 1,
+  id: '',
+  title: 'Measured',
+  words: {},
+  scenes: [{ id: 'a', title: 'Board', start: { models }, show: ['numeral', 'unitForm'] }],
+  ...extra,
+});
+const blocks = (counts) => ({
+  kind: 'blocks',
+  pieces: Object.entries(counts).map(([place, count]) => ({ place, count })),
+});
+
+const laptop = { width: 1280, height: 800 };
+const app = await startApp();
+const json = async (method, path, body) => {
+  const response = await fetch(app.url + path, { method, body: body && JSON.stringify(body) });
+  if (!response.ok) throw new Error(`${path}: ${response.status} ${await response.text()}`);
+  return response.json();
+};
+const create = async (lesson) => (await json('POST', '/api/lessons', lesson)).id;
+
+try {
+  await nativeExamples();
+  await loads();
+  await doors();
+  for (const [width, height] of [
+    [1280, 800],
+    [1920, 1080],
+  ]) {
+    for (const chosen of [1, 100, 500]) await drags(chosen, width, height);
+  }
+  await saves();
+  await shelf();
+} finally {
+  await app.stop();
+}
+
+async function nativeExamples() {
+  const out = execFileSync('go', ['test', './core/method', '-run', 'none', '-bench', 'ColumnAdd'], {
+    encoding: 'utf8',
+  });
+  figure(
+    'one worked example, native, 4-digit column addition',
+    `p95 ${/([\d.]+) p95-ms/.exec(out)?.[1]} ms`,
+    'p95 ≤ 0.4 ms',
+  );
+  const folder = mkdtempSync(join(tmpdir(), 'unitbloom-'));
+  const file = join(folder, 'problems.csv');
+  const lines = Array.from(
+    { length: 10_000 },
+    (_, i) => `column-add,${(i * 7919) % 5000},${(i * 104_729) % 4999}`,
+  );
+  writeFileSync(file, lines.join('\n'));
+  const start = performance.now();
+  execFileSync('bin/unitbloom', ['example', '--batch', file, '--json'], { maxBuffer: 1 << 28 });
+  figure(
+    '10,000 worked examples, command line',
+    `${((performance.now() - start) / 1000).toFixed(2)} s`,
+    '≤ 5 s',
+  );
+  rmSync(folder, { recursive: true });
+}
+
+/** A page of a browser of its own, with nothing kept from before. */
+async function withPage(size, run) {
+  const browser = await chromium.launch(launch);
+  const context = await browser.newContext({ viewport: size });
+  const page = await context.newPage();
+  try {
+    return await run(page, await context.newCDPSession(page));
+  } finally {
+    await browser.close();
+  }
+}
+
+async function loads() {
+  const id = await create(lessonOf([blocks({ hundreds: 1, tens: 4, ones: 6 })]));
+  const took = [];
+  let bytes = 0;
+  for (let n = 0; n < 5; n++) {
+    await withPage(laptop, async (page, cdp) => {
+      bytes = 0;
+      await cdp.send('Network.enable');
+      cdp.on('Network.loadingFinished', (e) => (bytes += e.encodedDataLength));
+      const start = performance.now();
+      await page.goto(`${app.url}/lesson/${id}`, { waitUntil: 'commit' });
+      await page.locator('[data-piece]').first().waitFor();
+      took.push(performance.now() - start);
+      await page.waitForTimeout(400);
+    });
+  }
+  figure('cold load to a usable board', `${(median(took) / 1000).toFixed(2)} s`, '≤ 1.5 s');
+  figure('sent on a cold load', `${(bytes / 1e6).toFixed(2)} MB`, '≤ 2 MB');
+}
+
+async function doors() {
+  for (const [pieces, budget] of [
+    [1000, 'p95 ≤ 2 ms'],
+    [3000, 'p95 ≤ 5 ms'],
+  ]) {
+    const id = await create(lessonOf([blocks({ tens: pieces / 2, ones: pieces / 2 - 10 })]));
+    await withPage(laptop, async (page) => {
+      await page.goto(`${app.url}/lesson/${id}`);
+      await page.locator('[data-piece]').first().waitFor();
+      // On a session of its own, so that only the door is measured, not the drawing.
+      const took = await page.evaluate(
+        ({ lesson }) => {
+          const core = window.unitbloomCore;
+          const { handle } = JSON.parse(core('open', JSON.stringify({ lesson }))).ok;
+          core('show', JSON.stringify({ handle, scene: 'a' }));
+          const times = [];
+          const act = (move) => {
+            const start = performance.now();
+            JSON.parse(core('apply', JSON.stringify({ handle, move })));
+            times.push(performance.now() - start);
+          };
+          for (let n = 0; n < 120; n++) {
+            act({ kind: 'place', amount: '1 one' });
+            act({ kind: 'bundle', place: 'ones' });
+            act({ kind: 'unbundle', place: 'tens' });
+            act({ kind: 'take', pieces: [{ place: 'ones', count: 1 }] });
+            act({ kind: 'restore', pieces: [{ place: 'ones', state: 'taken', count: 1 }] });
+            act({ kind: 'remove', pieces: [{ place: 'ones', count: 1 }] });
+          }
+          return times;
+        },
+        { lesson: lessonOf([blocks({ tens: pieces / 2, ones: pieces / 2 - 10 })]) },
+      );
+      figure(
+        `one move through the browser's door, ${pieces} pieces`,
+        `median ${median(took).toFixed(2)}, p95 ${ms(p95(took))}`,
+        budget,
+      );
+    });
+  }
+}
+
+async function drags(chosen, width, height) {
+  const lesson = lessonOf([{ ...blocks({ tens: 500, ones: 500 }), view: 'mat' }]);
+  const id = await create(lesson);
+  await withPage({ width, height }, async (page, cdp) => {
+    await page.goto(`${app.url}/lesson/${id}`);
+    await page.locator('[data-piece]').first().waitFor();
+    await page.waitForTimeout(800);
+    const ones = page.locator('[data-piece]:has(.ones)');
+    if (chosen === 1) await ones.first().click({ force: true });
+    else await ringRound(page, ones, chosen);
+    const counted = await page.getByRole('toolbar').getAttribute('aria-label');
+    const box = await page.locator('.pieces.chosen [data-piece]').first().boundingBox();
+    await cdp.send('Performance.enable');
+    await page.evaluate(() => {
+      window.frames_ = [];
+      let last = performance.now();
+      const tick = (now) => {
+        window.frames_.push(now - last);
+        last = now;
+        requestAnimationFrame(tick);
+      };
+      requestAnimationFrame(tick);
+    });
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(box.x + 20, box.y + 12, { steps: 4 });
+    const busy = async () =>
+      (await cdp.send('Performance.getMetrics')).metrics.find((m) => m.name === 'TaskDuration').value;
+    const before = await busy();
+    await page.evaluate(() => (window.frames_ = []));
+    for (let n = 0; n < 240; n++) {
+      await page.mouse.move(box.x + 20 + 80 * Math.sin(n / 12), box.y + 12 + 50 * Math.cos(n / 9));
+    }
+    const frames = await page.evaluate(() => window.frames_);
+    const work = ((await busy()) - before) * 1000;
+    await page.mouse.up();
+    const late = frames.filter((f) => f > 20).length;
+    figure(
+      `dragging ${counted} of 1,000 at ${width} × ${height}`,
+      `${ms(work / frames.length)} a frame, ${((100 * late) / frames.length).toFixed(1)} % late`,
+      width === 1280 ? '≤ 8 ms, ≤ 2 % over 20 ms' : 'reported',
+    );
+  });
+}
+
+/** Draws a ring from above round the first ones, enough to hold as many as are wanted. */
+async function ringRound(page, ones, chosen) {
+  const first = await ones.first().boundingBox();
+  const last = await ones.nth(chosen - 1).boundingBox();
+  const [left, top] = [first.x - 3, first.y - 3];
+  const right =
+    chosen >= 100 ? (await ones.nth(99).boundingBox()).x + last.width + 3 : last.x + last.width + 3;
+  const bottom = last.y + last.height + 3;
+  await page.mouse.move(left, top);
+  await page.mouse.down();
+  for (const [x, y] of [
+    [right, top],
+    [right, bottom],
+    [left, bottom],
+    [left, top + 1],
+  ])
+    await page.mouse.move(x, y, { steps: 8 });
+  await page.mouse.up();
+}
+
+async function saves() {
+  const record = Array.from({ length: 1900 }, (_, i) => ({
+    text: `${i} bulbs are planted in the bed by the long wall, in rows of ten and of five`,
+  }));
+  const took = [];
+  await Promise.all(
+    Array.from({ length: 5 }, async (_, writer) => {
+      const id = await create(lessonOf([blocks({ tens: 40, ones: 60 })], { record }));
+      for (let rev = 1; rev <= 80; rev++) {
+        const edits = [{ kind: 'play', scene: 'a', moves: [{ kind: 'place', amount: '1 one' }] }];
+        const start = performance.now();
+        await json('POST', `/api/lessons/${id}/saves`, {
+          operation: `${writer}-${rev}`,
+          base: rev,
+          holder: `w${writer}`,
+          edits,
+        });
+        took.push(performance.now() - start);
+      }
+    }),
+  );
+  const size = JSON.stringify(record).length;
+  figure(
+    `save over HTTP, ${Math.round(size / 1000)} kB lesson, five writers`,
+    `p95 ${ms(p95(took))}`,
+    'p95 ≤ 10 ms',
+  );
+}
+
+async function shelf() {
+  const have = (await json('GET', '/api/lessons')).lessons.length;
+  for (let n = have; n < 1000; n += 10) {
+    await Promise.all(
+      Array.from({ length: Math.min(10, 1000 - n) }, () => create(lessonOf([blocks({ ones: 3 })]))),
+    );
+  }
+  const took = [];
+  for (let n = 0; n < 60; n++) {
+    const start = performance.now();
+    await json('GET', '/api/lessons');
+    took.push(performance.now() - start);
+  }
+  figure('list 1,000 lessons', `p95 ${ms(p95(took))}`, 'p95 ≤ 30 ms');
+}
