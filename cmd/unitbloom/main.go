@@ -6,6 +6,7 @@ import (
 	"errors"
 	"fmt"
 	"os"
+	"strings"
 
 	"github.com/spf13/cobra"
 )
@@ -53,7 +54,7 @@ func plain(err error) string {
 	if errors.Is(err, errUsage) {
 		text = text[len(errUsage.Error())+2:]
 	}
-	return text
+	return strings.ReplaceAll(text, "\n", "; ")
 }
 
 // arguments checks the number of arguments as a usage error.

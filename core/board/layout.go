@@ -16,10 +16,81 @@ type Layout struct {
 type Sprite struct {
 	ID         PieceID
 	Look       string // "one", "ten", "hundred", "thousand", "bead"
-	X, Y, W, H int
+	X, Y, W, H int32
 	Zone       string
-	Part       int
+	Part       int8
 	Marks      Marks
+}
+
+// movedTo reports whether two sprites of a piece differ in their place alone.
+func (s *Sprite) movedTo(t *Sprite) bool {
+	there := *t
+	there.X, there.Y = s.X, s.Y
+	return *s == there
+}
+
+// Changes are the pieces by which one layout differs from another.
+type Changes struct {
+	Changed []*Sprite // new, or other than before
+	Moved   []*Sprite // the same elsewhere
+	Removed []PieceID
+}
+
+// ChangesTo compares two layouts of a model.
+func (l Layout) ChangesTo(now Layout) Changes {
+	var c Changes
+	was := indexByID(l.Pieces)
+	for i := range now.Pieces {
+		p := &now.Pieces[i]
+		j := was.take(p.ID)
+		switch {
+		case j < 0:
+			c.Changed = append(c.Changed, p)
+		case l.Pieces[j] == *p:
+		case l.Pieces[j].movedTo(p):
+			c.Moved = append(c.Moved, p)
+		default:
+			c.Changed = append(c.Changed, p)
+		}
+	}
+	for i := range l.Pieces {
+		if was.take(l.Pieces[i].ID) >= 0 {
+			c.Removed = append(c.Removed, l.Pieces[i].ID)
+		}
+	}
+	return c
+}
+
+// index finds pieces by id. Ids lie close together, so that a table serves
+// better than a map: a move of a thousand pieces is to be told in a millisecond.
+type index struct {
+	least PieceID
+	at    []int32 // place in the list plus one; 0 for none
+}
+
+func indexByID(pieces []Sprite) index {
+	if len(pieces) == 0 {
+		return index{}
+	}
+	least, most := pieces[0].ID, pieces[0].ID
+	for i := range pieces {
+		least, most = min(least, pieces[i].ID), max(most, pieces[i].ID)
+	}
+	x := index{least, make([]int32, most-least+1)}
+	for i := range pieces {
+		x.at[pieces[i].ID-least] = int32(i + 1)
+	}
+	return x
+}
+
+// take finds a piece once: its place in the list, or -1.
+func (x index) take(id PieceID) int {
+	if id < x.least || int(id-x.least) >= len(x.at) {
+		return -1
+	}
+	at := x.at[id-x.least]
+	x.at[id-x.least] = 0
+	return int(at) - 1
 }
 
 // Marks are what is to be seen on a piece beside its look.

@@ -74,6 +74,7 @@ type delta struct {
 	Became   []board.Became
 	Models   []struct {
 		Changed  [][]any
+		Moved    []int
 		Removed  []int
 		Readouts []door.ReadOut
 		Zones    []door.ZoneView

@@ -238,19 +238,19 @@ func (s *session) zoneView(model int, z board.Zone, covered []string) ZoneView {
 }
 
 func appendPieces(out []byte, sprites []board.Sprite) []byte {
-	for i, p := range sprites {
+	for i := range sprites {
 		if i > 0 {
 			out = append(out, ',')
 		}
-		out = appendPiece(out, p)
+		out = appendPiece(out, &sprites[i])
 	}
 	return out
 }
 
-func appendPiece(out []byte, p board.Sprite) []byte {
+func appendPiece(out []byte, p *board.Sprite) []byte {
 	out = strconv.AppendUint(append(out, '['), uint64(p.ID), 10)
 	out = append(append(append(out, `,"`...), p.Look...), '"')
-	for _, n := range [...]int{p.X, p.Y, p.W, p.H, p.Part, int(p.Marks)} {
+	for _, n := range [...]int32{p.X, p.Y, p.W, p.H, int32(p.Part), int32(p.Marks)} {
 		out = strconv.AppendInt(append(out, ','), int64(n), 10)
 	}
 	return append(out, ']')
@@ -274,7 +274,7 @@ func (s *session) delta(b board.Board, effect board.Effect, edits []lesson.Edit)
 		m.Pieces = rawJSON(`[]`)
 		head, _ := json.Marshal(m)
 		out = append(out, head[:len(head)-1]...)
-		out = appendChanges(out, s.drawn[i].Pieces, l.Pieces)
+		out = appendChanges(out, s.drawn[i].ChangesTo(l))
 		out = append(out, '}')
 	}
 	s.drawn = now
@@ -292,36 +292,31 @@ func (s *session) delta(b board.Board, effect board.Effect, edits []lesson.Edit)
 	return out
 }
 
-// appendChanges writes the pieces that are new or differ, and those that are
-// gone.
-func appendChanges(out []byte, before, after []board.Sprite) []byte {
-	was := make(map[board.PieceID]*board.Sprite, len(before))
-	for i := range before {
-		was[before[i].ID] = &before[i]
-	}
+// appendChanges writes what differs: changed pieces whole, moved ones as id, x, y
+// in one flat list, since a bundle can move hundreds, and the ids of those gone.
+func appendChanges(out []byte, c board.Changes) []byte {
 	out = append(out, `,"changed":[`...)
-	comma := false
-	for _, p := range after {
-		old := was[p.ID]
-		delete(was, p.ID)
-		if old != nil && *old == p {
-			continue
-		}
-		if comma {
+	for i, p := range c.Changed {
+		if i > 0 {
 			out = append(out, ',')
 		}
-		out, comma = appendPiece(out, p), true
+		out = appendPiece(out, p)
+	}
+	out = append(out, `],"moved":[`...)
+	for i, p := range c.Moved {
+		if i > 0 {
+			out = append(out, ',')
+		}
+		out = strconv.AppendUint(out, uint64(p.ID), 10)
+		out = strconv.AppendInt(append(out, ','), int64(p.X), 10)
+		out = strconv.AppendInt(append(out, ','), int64(p.Y), 10)
 	}
 	out = append(out, `],"removed":[`...)
-	comma = false
-	for _, p := range before {
-		if was[p.ID] == nil {
-			continue
-		}
-		if comma {
+	for i, id := range c.Removed {
+		if i > 0 {
 			out = append(out, ',')
 		}
-		out, comma = strconv.AppendUint(out, uint64(p.ID), 10), true
+		out = strconv.AppendUint(out, uint64(id), 10)
 	}
 	return append(out, ']')
 }

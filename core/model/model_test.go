@@ -253,14 +253,49 @@ func TestLayoutsKeepPiecesInTheirZonesAndApart(t *testing.T) {
 		for i, m := range b.Models {
 			l := b.Lay(i)
 			require.Len(t, l.Pieces, m.Pieces())
-			at := map[[2]int]board.PieceID{}
+			at := map[[2]int32]board.PieceID{}
 			for _, p := range l.Pieces {
 				z := l.Zones[slices.IndexFunc(l.Zones, func(z board.Zone) bool { return z.ID == p.Zone })]
 				if z.ID != "mat" {
-					require.Truef(t, p.X >= z.X && p.Y >= z.Y && p.X+p.W <= z.X+z.W && p.Y+p.H <= z.Y+z.H, "%+v lies outside %+v", p, z)
-					require.Zerof(t, at[[2]int{p.X, p.Y}], "two pieces lie at %d, %d", p.X, p.Y)
+					x, y := int(p.X), int(p.Y)
+					require.Truef(t, x >= z.X && y >= z.Y && x+int(p.W) <= z.X+z.W && y+int(p.H) <= z.Y+z.H, "%+v lies outside %+v", p, z)
+					require.Zerof(t, at[[2]int32{p.X, p.Y}], "two pieces lie at %d, %d", p.X, p.Y)
 				}
-				at[[2]int{p.X, p.Y}] = p.ID
+				at[[2]int32{p.X, p.Y}] = p.ID
+			}
+		}
+	})
+}
+
+// A change list brings the picture before a move to the one after it.
+func TestChangesLeadFromOneLayoutToTheNext(t *testing.T) {
+	proptest.Check(t, func(t *rapid.T) {
+		b := drawBoard(t)
+		next, _, err := board.Apply(b, drawMove(t, b))
+		if err != nil || len(next.Models) != len(b.Models) {
+			return
+		}
+		for i := range b.Models {
+			before, after := b.Lay(i), next.Lay(i)
+			picture := map[board.PieceID]board.Sprite{}
+			for _, p := range before.Pieces {
+				picture[p.ID] = p
+			}
+			c := before.ChangesTo(after)
+			for _, id := range c.Removed {
+				delete(picture, id)
+			}
+			for _, p := range c.Changed {
+				picture[p.ID] = *p
+			}
+			for _, p := range c.Moved {
+				moved := picture[p.ID]
+				moved.X, moved.Y = p.X, p.Y
+				picture[p.ID] = moved
+			}
+			require.Len(t, picture, len(after.Pieces))
+			for _, p := range after.Pieces {
+				require.Equal(t, p, picture[p.ID])
 			}
 		}
 	})

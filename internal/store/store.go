@@ -28,13 +28,12 @@ var (
 	ErrStale    = errors.New("the lesson has changed since")
 )
 
-// Row is a lesson as it is kept.
+// Row is what the shelf knows of a lesson.
 type Row struct {
 	ID        string `gorm:"primaryKey"`
 	Title     string
 	Objective string
 	Scenes    int
-	Doc       []byte
 	Rev       int
 	CreatedAt time.Time
 	UpdatedAt time.Time
@@ -44,13 +43,26 @@ type Row struct {
 // TableName is "lessons".
 func (Row) TableName() string { return "lessons" }
 
-// Operation is a save that was made: the same one again does nothing.
+// Document is a lesson whole, as it was at a revision. It is written anew after
+// every SnapshotEvery operations; those since are replayed on it.
+type Document struct {
+	LessonID string `gorm:"primaryKey"`
+	Rev      int
+	Doc      []byte
+}
+
+// Operation is a save that was made: the same one again does nothing. Its edits
+// led from the revision before to Rev.
 type Operation struct {
 	ID        string `gorm:"primaryKey"`
-	LessonID  string `gorm:"index"`
-	Rev       int
+	LessonID  string `gorm:"index:by_lesson,priority:1"`
+	Rev       int    `gorm:"index:by_lesson,priority:2"`
+	Edits     []byte
 	CreatedAt time.Time `gorm:"index"`
 }
+
+// SnapshotEvery is how many operations are replayed at most.
+const SnapshotEvery = 50
 
 // Store is an open database.
 type Store struct {
@@ -70,16 +82,16 @@ type decodedLesson struct {
 
 var migrations = []*gormigrate.Migration{{
 	ID:      "2026-11-24-lessons",
-	Migrate: func(tx *gorm.DB) error { return tx.AutoMigrate(&Row{}, &Operation{}) },
+	Migrate: func(tx *gorm.DB) error { return tx.AutoMigrate(&Row{}, &Document{}, &Operation{}) },
 	Rollback: func(tx *gorm.DB) error {
-		return tx.Migrator().DropTable(&Operation{}, &Row{})
+		return tx.Migrator().DropTable(&Operation{}, &Document{}, &Row{})
 	},
 }}
 
 // Open opens the database file, makes it when it is not there, and brings it up
 // to date; before a migration the file is copied beside itself.
 func Open(path string) (*Store, error) {
-	write, err := connect(path, "", 1)
+	write, err := connect(path, "&_txlock=immediate", 1)
 	if err != nil {
 		return nil, fmt.Errorf("the database %q does not open: %w", path, err)
 	}
@@ -87,7 +99,7 @@ func Open(path string) (*Store, error) {
 	if err := s.migrate(); err != nil {
 		return nil, fmt.Errorf("the database %q cannot be brought up to date: %w", path, err)
 	}
-	if s.read, err = connect(path, "&_pragma=query_only(1)", 4); err != nil {
+	if s.read, err = connect(path, "&_txlock=deferred&_pragma=query_only(1)", 4); err != nil {
 		return nil, err
 	}
 	return s, s.sweep()
@@ -95,7 +107,7 @@ func Open(path string) (*Store, error) {
 
 func connect(path, extra string, conns int) (*gorm.DB, error) {
 	dsn := (&url.URL{Scheme: "file", Opaque: url.PathEscape(path)}).String() +
-		"?_pragma=busy_timeout(5000)&_pragma=journal_mode(WAL)&_pragma=synchronous(FULL)&_pragma=foreign_keys(1)&_txlock=immediate" + extra
+		"?_pragma=busy_timeout(5000)&_pragma=journal_mode(WAL)&_pragma=synchronous(FULL)&_pragma=foreign_keys(1)" + extra
 	db, err := gorm.Open(sqlite.Open(dsn), &gorm.Config{Logger: logger.Discard, SkipDefaultTransaction: true})
 	if err != nil {
 		return nil, err
@@ -129,10 +141,16 @@ func (s *Store) migrate() error {
 // again.
 func (s *Store) sweep() error {
 	before := s.now().Add(-KeepDeleted)
-	if err := s.write.Unscoped().Where("deleted_at < ?", before).Delete(&Row{}).Error; err != nil {
-		return err
-	}
-	return s.write.Where("created_at < ?", before).Delete(&Operation{}).Error
+	return s.write.Transaction(func(tx *gorm.DB) error {
+		gone := tx.Unscoped().Model(&Row{}).Select("id").Where("deleted_at < ?", before)
+		folded := tx.Model(&Document{}).Select("rev").Where("documents.lesson_id = operations.lesson_id")
+		return errors.Join(
+			tx.Where("lesson_id IN (?)", gone).Delete(&Document{}).Error,
+			tx.Where("lesson_id IN (?)", gone).Delete(&Operation{}).Error,
+			tx.Unscoped().Where("deleted_at < ?", before).Delete(&Row{}).Error,
+			tx.Where("created_at < ? AND rev <= (?)", before, folded).Delete(&Operation{}).Error,
+		)
+	})
 }
 
 // Close closes the database.
@@ -187,17 +205,28 @@ func (s *Store) Create(l lesson.Lesson) (rev int, err error) {
 	if err != nil {
 		return 0, err
 	}
-	row := Row{ID: l.ID, Title: l.Title, Objective: l.Objective, Scenes: len(l.Scenes), Doc: doc, Rev: 1, CreatedAt: s.now(), UpdatedAt: s.now()}
-	return 1, s.write.Create(&row).Error
+	row := Row{ID: l.ID, Title: l.Title, Objective: l.Objective, Scenes: len(l.Scenes), Rev: 1, CreatedAt: s.now(), UpdatedAt: s.now()}
+	return 1, s.write.Transaction(func(tx *gorm.DB) error {
+		return errors.Join(tx.Create(&row).Error, tx.Create(&Document{l.ID, 1, doc}).Error)
+	})
 }
 
 // Get is a lesson's document and revision, or ErrNotFound.
 func (s *Store) Get(id string) (doc []byte, rev int, err error) {
-	var row Row
-	if err := s.read.Select("doc", "rev").Where("id = ?", id).Take(&row).Error; err != nil {
-		return nil, 0, notFound(err)
-	}
-	return row.Doc, row.Rev, nil
+	err = s.read.Transaction(func(tx *gorm.DB) error {
+		var row Row
+		if err := tx.Select("rev").Where("id = ?", id).Take(&row).Error; err != nil {
+			return notFound(err)
+		}
+		l, err := s.document(tx, id, row.Rev)
+		if err != nil {
+			return err
+		}
+		rev = row.Rev
+		doc, err = json.Marshal(l)
+		return err
+	})
+	return doc, rev, err
 }
 
 func notFound(err error) error {
@@ -267,22 +296,35 @@ func (s *Store) saveIn(tx *gorm.DB, id string, save Save) (int, error) {
 			return row.Rev, &EditError{i, err}
 		}
 	}
-	doc, err := json.Marshal(l)
-	if err != nil {
-		return row.Rev, err
-	}
 	next := row.Rev + 1
-	err = tx.Model(&Row{}).Where("id = ?", id).Updates(map[string]any{
-		"title": l.Title, "objective": l.Objective, "scenes": len(l.Scenes), "doc": doc, "rev": next, "updated_at": s.now(),
-	}).Error
-	if err == nil {
-		err = tx.Create(&Operation{ID: save.Operation, LessonID: id, Rev: next, CreatedAt: s.now()}).Error
-	}
-	if err != nil {
+	if err := s.keep(tx, id, next, l, save); err != nil {
 		return row.Rev, err
 	}
 	s.remember(id, decodedLesson{next, l})
 	return next, nil
+}
+
+// keep writes the operation, and now and then the whole document, so that a
+// save of a large lesson is as quick as one of a small lesson.
+func (s *Store) keep(tx *gorm.DB, id string, rev int, l lesson.Lesson, save Save) error {
+	edits, err := json.Marshal(save.Edits)
+	if err != nil {
+		return err
+	}
+	err = errors.Join(
+		tx.Create(&Operation{ID: save.Operation, LessonID: id, Rev: rev, Edits: edits, CreatedAt: s.now()}).Error,
+		tx.Model(&Row{}).Where("id = ?", id).Updates(map[string]any{
+			"title": l.Title, "objective": l.Objective, "scenes": len(l.Scenes), "rev": rev, "updated_at": s.now(),
+		}).Error,
+	)
+	if err != nil || rev%SnapshotEvery != 0 {
+		return err
+	}
+	doc, err := json.Marshal(l)
+	if err != nil {
+		return err
+	}
+	return tx.Model(&Document{}).Where("lesson_id = ?", id).Updates(map[string]any{"rev": rev, "doc": doc}).Error
 }
 
 // EditError is an edit that the core refused; nothing was saved.
@@ -297,7 +339,8 @@ func (e *EditError) Error() string { return fmt.Sprintf("edits[%d].%v", e.Index,
 // Unwrap is the core's reason.
 func (e *EditError) Unwrap() error { return e.Err }
 
-// document is the lesson at the revision, from memory or decoded anew.
+// document is the lesson at the revision, from memory or from the last whole
+// document and the operations since.
 func (s *Store) document(tx *gorm.DB, id string, rev int) (lesson.Lesson, error) {
 	s.mu.Lock()
 	known, ok := s.decoded[id]
@@ -305,11 +348,42 @@ func (s *Store) document(tx *gorm.DB, id string, rev int) (lesson.Lesson, error)
 	if ok && known.rev == rev {
 		return known.doc, nil
 	}
-	var row Row
-	if err := tx.Select("doc").Where("id = ?", id).Take(&row).Error; err != nil {
+	var whole Document
+	if err := tx.Where("lesson_id = ?", id).Take(&whole).Error; err != nil {
 		return lesson.Lesson{}, err
 	}
-	return lesson.Decode(row.Doc)
+	l, err := lesson.Decode(whole.Doc)
+	if err != nil {
+		return lesson.Lesson{}, err
+	}
+	var since []Operation
+	err = tx.Where("lesson_id = ? AND rev > ? AND rev <= ?", id, whole.Rev, rev).Order("rev").Find(&since).Error
+	if err != nil {
+		return lesson.Lesson{}, err
+	}
+	if len(since) != rev-whole.Rev {
+		return lesson.Lesson{}, fmt.Errorf("lesson %s: %d operations since revision %d do not lead to %d", id, len(since), whole.Rev, rev)
+	}
+	for _, op := range since {
+		if l, err = replay(l, op); err != nil {
+			return lesson.Lesson{}, fmt.Errorf("lesson %s, revision %d: %w", id, op.Rev, err)
+		}
+	}
+	return l, nil
+}
+
+func replay(l lesson.Lesson, op Operation) (lesson.Lesson, error) {
+	var edits []lesson.Edit
+	if err := json.Unmarshal(op.Edits, &edits); err != nil {
+		return l, err
+	}
+	for _, e := range edits {
+		var err error
+		if l, err = lesson.Apply(l, e); err != nil {
+			return l, err
+		}
+	}
+	return l, nil
 }
 
 // remember keeps the decoded lesson until a save of it fails or many others

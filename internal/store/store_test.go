@@ -98,6 +98,24 @@ func TestWritersSideBySideLoseNothing(t *testing.T) {
 	assert.Equal(t, fmt.Sprint(153+10*writers*each), total(t, s, "x"))
 }
 
+func TestAReopenedLessonReplaysWhatCameSinceItWasWritten(t *testing.T) {
+	s, path := open(t)
+	_, err := s.Create(sample(t, "x"))
+	require.NoError(t, err)
+	for rev := 1; rev < 3*store.SnapshotEvery+7; rev++ {
+		_, err := s.Save("x", store.Save{Operation: fmt.Sprint(rev), Base: rev, Edits: place("1 one")})
+		require.NoError(t, err)
+		if rev%37 != 0 {
+			continue
+		}
+		require.NoError(t, s.Close())
+		s, err = store.Open(path)
+		require.NoError(t, err)
+		require.Equal(t, fmt.Sprint(153+rev), total(t, s, "x"))
+	}
+	require.NoError(t, s.Close())
+}
+
 func TestDeletedLessonsComeBack(t *testing.T) {
 	s, _ := open(t)
 	for _, id := range []string{"x", "y"} {

@@ -62,14 +62,24 @@ func (b Blocks) Pieces() int { return len(b.Ordered) }
 
 // InPlay is the blocks in play as they lie.
 func (b Blocks) InPlay() place.UnitForm {
-	return place.FromCounts(func(p place.Place) int { return b.count(p, Play) })
+	n := b.tally(Play, anyPart)
+	return place.FromCounts(func(p place.Place) int {
+		if p < Smallest || p > Largest {
+			return 0
+		}
+		return n[p]
+	})
 }
 
-func (b Blocks) count(p place.Place, s State) int {
-	n := 0
-	for _, k := range b.Ordered {
-		if k.Place == p && k.State == s {
-			n++
+// anyPart is every addend, and none.
+const anyPart = -1
+
+// tally counts the blocks of a state and an addend by place, in one pass: a
+// board may hold thousands, and each move asks several times.
+func (b Blocks) tally(state State, part int8) (n [Largest + 1]int) {
+	for i := range b.Ordered {
+		if k := &b.Ordered[i]; k.State == state && (part == anyPart || k.Part == part) {
+			n[k.Place]++
 		}
 	}
 	return n

@@ -102,8 +102,9 @@ func (a arrangement) extent(n int) (w, h int) {
 // top is the largest column that is shown.
 func (b Blocks) top() place.Place {
 	top := max(b.UpTo, place.Tens)
-	for _, k := range b.Ordered {
-		top = max(top, k.Place)
+	// The largest place lies first.
+	if len(b.Ordered) > 0 {
+		top = max(top, b.Ordered[0].Place)
 	}
 	return top
 }
@@ -197,10 +198,11 @@ func layout(m board.Model) board.Layout {
 func (g *grid) columns() board.Layout {
 	rows := g.rows()
 	heights := g.rowHeights(rows)
+	counts := g.tally(Play, anyPart)
 	l := board.Layout{Pieces: make([]board.Sprite, 0, len(g.Ordered))}
 	for p := g.top(); p >= Smallest; p-- {
 		width := g.columnWidth(p, rows)
-		l.Zones = append(l.Zones, board.Zone{ID: p.Plural(), Label: p.Plural(), Count: g.count(p, Play), X: l.W, W: width, Offer: bundleOffer(p)})
+		l.Zones = append(l.Zones, board.Zone{ID: p.Plural(), Label: p.Plural(), Count: counts[p], X: l.W, W: width, Offer: bundleOffer(p)})
 		l.Pieces = g.putColumn(l.Pieces, p, l.W, width, rows, heights)
 		l.W += width
 	}
@@ -247,8 +249,8 @@ func (g *grid) indent(p place.Place, w, width int) int {
 // rows lists the addends that have blocks of their own, or the one row of none.
 func (b Blocks) rows() []int {
 	var has [MaxPart + 1]bool
-	for _, k := range b.Ordered {
-		if k.State != Taken && !b.isJoined(k.Place) {
+	for i := range b.Ordered {
+		if k := &b.Ordered[i]; k.Part > 0 && k.State != Taken && !b.isJoined(k.Place) {
 			has[k.Part] = true
 		}
 	}
@@ -337,15 +339,15 @@ func (b Blocks) minHeight() int {
 // put lays the blocks of a cell from a corner.
 func (b Blocks) put(out []board.Sprite, c cell, x, y int, zone string) []board.Sprite {
 	a := b.arrangement(c.place)
-	for i, k := range c.blocks {
+	for i := range c.blocks {
 		dx, dy := a.slot(i, len(c.blocks))
-		out = append(out, k.sprite(a, x+dx, y+dy, zone))
+		out = append(out, c.blocks[i].sprite(a, x+dx, y+dy, zone))
 	}
 	return out
 }
 
-func (k Block) sprite(a arrangement, x, y int, zone string) board.Sprite {
-	s := board.Sprite{ID: k.ID, Look: a.look, X: x, Y: y, W: a.w, H: a.h, Zone: zone, Part: int(k.Part)}
+func (k *Block) sprite(a arrangement, x, y int, zone string) board.Sprite {
+	s := board.Sprite{ID: k.ID, Look: a.look, X: int32(x), Y: int32(y), W: int32(a.w), H: int32(a.h), Zone: zone, Part: k.Part}
 	s.Marks = [...]board.Marks{0, board.MarkCrossed, board.MarkTaken, board.MarkSpent}[k.State]
 	if k.New {
 		s.Marks |= board.MarkNew
@@ -358,6 +360,10 @@ func (k Block) sprite(a arrangement, x, y int, zone string) board.Sprite {
 
 // tray adds the Taken tray at the right when something was taken.
 func (b Blocks) tray(l board.Layout) board.Layout {
+	taken := sum(b.takenCounts())
+	if taken == 0 {
+		return l
+	}
 	left, y, wide := l.W+trayGap, pad, 0
 	for p := Largest; p >= Smallest; p-- {
 		c := cell{place: p}
@@ -373,23 +379,18 @@ func (b Blocks) tray(l board.Layout) board.Layout {
 		l.Pieces = b.put(l.Pieces, c, left+pad, y, "taken")
 		y, wide = y+h+pad, max(wide, w)
 	}
-	if wide > 0 {
-		width := max(minWidth, wide+2*pad)
-		l.W, l.H = left+width, max(l.H, y)
-		for i := range l.Zones {
-			l.Zones[i].H = l.H
-		}
-		l.Zones = append(l.Zones, board.Zone{ID: "taken", Label: "taken", Count: b.takenCount(), X: left, W: width, H: l.H})
+	width := max(minWidth, wide+2*pad)
+	l.W, l.H = left+width, max(l.H, y)
+	for i := range l.Zones {
+		l.Zones[i].H = l.H
 	}
+	l.Zones = append(l.Zones, board.Zone{ID: "taken", Label: "taken", Count: taken, X: left, W: width, H: l.H})
 	return l
 }
 
-func (b Blocks) takenCount() int {
-	n := 0
-	for p := Smallest; p <= Largest; p++ {
-		n += b.count(p, Taken)
-	}
-	return n
+func (b Blocks) takenCounts() []int {
+	counts := b.tally(Taken, anyPart)
+	return counts[:]
 }
 
 // mat lays loose blocks where they were put and the rest tidily by place.

@@ -430,7 +430,7 @@ func (b Blocks) lay(a LayArgs, t *board.Turn) (Blocks, error) {
 	t.Say("did.moved", say.Form("form", say.Amount, formOf(found)))
 	return b.change(idsOf(found), func(k *Block) {
 		k.Loose = true
-		k.X, k.Y = clampX(at[k.ID].X+a.DX), clampY(at[k.ID].Y+a.DY)
+		k.X, k.Y = clampX(int(at[k.ID].X)+a.DX), clampY(int(at[k.ID].Y)+a.DY)
 	}), nil
 }
 

@@ -19,8 +19,8 @@ var letters = map[place.Place]string{place.Ones: "o", place.Tens: "t", place.Hun
 func printNotation(m board.Model) string {
 	b := m.(Blocks)
 	most := 0
-	for _, k := range b.Ordered {
-		if k.State == Play {
+	for i := range b.Ordered {
+		if k := &b.Ordered[i]; k.State == Play {
 			most = max(most, int(k.Part))
 		}
 	}
@@ -44,14 +44,9 @@ func printNotation(m board.Model) string {
 
 func (b Blocks) printPart(part int) string {
 	var tokens []string
+	counts := b.tally(Play, int8(part))
 	for p := Largest; p >= Smallest; p-- {
-		n := 0
-		for _, k := range b.Ordered {
-			if k.Place == p && k.State == Play && int(k.Part) == part {
-				n++
-			}
-		}
-		if n > 0 {
+		if n := counts[p]; n > 0 {
 			tokens = append(tokens, strconv.Itoa(n)+letters[p])
 		}
 	}

@@ -94,7 +94,7 @@ func (r Rack) sprite(i, k, left int) board.Sprite {
 	x := beadX(k, left)
 	s := board.Sprite{
 		ID: r.first + board.PieceID(i*Beads+k), Look: "bead",
-		X: x, Y: i*row + (row-bead)/2, W: bead, H: bead, Zone: "row " + strconv.Itoa(i+1),
+		X: int32(x), Y: int32(i*row + (row-bead)/2), W: bead, H: bead, Zone: "row " + strconv.Itoa(i+1),
 	}
 	// Rows six to ten swap the colours, so that fifty is seen.
 	if (k >= 5) != (i >= 5) {

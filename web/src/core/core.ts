@@ -34,7 +34,8 @@ export const Mark = { crossed: 1, taken: 2, spent: 4, fresh: 8, ringed: 16, alte
 /** What a move changed: everything of each model but its pieces, and of those only the differences. */
 export interface Delta {
   rev: number;
-  models: (ModelView & { changed: Piece[]; removed: number[] })[];
+  /** changed pieces whole; moved ones as id, x, y after one another; removed ones by id. */
+  models: (ModelView & { changed: Piece[]; moved: number[]; removed: number[] })[];
   notation: string;
   scratch: boolean;
   canUndo: boolean;
@@ -81,6 +82,7 @@ interface Calls {
 
 declare global {
   var unitbloomCore: ((op: string, arg: string) => string) | undefined;
+  var unitbloomRest: (() => void) | undefined;
   var Go: new () => { importObject: WebAssembly.Imports; run(instance: WebAssembly.Instance): Promise<void> };
 }
 
@@ -114,6 +116,19 @@ async function start() {
   });
 }
 
+/** How long nobody acts before the core tidies its memory, in milliseconds. */
+const REST_MS = 700;
+let resting: ReturnType<typeof setTimeout> | undefined;
+
+/** The core collects its memory when nobody waits for it. */
+function restSoon() {
+  clearTimeout(resting);
+  resting = setTimeout(() => {
+    const idle = globalThis.requestIdleCallback ?? ((run: () => void) => setTimeout(run));
+    idle(() => globalThis.unitbloomRest?.());
+  }, REST_MS);
+}
+
 /** Calls one operation of the door. Throws a CoreError on a refusal. */
 export function call<Op extends keyof Calls>(op: Op, arg: Calls[Op]['in']): Calls[Op]['out'] {
   if (!globalThis.unitbloomCore) throw new CoreError('gone', 'The core is starting again. Try once more.');
@@ -121,6 +136,7 @@ export function call<Op extends keyof Calls>(op: Op, arg: Calls[Op]['in']): Call
     ok?: Calls[Op]['out'];
     error?: { code: string; text: string };
   };
+  restSoon();
   if (answer.error) throw new CoreError(answer.error.code, answer.error.text);
   return answer.ok as Calls[Op]['out'];
 }

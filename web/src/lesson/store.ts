@@ -370,9 +370,9 @@ export function finishBeats() {
 function applyDelta(delta: Delta) {
   const before = get();
   const origins = originsOf(delta.became, before.models);
-  const models = delta.models.map(({ changed, removed, pieces: _none, ...view }, i) => ({
+  const models = delta.models.map(({ changed, moved, removed, pieces: _none, ...view }, i) => ({
     ...view,
-    pieces: merge(before.models[i]?.pieces ?? [], changed, removed),
+    pieces: merge(before.models[i]?.pieces ?? [], changed, moved, removed),
   }));
   const { rev, scratch, canUndo, canRedo } = delta;
   set({
@@ -387,13 +387,17 @@ function applyDelta(delta: Delta) {
 }
 
 /** Brings pieces up to date; those that did not change stay the same objects. */
-function merge(pieces: Piece[], changed: Piece[], removed: number[]): Piece[] {
+function merge(pieces: Piece[], changed: Piece[], moved: number[], removed: number[]): Piece[] {
   const now = new Map(changed.map((p) => [p[0], p]));
+  const spots = new Map<number, [x: number, y: number]>();
+  for (let i = 0; i < moved.length; i += 3) spots.set(moved[i]!, [moved[i + 1]!, moved[i + 2]!]);
   const gone = new Set(removed);
   const kept: Piece[] = [];
   for (const p of pieces) {
     if (gone.has(p[0])) continue;
-    kept.push(now.get(p[0]) ?? p);
+    const spot = spots.get(p[0]);
+    const same = spot ? ([p[0], p[1], ...spot, p[4], p[5], p[6], p[7]] satisfies Piece) : p;
+    kept.push(now.get(p[0]) ?? same);
     now.delete(p[0]);
   }
   return [...kept, ...now.values()];
