@@ -108,7 +108,7 @@ func Open(path string) (*Store, error) {
 func connect(path, extra string, conns int) (*gorm.DB, error) {
 	dsn := (&url.URL{Scheme: "file", Opaque: url.PathEscape(path)}).String() +
 		"?_pragma=busy_timeout(5000)&_pragma=journal_mode(WAL)&_pragma=synchronous(FULL)&_pragma=foreign_keys(1)" + extra
-	db, err := gorm.Open(sqlite.Open(dsn), &gorm.Config{Logger: logger.Discard, SkipDefaultTransaction: true})
+	db, err := gorm.Open(sqlite.Open(dsn), &gorm.Config{Logger: logger.Discard, SkipDefaultTransaction: true, PrepareStmt: true})
 	if err != nil {
 		return nil, err
 	}
@@ -206,9 +206,13 @@ func (s *Store) Create(l lesson.Lesson) (rev int, err error) {
 		return 0, err
 	}
 	row := Row{ID: l.ID, Title: l.Title, Objective: l.Objective, Scenes: len(l.Scenes), Rev: 1, CreatedAt: s.now(), UpdatedAt: s.now()}
-	return 1, s.write.Transaction(func(tx *gorm.DB) error {
+	err = s.write.Transaction(func(tx *gorm.DB) error {
 		return errors.Join(tx.Create(&row).Error, tx.Create(&Document{l.ID, 1, doc}).Error)
 	})
+	if err == nil {
+		s.remember(l.ID, decodedLesson{1, l})
+	}
+	return 1, err
 }
 
 // Get is a lesson's document and revision, or ErrNotFound.

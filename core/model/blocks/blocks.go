@@ -90,10 +90,18 @@ func (b Blocks) isJoined(p place.Place) bool { return slices.Contains(b.Joined, 
 
 // insert puts blocks after the last of their place. The input is not altered.
 func (b Blocks) insert(added ...Block) Blocks {
+	slices.SortStableFunc(added, func(x, y Block) int { return int(y.Place) - int(x.Place) })
 	out := make([]Block, 0, len(b.Ordered)+len(added))
-	out = append(append(out, b.Ordered...), added...)
-	slices.SortStableFunc(out, func(x, y Block) int { return int(y.Place) - int(x.Place) })
-	b.Ordered = out
+	rest := b.Ordered
+	for _, k := range added {
+		n := 0
+		for n < len(rest) && rest[n].Place >= k.Place {
+			n++
+		}
+		out = append(append(out, rest[:n]...), k)
+		rest = rest[n:]
+	}
+	b.Ordered = append(out, rest...)
 	return b
 }
 

@@ -90,9 +90,15 @@ func (b Blocks) arrangement(p place.Place) arrangement {
 	return solid[p]
 }
 
-// extent is the size of n blocks of a place.
+// period is after how many blocks every arrangement begins again, further down.
+const period = 100
+
+// extent is the size of n blocks of a place: the first and the last period tell.
 func (a arrangement) extent(n int) (w, h int) {
-	for i := range n {
+	for i := 0; i < n; i++ {
+		if i == period {
+			i = max(i, n-period)
+		}
 		x, y := a.slot(i, n)
 		w, h = max(w, x+a.w), max(h, y+a.h)
 	}
