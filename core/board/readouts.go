@@ -1,7 +1,6 @@
 package board
 
 import (
-	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
 
@@ -36,6 +35,3 @@ func (b Board) ReadOuts(i int, w say.Words) []ReadOut {
 }
 
 func label(id string, w say.Words) string { return say.New("label." + id).Text(w) }
-
-// UnitForm is the unit form of all pieces in play on model i.
-func (b Board) UnitForm(i int) place.UnitForm { return b.Models[i].InPlay() }

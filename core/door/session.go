@@ -214,11 +214,7 @@ func (s *session) settle() {
 
 func (s *session) undo() (any, error) {
 	if s.scratch != nil {
-		if n := len(s.scratch.past); n > 0 {
-			s.scratch.future = append(s.scratch.future, scratchState{s.scratch.board, s.scratch.moves})
-			s.scratch.back(s.scratch.past[n-1])
-			s.scratch.past = s.scratch.past[:n-1]
-		}
+		s.scratch.travel(&s.scratch.past, &s.scratch.future)
 		if len(s.scratch.moves) == 0 && len(s.scratch.future) == 0 {
 			s.scratch = nil
 		}
@@ -229,18 +225,22 @@ func (s *session) undo() (any, error) {
 
 func (s *session) redo() (any, error) {
 	if s.scratch != nil {
-		if n := len(s.scratch.future); n > 0 {
-			s.scratch.past = append(s.scratch.past, scratchState{s.scratch.board, s.scratch.moves})
-			s.scratch.back(s.scratch.future[n-1])
-			s.scratch.future = s.scratch.future[:n-1]
-		}
+		s.scratch.travel(&s.scratch.future, &s.scratch.past)
 		return s.turned(nil), nil
 	}
 	return s.travel(&s.future, &s.past)
 }
 
-func (sc *scratch) back(to scratchState) {
-	sc.board, sc.moves = to.board.After(sc.board), to.moves
+// travel goes one entry along the scratch copy's own history.
+func (sc *scratch) travel(from, to *[]scratchState) {
+	n := len(*from)
+	if n == 0 {
+		return
+	}
+	entry := (*from)[n-1]
+	*from = (*from)[:n-1]
+	*to = append(*to, scratchState{sc.board, sc.moves})
+	sc.board, sc.moves = entry.board.After(sc.board), entry.moves
 }
 
 // travel goes one entry along the history and tells the difference as edits.

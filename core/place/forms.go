@@ -143,9 +143,6 @@ func (n Number) placeWordsFraction() string {
 	return strings.Join(parts, " ")
 }
 
-// SmallWord is the word for a count from 0 to 19.
-func SmallWord(n int) string { return small[n] }
-
 // Digit is one written digit and what it stands for.
 type Digit struct {
 	Place Place  `json:"place"`

@@ -64,8 +64,7 @@ var catalogue = map[string]string{
 	"did.gone":       "The {model} was put away.",
 	"did.titled":     "The title is set.",
 
-	"total.is":    "{n}.",
-	"total.count": "{pieces}.",
+	"total.is": "{n}.",
 
 	// Labels of a selection's verbs, and of read-outs.
 	"verb.bundle":       "{@bundle} {@into} one {next.one}",
@@ -76,7 +75,6 @@ var catalogue = map[string]string{
 	"verb.restore":      "Put back in play",
 	"verb.remove":       "Put away",
 	"verb.ring":         "Ring",
-	"verb.counted":      "Counted",
 	"label.numeral":     "Number",
 	"label.expanded":    "Expanded form",
 	"label.unitForm":    "Unit form",
@@ -85,12 +83,7 @@ var catalogue = map[string]string{
 	"label.rows":        "Rows",
 	"label.missing":     "To fill the row",
 	"label.pushes":      "Pushes",
-	"label.new":         "new",
-	"label.taken":       "Taken",
-	"label.hidden":      "?",
 	"row.beads":         "{n} and {missing} make 10",
-	"count.rows":        "{n} rows",
-	"count.row":         "1 row",
 
 	// Column addition.
 	"columnAdd.predict":       "We are going to add {a} and {b}. Look at the digits before we build.",
@@ -126,10 +119,4 @@ var catalogue = map[string]string{
 	"look.columns":            "Each block stands in the column of its place.",
 	"look.both":               "The blocks and the written answer.",
 	"look.place":              "Only the {place}.",
-
-	// Worked example titles.
-	"method.column-add": "Column addition",
 }
-
-// Known reports whether the catalogue has a message of this id.
-func Known(id string) bool { _, ok := catalogue[id]; return ok }
