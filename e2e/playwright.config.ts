@@ -4,8 +4,8 @@ import { launch } from './browser.mjs';
 export default defineConfig({
   testDir: '.',
   outputDir: './results',
-  timeout: 45_000,
-  expect: { timeout: 8_000 },
+  timeout: 60_000,
+  expect: { timeout: 15_000 },
   workers: 2,
   forbidOnly: true,
   reporter: [['line']],

@@ -13,7 +13,7 @@ import (
 )
 
 // memoryLimit is where memory is collected though a class may be waiting.
-const memoryLimit = 96 << 20
+const memoryLimit = 384 << 20
 
 func main() {
 	// There is one thread: a collection in the middle of a move would be felt. So

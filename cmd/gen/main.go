@@ -1,6 +1,6 @@
-// Command gen writes the published schemas from the Go types and registries.
-// Run it from the top of the tree; `make generate` then makes the TypeScript
-// types from them.
+// Command gen writes the published schemas and the page about the models from
+// the Go types and registries. Run it from the top of the tree; `make generate`
+// then makes the TypeScript types from the schemas.
 package main
 
 import (
@@ -9,12 +9,16 @@ import (
 	"os"
 	"path/filepath"
 
+	"unitbloom/internal/manual"
 	"unitbloom/internal/schema"
 )
 
 func main() {
 	write("docs/schema/lesson.v1.schema.json", schema.Lesson())
 	write("docs/schema/door.schema.json", schema.Door())
+	if err := os.WriteFile("docs/models.md", []byte(manual.Models()), 0o644); err != nil {
+		log.Fatal(err)
+	}
 }
 
 func write(path string, value any) {

@@ -4,7 +4,6 @@
 package board
 
 import (
-	"encoding/json"
 	"fmt"
 	"slices"
 
@@ -33,18 +32,13 @@ type Model interface {
 	Pieces() int
 }
 
-// Board is one to four models side by side with the covers over them.
+// Board is one to four models side by side, each in its tile, with the covers
+// over them.
 type Board struct {
 	Models []Model
-	Titles []string
+	Tiles  []Tile
 	Covers []Cover
 	ids    IDs
-}
-
-// Cover hides one zone of a model: a column, a row, one side of a row.
-type Cover struct {
-	Model int    `json:"model"`
-	Zone  string `json:"zone"`
 }
 
 // IDs gives out piece ids.
@@ -76,7 +70,7 @@ func New(kinds ...string) (Board, error) {
 			return Board{}, fmt.Errorf("there is no model called %q. Models are %s", kind, kindsList())
 		}
 		b.Models = append(b.Models, spec.New(&b.ids))
-		b.Titles = append(b.Titles, "")
+		b.Tiles = append(b.Tiles, Tile{})
 	}
 	return b, nil
 }
@@ -84,8 +78,11 @@ func New(kinds ...string) (Board, error) {
 // Pieces is how many pieces are on the board.
 func (b Board) Pieces() int {
 	n := 0
-	for _, m := range b.Models {
+	for i, m := range b.Models {
 		n += m.Pieces()
+		if i < len(b.Tiles) {
+			n += b.Tiles[i].keptPieces()
+		}
 	}
 	return n
 }
@@ -98,12 +95,6 @@ func Total(m Model) place.Number {
 		panic(err)
 	}
 	return n
-}
-
-// IsCovered reports whether any part of model i is covered; then no read-out
-// may give its number away.
-func (b Board) IsCovered(i int) bool {
-	return slices.ContainsFunc(b.Covers, func(c Cover) bool { return c.Model == i })
 }
 
 // with is b with model i replaced; the input's slices stay as they are.
@@ -119,6 +110,8 @@ type Turn struct {
 	ids    *IDs
 	room   int
 	effect Effect
+	board  Board // as it was, with the model that the move is about
+	model  int
 }
 
 // Effect is what a move did, beside the new board.
@@ -127,6 +120,11 @@ type Effect struct {
 	Became []Became
 	// Said announces the move; it never holds the total.
 	Said say.Message
+	// Also says what else happened, as when a linked model could not follow.
+	Also []say.Message
+	// Stages are boards on the way, for motion: a share dealt round, a hundred
+	// opened to tens and then to ones.
+	Stages []Board
 }
 
 // Became is pieces that turned into others: ten ones into a ten.
@@ -154,6 +152,11 @@ func (t *Turn) Became(from, to []PieceID) {
 	t.effect.Became = append(t.effect.Became, Became{from, to})
 }
 
+// Stage records the model as it is on the way to where the move leads.
+func (t *Turn) Stage(m Model) {
+	t.effect.Stages = append(t.effect.Stages, t.board.with(t.model, m))
+}
+
 // Say records the announcement.
 func (t *Turn) Say(id string, values ...say.Value) { t.effect.Said = say.New(id, values...) }
 
@@ -165,10 +168,13 @@ func Apply(b Board, mv Move) (Board, Effect, error) {
 		return b, Effect{}, err
 	}
 	ids := b.ids
-	t := Turn{ids: &ids, room: MaxPieces - b.Pieces()}
+	t := Turn{ids: &ids, room: MaxPieces - b.Pieces(), board: b, model: mv.Model}
 	next, err := spec.apply(b, mv, &t)
 	if err != nil {
 		return b, Effect{}, err
+	}
+	if spec.ofModel {
+		next = next.follow(b, mv.Model, &t)
 	}
 	next.ids = ids
 	return next.settleCovers(), t.effect, nil
@@ -209,8 +215,8 @@ func (b Board) find(mv Move) (MoveSpec, error) {
 	if spec, ok := findMove(boardMoves, mv.Kind); ok {
 		return spec, nil
 	}
-	if mv.Model < 0 || mv.Model >= len(b.Models) {
-		return MoveSpec{}, say.Refuse("no-model", say.Int("n", say.Given, mv.Model+1), say.Int("count", say.Given, len(b.Models)))
+	if !b.has(mv.Model) {
+		return MoveSpec{}, b.noModel(mv.Model)
 	}
 	kind := b.Models[mv.Model].Kind()
 	model, _ := SpecOf(kind)
@@ -227,79 +233,4 @@ func findMove(specs []MoveSpec, kind string) (MoveSpec, bool) {
 		return MoveSpec{}, false
 	}
 	return specs[i], true
-}
-
-// boardJSON is the file form of a board.
-type boardJSON struct {
-	Models []json.RawMessage `json:"models"`
-	Titles []string          `json:"titles,omitempty"`
-	Covers []Cover           `json:"covers,omitempty"`
-}
-
-// MarshalJSON writes everything but the ids.
-func (b Board) MarshalJSON() ([]byte, error) {
-	out := boardJSON{Models: make([]json.RawMessage, len(b.Models)), Covers: b.Covers}
-	for i, m := range b.Models {
-		raw, err := json.Marshal(m)
-		if err != nil {
-			return nil, err
-		}
-		out.Models[i] = raw
-	}
-	if slices.ContainsFunc(b.Titles, func(s string) bool { return s != "" }) {
-		out.Titles = b.Titles
-	}
-	return json.Marshal(out)
-}
-
-// UnmarshalJSON reads a board and gives its pieces ids from 1 up, in order.
-func (b *Board) UnmarshalJSON(data []byte) error {
-	var in boardJSON
-	if err := json.Unmarshal(data, &in); err != nil {
-		return err
-	}
-	if len(in.Models) < 1 || len(in.Models) > MaxModels {
-		return fmt.Errorf("models: a board holds one to four models, and this one has %d", len(in.Models))
-	}
-	*b = Board{Covers: in.Covers, Titles: make([]string, len(in.Models))}
-	copy(b.Titles, in.Titles)
-	for i, raw := range in.Models {
-		m, err := decodeModel(raw, &b.ids)
-		if err != nil {
-			return fmt.Errorf("models[%d]: %w", i, err)
-		}
-		b.Models = append(b.Models, m)
-	}
-	return b.validate()
-}
-
-func (b Board) validate() error {
-	if n := b.Pieces(); n > MaxPieces {
-		return fmt.Errorf("models: %d pieces are too many; a board holds %d", n, MaxPieces)
-	}
-	for i, m := range b.Models {
-		if _, err := m.InPlay().Total(); err != nil {
-			return fmt.Errorf("models[%d]: %w", i, err)
-		}
-	}
-	for i, c := range b.Covers {
-		if c.Model < 0 || c.Model >= len(b.Models) || !hasZone(b.Models[c.Model], c.Zone) {
-			return fmt.Errorf("covers[%d]: there is no zone %q on model %d", i, c.Zone, c.Model)
-		}
-	}
-	return nil
-}
-
-func decodeModel(raw json.RawMessage, ids *IDs) (Model, error) {
-	var head struct {
-		Kind string `json:"kind"`
-	}
-	if err := json.Unmarshal(raw, &head); err != nil {
-		return nil, err
-	}
-	spec, ok := SpecOf(head.Kind)
-	if !ok {
-		return nil, fmt.Errorf("kind: there is no model called %q. Models are %s", head.Kind, kindsList())
-	}
-	return spec.Decode(raw, ids)
 }

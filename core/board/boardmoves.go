@@ -6,9 +6,23 @@ import (
 	"unitbloom/core/say"
 )
 
-// CoverArgs name the zone to cover or to show again.
+// CoverArgs name what to cover.
 type CoverArgs struct {
-	Zone string `json:"zone" jsonschema:"required" jsonschema_description:"A column (ones), a row (row 1) or one side of it (row 1 left). To show again, an empty zone means all."`
+	Zone string `json:"zone,omitempty" jsonschema_description:"A column (ones), a row (row 1), one side of it (row 1 left), or all; all when left out."`
+	At   *Rect  `json:"at,omitempty" jsonschema_description:"A rectangle of the zone, in model units from its corner; the whole zone when left out."`
+}
+
+// UncoverArgs name what to show again.
+type UncoverArgs struct {
+	Zone  string `json:"zone,omitempty" jsonschema_description:"Every cover of this zone; all covers of the model when left out."`
+	Index *int   `json:"index,omitempty" jsonschema:"minimum=0" jsonschema_description:"One cover of the board, counted from 0."`
+}
+
+// MoveCoverArgs bring a cover elsewhere, or to another size.
+type MoveCoverArgs struct {
+	Index int    `json:"index" jsonschema:"required,minimum=0" jsonschema_description:"The cover, counted from 0."`
+	Zone  string `json:"zone,omitempty" jsonschema_description:"The zone that the rectangle lies on; all when left out."`
+	At    Rect   `json:"at" jsonschema:"required" jsonschema_description:"Where it lies then, in model units from the zone's corner."`
 }
 
 // ModelArgs name a model kind.
@@ -21,6 +35,31 @@ type TitleArgs struct {
 	Title string `json:"title" jsonschema:"required,maxLength=200" jsonschema_description:"The title above the model; empty for none."`
 }
 
+// WidthArgs hold a tile's share of the board.
+type WidthArgs struct {
+	Share int `json:"share" jsonschema:"required,minimum=30,maximum=300" jsonschema_description:"Hundredths of an even share."`
+}
+
+// ToArgs hold a place in the row of models.
+type ToArgs struct {
+	To int `json:"to" jsonschema:"minimum=0,maximum=3" jsonschema_description:"The model's new place, counted from 0."`
+}
+
+// WithArgs name another model.
+type WithArgs struct {
+	With int `json:"with" jsonschema:"required,minimum=0,maximum=3" jsonschema_description:"The model whose number this one takes on, counted from 0."`
+}
+
+// IndexArgs name one of a list.
+type IndexArgs struct {
+	Index int `json:"index" jsonschema:"minimum=0" jsonschema_description:"Which one, counted from 0."`
+}
+
+// BesideArgs list read-outs.
+type BesideArgs struct {
+	ReadOuts []string `json:"readouts" jsonschema:"required,maxItems=4" jsonschema_description:"Ids of the read-outs that stand on the board beside the model."`
+}
+
 // NoArgs is for moves without parameters.
 type NoArgs struct{}
 
@@ -30,54 +69,125 @@ var boardMoves []MoveSpec
 
 // The moves refer to the registry that holds them, hence init.
 func init() {
+	two := "blocks 1h 4t 6o | rack 2: 3"
 	boardMoves = []MoveSpec{
-		boardMove("cover", "Lay a cover over one zone of a model. Its number is not read out until it is shown again.", CoverArgs{Zone: "ones"}, cover),
-		boardMove("uncover", "Show a covered zone again, or all of a model.", CoverArgs{}, uncover),
-		boardMove("addModel", "Put another model beside the others.", ModelArgs{Of: "rack"}, addModel),
-		boardMove("removeModel", "Put a model away with its pieces.", NoArgs{}, removeModel),
-		boardMove("title", "Write a title above a model.", TitleArgs{Title: "Bulbs"}, title),
+		boardMove("cover", "Lay a cover over a zone of a model, or over any rectangle of it. Its number is not read out until it is shown again.", two, CoverArgs{Zone: "ones"}, cover),
+		boardMove("uncover", "Show again what is covered: one cover, a zone, or all of a model.", two, UncoverArgs{}, uncover, Move{Kind: "cover", Args: CoverArgs{Zone: "ones"}}),
+		boardMove("moveCover", "Move a cover, or change its size.", two, MoveCoverArgs{At: Rect{10, 10, 60, 60}}, moveCover, Move{Kind: "cover", Args: CoverArgs{}}),
+		boardMove("addModel", "Put another model beside the others.", two, ModelArgs{Of: "rack"}, addModel),
+		boardMove("removeModel", "Put a model away with its pieces.", two, NoArgs{}, removeModel),
+		boardMove("title", "Write a title above a model.", two, TitleArgs{Title: "Bulbs"}, title),
+		boardMove("width", "Give a model more or less of the board.", two, WidthArgs{150}, width),
+		boardMove("reorder", "Bring a model to another place in the row.", two, ToArgs{1}, reorder),
+		boardMove("link", "Two models show one number from now on: this one takes on the other's. Changing one changes the other.", "blocks 1t 4o | rack 2: 3", WithArgs{1}, link),
+		boardMove("unlink", "A model shows its own number again.", "blocks 1t 4o | rack 2: 3", NoArgs{}, unlink, Move{Kind: "link", Args: WithArgs{1}}),
+		boardMove("keep", "Keep a copy of the model as it is, frozen beside it and not counted.", two, NoArgs{}, keepCopy),
+		boardMove("dropKept", "Put a kept copy away.", two, IndexArgs{}, dropKept, Move{Kind: "keep"}),
+		boardMove("beside", "Choose the read-outs that stand on the board beside the model.", two, BesideArgs{[]string{"expanded"}}, beside),
 	}
 }
 
-func boardMove[A any](kind, doc string, example A, apply func(Board, int, A, *Turn) (Board, error)) MoveSpec {
+func boardMove[A any](kind, doc, board string, example A, apply func(Board, int, A, *Turn) (Board, error), before ...Move) MoveSpec {
 	var zero A
-	spec := MoveSpec{Kind: kind, Doc: doc, Laws: []LawKind{Looks}, Args: zero, Board: "blocks 1h 4t 6o | rack 1: 3", Example: example}
+	spec := MoveSpec{Kind: kind, Doc: doc, Laws: []LawKind{Looks}, Args: zero, Board: board, Before: before, Example: example}
+	if kind == "link" {
+		spec.Laws = []LawKind{Sets}
+	}
 	spec.apply = func(b Board, mv Move, t *Turn) (Board, error) {
 		args, err := argsOf[A](mv)
 		if err != nil {
 			return b, err
 		}
-		if kind != "addModel" && (mv.Model < 0 || mv.Model >= len(b.Models)) {
-			return b, say.Refuse("no-model", say.Int("n", say.Given, mv.Model+1), say.Int("count", say.Given, len(b.Models)))
+		if kind != "addModel" && !b.has(mv.Model) {
+			return b, b.noModel(mv.Model)
 		}
 		return apply(b, mv.Model, args, t)
 	}
-	spec.law = func(Board, Move) (Law, error) { return Law{Kind: Looks}, nil }
+	spec.law = func(b Board, mv Move) (Law, error) {
+		if a, err := argsOf[WithArgs](mv); kind == "link" && err == nil && b.has(a.With) {
+			return Law{Kind: Sets, Value: Total(b.Models[a.With])}, nil
+		}
+		return Law{Kind: Looks}, nil
+	}
 	spec.saved = func(b Board, mv Move) (Move, error) { return mv, nil }
 	return spec
 }
 
+func (b Board) has(i int) bool { return i >= 0 && i < len(b.Models) }
+
+func (b Board) noModel(i int) error {
+	return say.Refuse("no-model", say.Int("n", say.Given, i+1), say.Int("count", say.Given, len(b.Models)))
+}
+
 func cover(b Board, i int, a CoverArgs, t *Turn) (Board, error) {
+	if a.Zone == "" {
+		a.Zone = AllZone
+	}
 	if !hasZone(b.Models[i], a.Zone) {
 		return b, say.Refuse("no-zone", say.Text("zone", say.Given, a.Zone))
 	}
-	c := Cover{i, a.Zone}
-	if !slices.Contains(b.Covers, c) {
+	if a.At != nil {
+		if err := a.At.check(); err != nil {
+			return b, badField("at", err.Error())
+		}
+	}
+	c := Cover{i, a.Zone, a.At}
+	if !slices.ContainsFunc(b.Covers, c.same) {
 		b.Covers = append(slices.Clone(b.Covers), c)
 	}
-	t.Say("did.covered", say.Text("zone", say.Name, a.Zone))
+	t.Say("did.covered", say.Text("zone", say.Name, coverName(b, c)))
 	return b, nil
 }
 
-func uncover(b Board, i int, a CoverArgs, t *Turn) (Board, error) {
+// coverName says what is covered, without what is under it.
+func coverName(b Board, c Cover) string {
+	spec, _ := SpecOf(b.Models[c.Model].Kind())
+	switch {
+	case c.At != nil:
+		return "a part of the " + spec.Noun
+	case c.Zone == AllZone:
+		return "the " + spec.Noun
+	}
+	return c.Zone
+}
+
+func uncover(b Board, i int, a UncoverArgs, t *Turn) (Board, error) {
+	if a.Index != nil {
+		if *a.Index < 0 || *a.Index >= len(b.Covers) {
+			return b, say.Refuse("no-cover", say.Int("n", say.Given, *a.Index+1))
+		}
+		t.Say("did.uncovered", say.Text("zone", say.Name, coverName(b, b.Covers[*a.Index])))
+		b.Covers = slices.Delete(slices.Clone(b.Covers), *a.Index, *a.Index+1)
+		return b, nil
+	}
+	t.Say("did.uncovered", say.Text("zone", say.Name, coverName(b, Cover{Model: i, Zone: orAll(a.Zone)})))
 	b.Covers = slices.DeleteFunc(slices.Clone(b.Covers), func(c Cover) bool {
 		return c.Model == i && (a.Zone == "" || c.Zone == a.Zone)
 	})
-	name := a.Zone
-	if name == "" {
-		name = b.Models[i].Kind()
+	return b, nil
+}
+
+func orAll(zone string) string {
+	if zone == "" {
+		return AllZone
 	}
-	t.Say("did.uncovered", say.Text("zone", say.Name, name))
+	return zone
+}
+
+func moveCover(b Board, i int, a MoveCoverArgs, t *Turn) (Board, error) {
+	if a.Index < 0 || a.Index >= len(b.Covers) {
+		return b, say.Refuse("no-cover", say.Int("n", say.Given, a.Index+1))
+	}
+	a.Zone = orAll(a.Zone)
+	if !hasZone(b.Models[i], a.Zone) {
+		return b, say.Refuse("no-zone", say.Text("zone", say.Given, a.Zone))
+	}
+	if err := a.At.check(); err != nil {
+		return b, badField("at", err.Error())
+	}
+	b.Covers = slices.Clone(b.Covers)
+	b.Covers[a.Index] = Cover{i, a.Zone, &a.At}
+	t.Say("did.cover-moved")
 	return b, nil
 }
 
@@ -94,8 +204,8 @@ func addModel(b Board, _ int, a ModelArgs, t *Turn) (Board, error) {
 		return b, err
 	}
 	b.Models = append(slices.Clone(b.Models), m)
-	b.Titles = append(slices.Clone(b.Titles), "")
-	t.Say("did.model", say.Text("model", say.Name, a.Of))
+	b.Tiles = append(slices.Clone(b.Tiles), Tile{})
+	t.Say("did.model", say.Text("model", say.Name, spec.Noun))
 	return b, nil
 }
 
@@ -103,29 +213,129 @@ func removeModel(b Board, i int, _ NoArgs, t *Turn) (Board, error) {
 	if len(b.Models) == 1 {
 		return b, say.Refuse("last-model")
 	}
-	t.Say("did.gone", say.Text("model", say.Name, b.Models[i].Kind()))
+	spec, _ := SpecOf(b.Models[i].Kind())
+	t.Say("did.gone", say.Text("model", say.Name, spec.Noun))
 	b.Models = slices.Delete(slices.Clone(b.Models), i, i+1)
-	b.Titles = slices.Delete(slices.Clone(b.Titles), i, i+1)
+	b.Tiles = slices.Delete(slices.Clone(b.Tiles), i, i+1)
+	b.Covers = b.coversAt(func(model int) int {
+		switch {
+		case model == i:
+			return -1
+		case model > i:
+			return model - 1
+		}
+		return model
+	})
+	return b.unlinkLonely(), nil
+}
+
+// coversAt are the covers with their models renumbered; those at -1 are gone.
+func (b Board) coversAt(now func(model int) int) []Cover {
 	var kept []Cover
 	for _, c := range b.Covers {
-		switch {
-		case c.Model == i:
-			continue
-		case c.Model > i:
-			c.Model--
+		if c.Model = now(c.Model); c.Model >= 0 {
+			kept = append(kept, c)
 		}
-		kept = append(kept, c)
 	}
-	b.Covers = kept
-	return b, nil
+	return kept
 }
 
 func title(b Board, i int, a TitleArgs, t *Turn) (Board, error) {
 	if len([]rune(a.Title)) > 200 {
 		return b, badField("title", "a title has at most 200 letters")
 	}
-	b.Titles = slices.Clone(b.Titles)
-	b.Titles[i] = a.Title
 	t.Say("did.titled")
+	return b.tile(i, func(x *Tile) { x.Title = a.Title }), nil
+}
+
+func width(b Board, i int, a WidthArgs, t *Turn) (Board, error) {
+	if a.Share < MinWidth || a.Share > MaxWidth {
+		return b, say.Refuse("bad-count", say.Int("n", say.Given, a.Share), say.Int("least", say.Given, MinWidth), say.Int("most", say.Given, MaxWidth))
+	}
+	t.Say("did.width")
+	return b.tile(i, func(x *Tile) { x.Width = a.Share }), nil
+}
+
+func reorder(b Board, i int, a ToArgs, t *Turn) (Board, error) {
+	if !b.has(a.To) {
+		return b, b.noModel(a.To)
+	}
+	order := make([]int, 0, len(b.Models))
+	for k := range b.Models {
+		if k != i {
+			order = append(order, k)
+		}
+	}
+	order = slices.Insert(order, a.To, i)
+	was := b
+	b.Models, b.Tiles = make([]Model, len(order)), make([]Tile, len(order))
+	for to, from := range order {
+		b.Models[to], b.Tiles[to] = was.Models[from], was.Tiles[from]
+	}
+	b.Covers = b.coversAt(func(model int) int { return slices.Index(order, model) })
+	spec, _ := SpecOf(was.Models[i].Kind())
+	t.Say("did.reordered", say.Text("model", say.Name, spec.Noun), say.Int("n", say.Given, a.To+1))
 	return b, nil
+}
+
+func link(b Board, i int, a WithArgs, t *Turn) (Board, error) {
+	if !b.has(a.With) || a.With == i {
+		return b, b.noModel(a.With)
+	}
+	spec, _ := SpecOf(b.Models[i].Kind())
+	m, err := spec.Follow(b.Models[i], b.Models[a.With].InPlay(), t)
+	if err != nil {
+		return b, err
+	}
+	b = b.with(i, m)
+	t.room = MaxPieces - b.Pieces()
+	for _, k := range []int{i, a.With} {
+		b = b.tile(k, func(x *Tile) { x.Linked = true })
+	}
+	// Models linked before take on the number too.
+	for k := range b.Models {
+		if b.Tiles[k].Linked && k != i && k != a.With {
+			b = b.followOne(k, m.InPlay(), t)
+		}
+	}
+	t.Say("did.linked")
+	return b, nil
+}
+
+func unlink(b Board, i int, _ NoArgs, t *Turn) (Board, error) {
+	t.Say("did.unlinked")
+	return b.tile(i, func(x *Tile) { x.Linked = false }).unlinkLonely(), nil
+}
+
+func keepCopy(b Board, i int, _ NoArgs, t *Turn) (Board, error) {
+	if len(b.Tiles[i].Kept) == MaxKept {
+		return b, say.Refuse("kept-full", say.Int("n", say.Given, MaxKept))
+	}
+	if err := t.Room(b.Models[i].Pieces()); err != nil {
+		return b, err
+	}
+	t.Say("did.kept")
+	return b.tile(i, func(x *Tile) { x.Kept = append(slices.Clone(x.Kept), b.Models[i]) }), nil
+}
+
+func dropKept(b Board, i int, a IndexArgs, t *Turn) (Board, error) {
+	if a.Index < 0 || a.Index >= len(b.Tiles[i].Kept) {
+		return b, say.Refuse("no-kept", say.Int("n", say.Given, a.Index+1))
+	}
+	t.Say("did.dropped-kept")
+	return b.tile(i, func(x *Tile) { x.Kept = slices.Delete(slices.Clone(x.Kept), a.Index, a.Index+1) }), nil
+}
+
+func beside(b Board, i int, a BesideArgs, t *Turn) (Board, error) {
+	var known []string
+	for _, r := range b.ReadOuts(i, say.Words{}) {
+		known = append(known, r.ID)
+	}
+	for _, id := range a.ReadOuts {
+		if !slices.Contains(known, id) {
+			return b, badField("readouts", id+" is not a read-out of this model. It has "+orNone(known))
+		}
+	}
+	t.Say("did.beside")
+	return b.tile(i, func(x *Tile) { x.Beside = slices.Clone(a.ReadOuts) }), nil
 }

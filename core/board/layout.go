@@ -1,15 +1,30 @@
 package board
 
-import "slices"
-
 // Layout gives every piece of a model a rectangle in model units; the side of
 // a single block is ten units. The web turns units into pixels.
 type Layout struct {
 	W, H   int
 	Pieces []Sprite
 	Zones  []Zone
+	// Decor is what is drawn behind the pieces: frames, tracks, captions.
+	Decor []Decor
 	// Flags are the model's own ways of being shown: "mat", "sketch".
 	Flags []string
+	// Settings are the model's choices by name, for its controls.
+	Settings map[string]string
+}
+
+// Decor is a drawn part of a model that is not a piece: a cell of a frame, a
+// track, the point of a chart, a caption.
+type Decor struct {
+	Kind string `json:"kind"` // "cell", "shaded", "track", "point", "caption", "line"
+	X    int    `json:"x"`
+	Y    int    `json:"y"`
+	W    int    `json:"w"`
+	H    int    `json:"h"`
+	Text string `json:"text,omitempty"`
+	// Zone is the zone that a caption speaks of, so that a cover hides it.
+	Zone string `json:"zone,omitempty"`
 }
 
 // Sprite is one piece as it lies.
@@ -20,6 +35,7 @@ type Sprite struct {
 	Zone       string
 	Part       int8
 	Marks      Marks
+	Text       string // what is written on the piece
 }
 
 // movedTo reports whether two sprites of a piece differ in their place alone.
@@ -104,6 +120,7 @@ const (
 	MarkNew   // just made, until it is counted
 	MarkRinged
 	MarkAlternate // the second of a model's two colours
+	MarkCopy      // a copy to look at; not in play
 )
 
 // Zone is a part of a model that can be covered and that says its count.
@@ -117,70 +134,11 @@ type Zone struct {
 	Offer *Offer
 }
 
-func hasZone(m Model, id string) bool {
-	_, ok := zoneOf(m, id)
-	return ok
-}
-
-func zoneOf(m Model, id string) (Zone, bool) {
-	spec, _ := SpecOf(m.Kind())
-	for _, z := range spec.Layout(m).Zones {
-		if z.ID == id {
-			return z, true
-		}
-	}
-	return Zone{}, false
-}
-
-// MatZone is the one zone of a model whose pieces lie freely.
-const MatZone = "mat"
-
-// settleCovers keeps covers over what they hid when zones come and go: between
-// columns and the open mat they cover all, so that nothing is given away; with a
-// row or column that is no longer there they go.
-func (b Board) settleCovers() Board {
-	if len(b.Covers) == 0 {
-		return b
-	}
-	var kept []Cover
-	add := func(c Cover) {
-		if !slices.Contains(kept, c) {
-			kept = append(kept, c)
-		}
-	}
-	for _, c := range b.Covers {
-		zones := b.Lay(c.Model).Zones
-		has := func(id string) bool {
-			return slices.ContainsFunc(zones, func(z Zone) bool { return z.ID == id })
-		}
-		switch {
-		case has(c.Zone):
-			add(c)
-		case has(MatZone):
-			add(Cover{c.Model, MatZone})
-		case c.Zone == MatZone:
-			for _, z := range zones {
-				add(Cover{c.Model, z.ID})
-			}
-		}
-	}
-	b.Covers = kept
-	return b
-}
-
 // Lay is the layout of model i.
-func (b Board) Lay(i int) Layout {
-	spec, _ := SpecOf(b.Models[i].Kind())
-	return spec.Layout(b.Models[i])
-}
+func (b Board) Lay(i int) Layout { return LayOut(b.Models[i]) }
 
-// CoveredZones are the zone ids of model i under a cover.
-func (b Board) CoveredZones(i int) []string {
-	zones := []string{}
-	for _, c := range b.Covers {
-		if c.Model == i {
-			zones = append(zones, c.Zone)
-		}
-	}
-	return zones
+// LayOut is the layout of a model.
+func LayOut(m Model) Layout {
+	spec, _ := SpecOf(m.Kind())
+	return spec.Layout(m)
 }

@@ -30,7 +30,7 @@ func Parse(s string) (Board, error) {
 			return Board{}, fmt.Errorf("%q: %w", strings.TrimSpace(part), err)
 		}
 		b.Models = append(b.Models, m)
-		b.Titles = append(b.Titles, "")
+		b.Tiles = append(b.Tiles, Tile{})
 	}
 	if len(b.Models) > MaxModels {
 		return Board{}, fmt.Errorf("%q has %d models. A board holds one to four", s, len(b.Models))
@@ -41,7 +41,7 @@ func Parse(s string) (Board, error) {
 // Canonical keeps what the notation keeps, so that Parse(Print(b)) equals
 // Canonical(b) but for ids.
 func Canonical(b Board) Board {
-	out := Board{Titles: make([]string, len(b.Models))}
+	out := Board{Tiles: make([]Tile, len(b.Models))}
 	for _, m := range b.Models {
 		spec, _ := SpecOf(m.Kind())
 		out.Models = append(out.Models, spec.Canonical(m))

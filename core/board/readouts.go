@@ -1,6 +1,9 @@
 package board
 
 import (
+	"strings"
+
+	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
 
@@ -11,27 +14,49 @@ var ReadOutIDs = []string{"numeral", "expanded", "unitForm", "words", "placeWord
 const Hidden = "?"
 
 // ReadOuts are what model i says of its number, in the class's words. While
-// anything of the model is covered, each says Hidden.
+// anything of the model is covered, each says Hidden unless it gives nothing
+// away.
 func (b Board) ReadOuts(i int, w say.Words) []ReadOut {
 	m := b.Models[i]
 	total := Total(m)
-	outs := []ReadOut{
-		{"numeral", label("numeral", w), total.String()},
-		{"expanded", label("expanded", w), total.Expanded()},
-		{"unitForm", label("unitForm", w), w.UnitForm(m.InPlay())},
-		{"words", label("words", w), total.Words(true)},
-		{"placeWords", label("placeWords", w), total.PlaceWords()},
-	}
 	spec, _ := SpecOf(m.Kind())
-	if spec.ReadOuts != nil {
-		outs = append(outs, spec.ReadOuts(m, w)...)
+	outs := []ReadOut{
+		{ID: "numeral", Label: label("numeral", w), Text: total.String()},
+		{ID: "expanded", Label: label("expanded", w), Text: total.Expanded()},
+		{ID: "unitForm", Label: label("unitForm", w), Text: w.UnitForm(m.InPlay())},
+		{ID: "words", Label: label("words", w), Text: total.Words(true)},
+		{ID: "placeWords", Label: label("placeWords", w), Text: total.PlaceWords()},
 	}
-	if b.IsCovered(i) {
-		for j := range outs {
-			outs[j].Text = Hidden
+	covers := b.CoversOn(i)
+	if spec.Parts != nil {
+		outs = append(outs, bond(total, spec.Parts(m), w))
+	}
+	if spec.ReadOuts != nil {
+		outs = append(outs, spec.ReadOuts(m, w, covers)...)
+	}
+	if len(covers) == 0 {
+		return outs
+	}
+	for j := range outs {
+		if !outs[j].Safe {
+			outs[j].Text, outs[j].Whole, outs[j].Parts = Hidden, Hidden, nil
 		}
 	}
 	return outs
+}
+
+// bond is the whole with its parts, in the order they lie. With fewer than two
+// parts there is nothing to join.
+func bond(whole place.Number, parts []place.Number, w say.Words) ReadOut {
+	r := ReadOut{ID: "bond", Label: w.BondName(), Text: "–", Whole: whole.String()}
+	if len(parts) < 2 {
+		return r
+	}
+	for _, p := range parts {
+		r.Parts = append(r.Parts, p.String())
+	}
+	r.Text = r.Whole + " = " + strings.Join(r.Parts, " + ")
+	return r
 }
 
 func label(id string, w say.Words) string { return say.New("label." + id).Text(w) }

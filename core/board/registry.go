@@ -15,7 +15,9 @@ import (
 type ModelSpec struct {
 	Kind  string
 	Title string
-	Doc   string
+	// Noun is the model in a sentence: "rack".
+	Noun string
+	Doc  string
 	// Moves are the model's own moves.
 	Moves []MoveSpec
 	// New is the model's first state.
@@ -26,8 +28,16 @@ type ModelSpec struct {
 	Shape any
 	// Layout gives every piece a rectangle in model units.
 	Layout func(Model) Layout
-	// ReadOuts are the model's own, beside those that every number has.
-	ReadOuts func(Model, say.Words) []ReadOut
+	// ReadOuts are the model's own, beside those that every number has. They are
+	// told what is covered; the board keeps back those that are not Safe.
+	ReadOuts func(m Model, w say.Words, covers []Covering) []ReadOut
+	// Parts are the parts of the model's whole in the order they lie, for the
+	// bond; nil when it shows none.
+	Parts func(Model) []place.Number
+	// Counting is the pieces in play in the order in which a class counts them.
+	Counting func(Model) []Counted
+	// Follow brings a linked model to a number, by the difference.
+	Follow func(Model, place.UnitForm, *Turn) (Model, error)
 	// Offers are the verbs that a selection of pieces might carry.
 	Offers func(Model, []PieceID) []Offer
 	// Find gives the ids of the pieces that a selector means.
@@ -46,7 +56,7 @@ type ModelSpec struct {
 // pieces of that place and state from 0, in the order they lie.
 type Select struct {
 	Place place.Place `json:"place" jsonschema:"required" jsonschema_description:"The place of the pieces."`
-	State string      `json:"state,omitempty" jsonschema:"enum=play,enum=crossed,enum=taken,enum=spent,enum=any" jsonschema_description:"Where the pieces are; in play when left out."`
+	State string      `json:"state,omitempty" jsonschema:"enum=play,enum=crossed,enum=taken,enum=spent,enum=copy,enum=any" jsonschema_description:"Where the pieces are; in play when left out."`
 	Part  *int        `json:"part,omitempty" jsonschema:"minimum=0,maximum=4" jsonschema_description:"Only pieces of this addend; 0 is pieces of none."`
 	Count int         `json:"count,omitempty" jsonschema:"minimum=0,maximum=3000" jsonschema_description:"How many, lowest slots first; all when left out."`
 	Slots []int       `json:"slots,omitempty" jsonschema_description:"Exactly these slots."`
@@ -59,17 +69,32 @@ type Offer struct {
 	Move  Move
 }
 
+// Counted is one piece as it is counted aloud, and the number reached with it.
+type Counted struct {
+	ID   PieceID
+	Part int
+	Upto place.Number
+}
+
 // ReadOut is one thing that a model says.
 type ReadOut struct {
-	ID    string `json:"id"`
-	Label string `json:"label"`
-	Text  string `json:"text"`
+	ID    string
+	Label string
+	Text  string
+	// Safe says that the text gives nothing away that is under a cover.
+	Safe bool
+	// Whole and Parts are those of a bond.
+	Whole string
+	Parts []string
 }
 
 // Law is what a move does to the total of its model.
 type Law struct {
 	Kind  LawKind
 	Value place.Number
+	// Power is the power of ten of a Scales, and how many places up a Renames
+	// brings the unit.
+	Power int
 }
 
 // LawKind names a law.
@@ -77,11 +102,13 @@ type LawKind string
 
 // The laws.
 const (
-	Keeps LawKind = "keeps"
-	Adds  LawKind = "adds"
-	Takes LawKind = "takes"
-	Sets  LawKind = "sets"
-	Looks LawKind = "looks only"
+	Keeps   LawKind = "keeps"
+	Adds    LawKind = "adds"
+	Takes   LawKind = "takes"
+	Sets    LawKind = "sets"
+	Scales  LawKind = "scales"
+	Renames LawKind = "renames the unit"
+	Looks   LawKind = "looks only"
 )
 
 // Holds reports whether the totals before and after a move fit the law.
@@ -95,6 +122,8 @@ func (l Law) Holds(before, after place.Number) bool {
 		want, err = before.Sub(l.Value)
 	case Sets:
 		want = l.Value
+	case Scales, Renames:
+		want, err = before.Shift(l.Power)
 	}
 	return err == nil && want == after
 }
@@ -107,13 +136,44 @@ type MoveSpec struct {
 	Laws []LawKind
 	// Args is an empty value of the move's parameters.
 	Args any
-	// Board and Example are a board in notation and a move that works on it.
+	// Board and Example are a board in notation and a move that works on it, after
+	// the moves Before.
 	Board   string
+	Before  []Move
 	Example any
 
-	apply func(Board, Move, *Turn) (Board, error)
-	law   func(Board, Move) (Law, error)
-	saved func(Board, Move) (Move, error)
+	ofModel bool
+	apply   func(Board, Move, *Turn) (Board, error)
+	law     func(Board, Move) (Law, error)
+	saved   func(Board, Move) (Move, error)
+}
+
+// Param is one parameter of a move, as it is told to people and programs.
+type Param struct {
+	Name     string   `json:"name"`
+	Type     string   `json:"type"`
+	Choices  []string `json:"choices,omitempty"`
+	Required bool     `json:"required"`
+	Doc      string   `json:"doc"`
+}
+
+// Params lists the move's parameters in order.
+func (s MoveSpec) Params() []Param {
+	params := []Param{}
+	t := reflect.TypeOf(s.Args)
+	for i := range t.NumField() {
+		f := t.Field(i)
+		name, _, _ := strings.Cut(f.Tag.Get("json"), ",")
+		p := Param{Name: name, Type: plainType(f.Type), Doc: f.Tag.Get("jsonschema_description")}
+		for _, part := range strings.Split(f.Tag.Get("jsonschema"), ",") {
+			if choice, ok := strings.CutPrefix(part, "enum="); ok {
+				p.Choices = append(p.Choices, choice)
+			}
+			p.Required = p.Required || part == "required"
+		}
+		params = append(params, p)
+	}
+	return params
 }
 
 // Rule is how a model of type M makes a move with parameters A.
@@ -125,13 +185,14 @@ type Rule[M Model, A any] struct {
 	Apply   func(M, A, *Turn) (M, error)
 	Saved   func(M, A) (A, error)
 	Board   string
+	Before  []Move
 	Example A
 }
 
 // Spec turns a rule into the registry's form.
 func (r Rule[M, A]) Spec() MoveSpec {
 	var zero A
-	spec := MoveSpec{Kind: r.Kind, Doc: r.Doc, Laws: r.Laws, Args: zero, Board: r.Board, Example: r.Example}
+	spec := MoveSpec{Kind: r.Kind, Doc: r.Doc, Laws: r.Laws, Args: zero, Board: r.Board, Before: r.Before, Example: r.Example, ofModel: true}
 	spec.apply = func(b Board, mv Move, t *Turn) (Board, error) {
 		args, err := argsOf[A](mv)
 		if err != nil {
@@ -274,7 +335,12 @@ func fieldError(kind string, err error) error {
 }
 
 func plainType(t reflect.Type) string {
+	if t == reflect.TypeFor[place.Place]() {
+		return "a place"
+	}
 	switch t.Kind() {
+	case reflect.Pointer:
+		return plainType(t.Elem())
 	case reflect.Int, reflect.Uint32, reflect.Uint8:
 		return "a whole number"
 	case reflect.Bool:

@@ -183,7 +183,7 @@ func TestVerbsSayWhyNot(t *testing.T) {
 			possible = append(possible, v.Label)
 		}
 	}
-	assert.Equal(t, []string{"Take away", "Cross out", "Ring", "Put away"}, possible)
+	assert.Equal(t, []string{"Take away", "Cross out", "Ring", "Copy beside", "Put away"}, possible)
 }
 
 func TestTheClassesWordsReachEveryLabel(t *testing.T) {

@@ -79,10 +79,12 @@ func goldenCalls(t *testing.T) []goldenCall {
 	}
 	for _, spec := range board.Specs() {
 		for _, mv := range append(spec.Moves, board.BoardMoves()...) {
-			if mv.Board == "" {
-				continue
-			}
 			open(mv.Board)
+			for _, before := range mv.Before {
+				body, err := json.Marshal(before)
+				require.NoError(t, err)
+				on("apply", `,"move":`+string(body))
+			}
 			body, err := json.Marshal(board.Move{Kind: mv.Kind, Args: mv.Example})
 			require.NoError(t, err)
 			on("apply", `,"move":`+string(body))

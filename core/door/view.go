@@ -108,17 +108,44 @@ type BoardView struct {
 }
 
 // ModelView is one model as it is drawn. A piece is [id, look, x, y, w, h, part,
-// marks] in model units.
+// marks] in model units, and what is written on it when there is something.
 type ModelView struct {
-	Kind     string     `json:"kind"`
-	Title    string     `json:"title"`
-	W        int        `json:"w"`
-	H        int        `json:"h"`
-	Flags    []string   `json:"flags"`
-	Zones    []ZoneView `json:"zones"`
-	Covered  []string   `json:"covered"`
-	ReadOuts []ReadOut  `json:"readouts"`
-	Pieces   rawJSON    `json:"pieces"`
+	Kind     string            `json:"kind"`
+	Title    string            `json:"title"`
+	Width    int               `json:"width"`
+	Linked   bool              `json:"linked"`
+	W        int               `json:"w"`
+	H        int               `json:"h"`
+	Flags    []string          `json:"flags"`
+	Settings map[string]string `json:"settings"`
+	Zones    []ZoneView        `json:"zones"`
+	Decor    []board.Decor     `json:"decor"`
+	Covers   []CoverView       `json:"covers"`
+	ReadOuts []ReadOut         `json:"readouts"`
+	Kept     []KeptView        `json:"kept"`
+	Pieces   rawJSON           `json:"pieces"`
+}
+
+// CoverView is a cover where it lies on its model. Free covers are rectangles
+// that can be moved; the others hide a whole zone.
+type CoverView struct {
+	Index int    `json:"index"`
+	Zone  string `json:"zone"`
+	Free  bool   `json:"free"`
+	X     int    `json:"x"`
+	Y     int    `json:"y"`
+	W     int    `json:"w"`
+	H     int    `json:"h"`
+}
+
+// KeptView is a kept copy of a model as it was, frozen.
+type KeptView struct {
+	W      int           `json:"w"`
+	H      int           `json:"h"`
+	Flags  []string      `json:"flags"`
+	Zones  []ZoneView    `json:"zones"`
+	Decor  []board.Decor `json:"decor"`
+	Pieces rawJSON       `json:"pieces"`
 }
 
 // MarshalJSON passes encoded JSON through.
@@ -134,8 +161,12 @@ type ZoneView struct {
 	W     int    `json:"w"`
 	H     int    `json:"h"`
 	Side  bool   `json:"side,omitempty"`
-	// One is the typed form of one more piece of the zone's place.
-	One string `json:"one,omitempty"`
+	// One is the typed form of one more piece of the zone's place, Unit the
+	// everyday name of its column, Shape that of its block, Size what a piece is worth.
+	One   string `json:"one,omitempty"`
+	Unit  string `json:"unit,omitempty"`
+	Shape string `json:"shape,omitempty"`
+	Size  string `json:"size,omitempty"`
 	// Verb is what the zone offers at its foot, with the move that it makes.
 	Verb string      `json:"verb,omitempty"`
 	Move *board.Move `json:"move,omitempty"`
@@ -147,6 +178,11 @@ type ReadOut struct {
 	Label string `json:"label"`
 	Text  string `json:"text"`
 	Shown bool   `json:"shown"`
+	// Beside says that it stands on the board beside the model. Whole and Parts
+	// are those of a bond.
+	Beside bool     `json:"beside"`
+	Whole  string   `json:"whole,omitempty"`
+	Parts  []string `json:"parts,omitempty"`
 }
 
 func (s *session) frame() Frame {
@@ -204,33 +240,72 @@ func (s *session) view(b board.Board, laid []board.Layout, sc lesson.Scene) Boar
 
 // modelView is all of a model but its pieces.
 func (s *session) modelView(b board.Board, i int, l board.Layout, sc lesson.Scene) ModelView {
-	m := ModelView{Kind: b.Models[i].Kind(), Title: b.Titles[i], W: l.W, H: l.H, Flags: orNone(l.Flags), Covered: b.CoveredZones(i)}
-	for _, z := range l.Zones {
-		m.Zones = append(m.Zones, s.zoneView(i, z, m.Covered))
+	tile := b.Tiles[i]
+	m := ModelView{
+		Kind: b.Models[i].Kind(), Title: s.titleOf(b, i), Width: tile.Width, Linked: tile.Linked, W: l.W, H: l.H,
+		Flags: orNone(l.Flags), Settings: l.Settings, Decor: orNone(l.Decor), Covers: []CoverView{}, Kept: []KeptView{},
 	}
+	if m.Settings == nil {
+		m.Settings = map[string]string{}
+	}
+	covers := b.CoversOn(i)
+	for _, c := range covers {
+		m.Covers = append(m.Covers, CoverView{c.Index, c.Zone, c.At != nil, c.X, c.Y, c.W, c.H})
+	}
+	m.Zones = s.zoneViews(i, l.Zones, covers)
 	for _, r := range b.ReadOuts(i, s.doc.Words) {
-		out := ReadOut{ID: r.ID, Label: r.Label, Shown: slices.Contains(sc.Show, r.ID)}
-		if out.Shown {
-			out.Text = r.Text
+		out := ReadOut{ID: r.ID, Label: r.Label, Shown: slices.Contains(sc.Show, r.ID), Beside: slices.Contains(tile.Beside, r.ID)}
+		if out.Shown || out.Beside {
+			out.Text, out.Whole, out.Parts = r.Text, r.Whole, r.Parts
 		}
 		m.ReadOuts = append(m.ReadOuts, out)
+	}
+	for _, kept := range tile.Kept {
+		k := board.LayOut(kept)
+		m.Kept = append(m.Kept, KeptView{
+			W: k.W, H: k.H, Flags: orNone(k.Flags), Zones: s.zoneViews(i, k.Zones, nil), Decor: orNone(k.Decor),
+			Pieces: append(appendPieces([]byte{'['}, k.Pieces), ']'),
+		})
 	}
 	return m
 }
 
-func (s *session) zoneView(model int, z board.Zone, covered []string) ZoneView {
+// titleOf is the title of a model. While the model is covered its number does
+// not stand in the title either.
+func (s *session) titleOf(b board.Board, i int) string {
+	title := b.Tiles[i].Title
+	if !b.IsCovered(i) {
+		return title
+	}
+	total := board.Total(b.Models[i])
+	return strings.NewReplacer(total.String(), board.Hidden, total.Words(true), board.Hidden, total.Words(false), board.Hidden).Replace(title)
+}
+
+func (s *session) zoneViews(model int, zones []board.Zone, covers []board.Covering) []ZoneView {
+	views := make([]ZoneView, len(zones))
+	for i, z := range zones {
+		views[i] = s.zoneView(model, z, covers)
+	}
+	return views
+}
+
+func (s *session) zoneView(model int, z board.Zone, covers []board.Covering) ZoneView {
 	v := ZoneView{ID: z.ID, Label: z.Label, Count: strconv.Itoa(z.Count), X: z.X, Y: z.Y, W: z.W, H: z.H, Side: z.Side}
 	if p, err := place.ParsePlace(z.ID); err == nil {
-		v.Label, v.One = s.doc.Words.PlaceName(p, 2), "1 "+p.Singular()
+		w := s.doc.Words
+		v.Label, v.One, v.Shape, v.Size = w.PlaceName(p, 2), "1 "+p.Singular(), w.Shape(p), p.Value().String()
+		if name := w.ColumnName(p); name != v.Label {
+			v.Unit = name
+		}
 	}
 	if z.Offer != nil {
 		mv := z.Offer.Move
 		mv.Model = model
 		v.Verb, v.Move = z.Offer.Label.Text(s.doc.Words), &mv
 	}
-	for _, c := range covered {
-		// A covered side keeps the count of its row back too.
-		if c == z.ID || strings.HasPrefix(c, z.ID+" ") || strings.HasPrefix(z.ID, c+" ") {
+	for _, c := range covers {
+		// Whatever lies over a part of the zone keeps its count back too.
+		if c.X < z.X+z.W && z.X < c.X+c.W && c.Y < z.Y+z.H && z.Y < c.Y+c.H {
 			v.Count = board.Hidden
 		}
 	}
@@ -253,6 +328,9 @@ func appendPiece(out []byte, p *board.Sprite) []byte {
 	for _, n := range [...]int32{p.X, p.Y, p.W, p.H, int32(p.Part), int32(p.Marks)} {
 		out = strconv.AppendInt(append(out, ','), int64(n), 10)
 	}
+	if p.Text != "" {
+		out = strconv.AppendQuote(append(out, ','), p.Text)
+	}
 	return append(out, ']')
 }
 
@@ -266,6 +344,10 @@ func (s *session) delta(b board.Board, effect board.Effect, edits []lesson.Edit)
 	}
 	out := strconv.AppendInt([]byte(`{"rev":`), int64(s.rev), 10)
 	out = append(out, `,"models":[`...)
+	beats := []BoardView{}
+	for _, stage := range effect.Stages {
+		beats = append(beats, s.view(stage, layouts(stage), sc))
+	}
 	for i, l := range now {
 		if i > 0 {
 			out = append(out, ',')
@@ -285,9 +367,11 @@ func (s *session) delta(b board.Board, effect board.Effect, edits []lesson.Edit)
 		CanUndo  bool           `json:"canUndo"`
 		CanRedo  bool           `json:"canRedo"`
 		Became   []board.Became `json:"became"`
+		Beats    []BoardView    `json:"beats"`
 		Announce string         `json:"announce"`
+		Warn     string         `json:"warn"`
 		Edits    []lesson.Edit  `json:"edits"`
-	}{board.Print(b), s.scratch != nil, undo, redo, orNone(effect.Became), s.announce(b, effect, sc), orNone(edits)})
+	}{board.Print(b), s.scratch != nil, undo, redo, orNone(effect.Became), beats, s.announce(b, effect, sc), s.warning(effect), orNone(edits)})
 	out = append(append(out, `],`...), tail[1:]...)
 	return out
 }
@@ -333,6 +417,15 @@ func (s *session) announce(b board.Board, effect board.Effect, sc lesson.Scene) 
 		}
 	}
 	return strings.TrimSpace(text)
+}
+
+// warning says what else the move did.
+func (s *session) warning(effect board.Effect) string {
+	var texts []string
+	for _, m := range effect.Also {
+		texts = append(texts, m.Text(s.doc.Words))
+	}
+	return strings.Join(texts, " ")
 }
 
 // Written is the column method as it stands: a grid of places and rows.

@@ -6,6 +6,7 @@ import (
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
 	"unitbloom/core/model/blocks"
+	"unitbloom/core/model/pieces"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
@@ -42,7 +43,7 @@ func makeColumnAdd(r Request) (Example, error) {
 	top := max(a.Top(), b.Top(), place.Tens)
 	start := board.Board{
 		Models: []board.Model{blocks.Blocks{UpTo: top, Sketch: r.Options["style"] == "sketch"}},
-		Titles: []string{""},
+		Tiles:  []board.Tile{{}},
 	}
 	c := columnAddition{newBuilder(start), a, b, sum}
 	c.predict()
@@ -120,7 +121,7 @@ func (c *columnAddition) buildAddend(part int, n place.Number, said, look say.Li
 		s.Answer = line("columnAdd.build.nothing")
 	}
 	for _, count := range n.UnitForm() {
-		s.Moves = append(s.Moves, board.Move{Kind: "place", Args: blocks.AmountArgs{Amount: count.String(), Part: part}})
+		s.Moves = append(s.Moves, board.Move{Kind: "place", Args: pieces.AmountArgs{Amount: count.String(), Part: part}})
 	}
 	row := "addend " + strconv.Itoa(part)
 	if part == 2 {
@@ -150,7 +151,7 @@ func (c *columnAddition) addPlace(p place.Place, carried int) int {
 		Say:  c.joinLine(p, carried),
 		Look: line("look.place", say.PlaceName("place", p)),
 		Moves: []board.Move{
-			{Kind: "join", Args: blocks.PlaceArgs{Place: p}},
+			{Kind: "join", Args: pieces.PlaceArgs{Place: p}},
 		},
 	}
 	if carried > 0 {
@@ -203,7 +204,7 @@ func (c *columnAddition) makeTen(s lesson.Step, p place.Place, sum int) {
 	s.Ask = line("columnAdd.ten.ask", say.Pieces("p", say.Part, base, p))
 	s.Answer = line(id, say.Int("more", say.Answer, 10-base), say.Int("base", say.Part, base), say.Int("left", say.Answer, left))
 	s.Look = line("look.ring")
-	s.Moves = append(s.Moves, board.Move{Kind: "ring", Args: blocks.PiecesArgs{Pieces: []board.Select{{Place: p, Count: 10}}}})
+	s.Moves = append(s.Moves, board.Move{Kind: "ring", Args: pieces.PiecesArgs{Pieces: []board.Select{{Place: p, Count: 10}}}})
 	c.step(s)
 }
 
@@ -218,7 +219,7 @@ func (c *columnAddition) bundle(p place.Place, left int) {
 		Ask:    line("columnAdd.bundle.ask", say.PlaceName("next", next)),
 		Answer: line("columnAdd.bundle.answer", say.PlaceName("next", next), say.Int("digit", say.Answer, left), say.PlaceName("place", p)),
 		Look:   line("look.new", say.PlaceName("next", next)),
-		Moves:  []board.Move{{Kind: "bundle", Args: blocks.BundleArgs{Place: p, Trace: true}}},
+		Moves:  []board.Move{{Kind: "bundle", Args: pieces.BundleArgs{Place: p, Trace: true}}},
 		Write:  []lesson.Write{c.sumCell(p, left), mark},
 	})
 }

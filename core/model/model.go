@@ -4,6 +4,9 @@ package model
 import (
 	"unitbloom/core/board"
 	"unitbloom/core/model/blocks"
+	"unitbloom/core/model/counters"
+	"unitbloom/core/model/cubes"
+	"unitbloom/core/model/discs"
 	"unitbloom/core/model/rack"
 )
 
@@ -11,5 +14,8 @@ func init() {
 	board.Use(
 		blocks.Spec(),
 		rack.Spec(),
+		counters.Spec(),
+		cubes.Spec(),
+		discs.Spec(),
 	)
 }

@@ -57,6 +57,22 @@ func (n Number) Times(count int) (Number, error) {
 	return Number{int64(lo)}, nil
 }
 
+// Shift is the number times 10 to the power by, exactly, or ErrRange when it
+// leaves the range at either end.
+func (n Number) Shift(by int) (Number, error) {
+	v := n.thousandths
+	for ; by > 0 && v <= maxThousandths; by-- {
+		v *= 10
+	}
+	for ; by < 0; by++ {
+		if v%10 != 0 {
+			return Number{}, ErrRange
+		}
+		v /= 10
+	}
+	return inRange(v)
+}
+
 func inRange(v int64) (Number, error) {
 	if v < 0 || v > maxThousandths {
 		return Number{}, ErrRange

@@ -6,6 +6,7 @@ package say
 
 import (
 	"fmt"
+	"slices"
 	"strconv"
 	"strings"
 	"unicode"
@@ -174,6 +175,54 @@ func (l Line) Text(w Words) string {
 type Words struct {
 	Regroup string `json:"regroup,omitempty" jsonschema:"enum=bundle,enum=regroup,enum=exchange,enum=trade,enum=rename,enum=carry" jsonschema_description:"What the class calls making ten of a place into one of the next, and back."`
 	Ones    string `json:"ones,omitempty" jsonschema:"enum=ones,enum=units" jsonschema_description:"What the class calls the ones."`
+	Bond    string `json:"bond,omitempty" jsonschema:"enum=number bond,enum=part-whole model" jsonschema_description:"What the class calls a whole with its parts."`
+	Maths   string `json:"maths,omitempty" jsonschema:"enum=maths,enum=math" jsonschema_description:"What the class calls the subject."`
+	Shapes  string `json:"shapes,omitempty" jsonschema:"maxLength=120" jsonschema_description:"The names of the four blocks, smallest first, parted by commas: cube, long, flat, big cube."`
+	Columns string `json:"columns,omitempty" jsonschema:"maxLength=120" jsonschema_description:"Everyday names of the columns from the ones up, parted by commas: bulbs, bags, trays, crates."`
+}
+
+// BondNames are the choices for Words.Bond, the default first.
+var BondNames = []string{"number bond", "part-whole model"}
+
+// defaultShapes are the names of the blocks from ones to thousands.
+var defaultShapes = []string{"cube", "long", "flat", "big cube"}
+
+// BondName is what the class calls a whole with its parts, to begin a label.
+func (w Words) BondName() string {
+	if w.Bond == "" {
+		return capital(BondNames[0])
+	}
+	return capital(w.Bond)
+}
+
+// Shape is the name of the block of a place from ones to thousands.
+func (w Words) Shape(p place.Place) string {
+	names := commaList(w.Shapes)
+	if len(names) != len(defaultShapes) {
+		names = defaultShapes
+	}
+	if p < place.Ones || p > place.Thousands {
+		return ""
+	}
+	return names[p]
+}
+
+// ColumnName is the everyday name of a column, or that of its place.
+func (w Words) ColumnName(p place.Place) string {
+	if names := commaList(w.Columns); p >= place.Ones && int(p) < len(names) {
+		return names[p]
+	}
+	return w.PlaceName(p, 2)
+}
+
+func commaList(s string) []string {
+	var out []string
+	for _, part := range strings.Split(s, ",") {
+		if part = strings.TrimSpace(part); part != "" {
+			out = append(out, part)
+		}
+	}
+	return out
 }
 
 // regrouping verb: both directions, and the words that join the two sides.
@@ -200,6 +249,18 @@ func (w Words) Validate() error {
 	}
 	if w.Ones != "" && w.Ones != "ones" && w.Ones != "units" {
 		return fmt.Errorf("words.ones: %q is not a choice. Use ones or units", w.Ones)
+	}
+	if w.Bond != "" && !slices.Contains(BondNames, w.Bond) {
+		return fmt.Errorf("words.bond: %q is not a choice. Use %s", w.Bond, strings.Join(BondNames, " or "))
+	}
+	if w.Maths != "" && w.Maths != "maths" && w.Maths != "math" {
+		return fmt.Errorf("words.maths: %q is not a choice. Use maths or math", w.Maths)
+	}
+	if n := len(commaList(w.Shapes)); n != 0 && n != len(defaultShapes) {
+		return fmt.Errorf("words.shapes: %d names for 4 blocks. Write four, parted by commas", n)
+	}
+	if n := len(commaList(w.Columns)); n > 7 || len(w.Columns) > 120 || len(w.Shapes) > 120 {
+		return fmt.Errorf("words.columns: %d names. Write at most seven short ones, from the ones up", n)
 	}
 	return nil
 }

@@ -87,7 +87,7 @@ func define(s *jsonschema.Schema) {
 		OneOf:       []*jsonschema.Schema{{Type: "string", MaxLength: ptr(2000)}, ref("Message")},
 	}
 	s.Definitions["Pieces"] = &jsonschema.Schema{
-		Description: "Pieces as drawn: [id, look, x, y, w, h, part, marks], in model units.",
+		Description: "Pieces as drawn: [id, look, x, y, w, h, part, marks] in model units, and the text on it, if any.",
 		Type:        "array", Items: &jsonschema.Schema{Type: "array"},
 	}
 	graft(s, say.Message{})
@@ -105,6 +105,7 @@ func define(s *jsonschema.Schema) {
 	s.Definitions["Model"] = &jsonschema.Schema{Description: "One model, told by its kind.", OneOf: kinds}
 	s.Definitions["Move"] = &jsonschema.Schema{Description: "One act, told by its kind.", AnyOf: moves}
 	s.Definitions["Board"] = boardSchema()
+	s.Definitions["Tile"] = tileSchema()
 }
 
 func placeSchema() *jsonschema.Schema {
@@ -119,11 +120,24 @@ func boardSchema() *jsonschema.Schema {
 	props := jsonschema.NewProperties()
 	props.Set("models", &jsonschema.Schema{Type: "array", MinItems: ptr(1), MaxItems: ptr(board.MaxModels), Items: ref("Model")})
 	props.Set("titles", &jsonschema.Schema{Type: "array", MaxItems: ptr(board.MaxModels), Items: &jsonschema.Schema{Type: "string", MaxLength: ptr(200)}})
+	props.Set("tiles", &jsonschema.Schema{
+		Type: "array", MaxItems: ptr(board.MaxModels), Items: ref("Tile"),
+		Description: "What surrounds each model; left out when there is nothing.",
+	})
 	props.Set("covers", &jsonschema.Schema{Type: "array", Items: ref("Cover")})
 	return &jsonschema.Schema{
 		Description: "One to four models side by side, with the covers over them.",
 		Type:        "object", Properties: props, Required: []string{"models"}, AdditionalProperties: jsonschema.FalseSchema,
 	}
+}
+
+func tileSchema() *jsonschema.Schema {
+	props := jsonschema.NewProperties()
+	props.Set("width", &jsonschema.Schema{Type: "integer", Minimum: "0", Maximum: json.Number(fmt.Sprint(board.MaxWidth)), Description: "Hundredths of an even share of the board; even when left out."})
+	props.Set("linked", &jsonschema.Schema{Type: "boolean", Description: "Linked models show one number."})
+	props.Set("beside", &jsonschema.Schema{Type: "array", Items: &jsonschema.Schema{Type: "string"}, Description: "Read-outs that stand beside the model."})
+	props.Set("kept", &jsonschema.Schema{Type: "array", MaxItems: ptr(board.MaxKept), Items: ref("Model"), Description: "Earlier states, frozen and not counted."})
+	return &jsonschema.Schema{Type: "object", Properties: props, AdditionalProperties: jsonschema.FalseSchema}
 }
 
 type named struct {

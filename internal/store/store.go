@@ -72,6 +72,10 @@ type Store struct {
 	decoded       map[string]decodedLesson
 	now           func() time.Time
 	decodedBudget int
+	queue         chan *waiting
+	closing       chan struct{}
+	saved         chan struct{}
+	once          sync.Once
 }
 
 // decodedLesson spares decoding a lesson again for each of its saves.
@@ -95,13 +99,15 @@ func Open(path string) (*Store, error) {
 	if err != nil {
 		return nil, fmt.Errorf("the database %q does not open: %w", path, err)
 	}
-	s := &Store{path: path, write: write, decoded: map[string]decodedLesson{}, now: time.Now, decodedBudget: 64}
+	s := &Store{path: path, write: write, decoded: map[string]decodedLesson{}, now: time.Now, decodedBudget: 64,
+		queue: make(chan *waiting), closing: make(chan struct{}), saved: make(chan struct{})}
 	if err := s.migrate(); err != nil {
 		return nil, fmt.Errorf("the database %q cannot be brought up to date: %w", path, err)
 	}
 	if s.read, err = connect(path, "&_txlock=deferred&_pragma=query_only(1)", 4); err != nil {
 		return nil, err
 	}
+	go s.saveWaiting()
 	return s, s.sweep()
 }
 
@@ -153,9 +159,11 @@ func (s *Store) sweep() error {
 	})
 }
 
-// Close closes the database.
+// Close lets the saves under way end and closes the database.
 func (s *Store) Close() error {
 	var errs []error
+	s.once.Do(func() { close(s.closing) })
+	<-s.saved
 	for _, db := range []*gorm.DB{s.read, s.write} {
 		if db == nil {
 			continue
@@ -245,28 +253,6 @@ type Save struct {
 	Operation string        `json:"operation"`
 	Base      int           `json:"base"`
 	Edits     []lesson.Edit `json:"edits"`
-}
-
-// Save makes the edits on the lesson at the base revision and returns the new
-// one. An operation that was made already does nothing and returns its
-// revision. With a stale base it returns the present revision and ErrStale.
-func (s *Store) Save(id string, save Save) (rev int, err error) {
-	err = s.write.Transaction(func(tx *gorm.DB) error {
-		var done []Operation
-		if err := tx.Where("id = ?", save.Operation).Limit(1).Find(&done).Error; err != nil {
-			return err
-		}
-		if len(done) > 0 {
-			rev = done[0].Rev
-			return nil
-		}
-		rev, err = s.saveIn(tx, id, save)
-		return err
-	})
-	if err != nil {
-		s.forget(id)
-	}
-	return rev, err
 }
 
 // forget drops what a save that did not commit may have remembered.

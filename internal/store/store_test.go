@@ -12,7 +12,7 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
-	"unitbloom/core/model/blocks"
+	"unitbloom/core/model/pieces"
 	"unitbloom/internal/store"
 )
 
@@ -31,7 +31,7 @@ func sample(t testing.TB, id string) lesson.Lesson {
 }
 
 func place(amount string) []lesson.Edit {
-	return []lesson.Edit{{Kind: "play", Scene: "a", Moves: []board.Move{{Kind: "place", Args: blocks.AmountArgs{Amount: amount}}}}}
+	return []lesson.Edit{{Kind: "play", Scene: "a", Moves: []board.Move{{Kind: "place", Args: pieces.AmountArgs{Amount: amount}}}}}
 }
 
 func total(t testing.TB, s *store.Store, id string) string {

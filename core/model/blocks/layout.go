@@ -4,8 +4,8 @@ import (
 	"slices"
 
 	"unitbloom/core/board"
+	"unitbloom/core/model/pieces"
 	"unitbloom/core/place"
-	"unitbloom/core/say"
 )
 
 // Model units: a single block is 10 by 10. Ten of a size fill the shape of the
@@ -120,7 +120,7 @@ func (b Blocks) top() place.Place {
 type cell struct {
 	place  place.Place
 	row    int
-	blocks []Block
+	blocks []pieces.Piece
 	w, h   int
 }
 
@@ -160,10 +160,10 @@ func (b Blocks) grid() *grid {
 
 // fill parts the blocks of a place by row. Where nothing is taken the blocks are
 // used as they lie, without a copy: a board may hold thousands.
-func (g *grid) fill(p place.Place, blocks []Block) {
+func (g *grid) fill(p place.Place, blocks []pieces.Piece) {
 	lie := blocks
-	if slices.ContainsFunc(blocks, func(k Block) bool { return k.State == Taken }) {
-		lie = slices.DeleteFunc(slices.Clone(blocks), func(k Block) bool { return k.State == Taken })
+	if slices.ContainsFunc(blocks, func(k pieces.Piece) bool { return k.State == pieces.Taken }) {
+		lie = slices.DeleteFunc(slices.Clone(blocks), func(k pieces.Piece) bool { return k.State == pieces.Taken })
 	}
 	g.cells[p][all+1].blocks = lie
 	for start := 0; start < len(lie); {
@@ -196,6 +196,12 @@ func layout(m board.Model) board.Layout {
 	if b.Sketch {
 		l.Flags = append(l.Flags, "sketch")
 	}
+	if b.Colour != "" {
+		l.Flags = append(l.Flags, b.Colour)
+	}
+	if b.Names {
+		l.Flags = append(l.Flags, "names")
+	}
 	return l
 }
 
@@ -204,11 +210,11 @@ func layout(m board.Model) board.Layout {
 func (g *grid) columns() board.Layout {
 	rows := g.rows()
 	heights := g.rowHeights(rows)
-	counts := g.tally(Play, anyPart)
+	counts := pieces.Count(g.Ordered, pieces.Play, pieces.AnyPart)
 	l := board.Layout{Pieces: make([]board.Sprite, 0, len(g.Ordered))}
 	for p := g.top(); p >= Smallest; p-- {
 		width := g.columnWidth(p, rows)
-		l.Zones = append(l.Zones, board.Zone{ID: p.Plural(), Label: p.Plural(), Count: counts[p], X: l.W, W: width, Offer: bundleOffer(p)})
+		l.Zones = append(l.Zones, board.Zone{ID: p.Plural(), Label: p.Plural(), Count: counts.Of(p), X: l.W, W: width, Offer: kit.ColumnOffer(p)})
 		l.Pieces = g.putColumn(l.Pieces, p, l.W, width, rows, heights)
 		l.W += width
 	}
@@ -238,14 +244,6 @@ func (g *grid) putColumn(out []board.Sprite, p place.Place, x, width int, rows, 
 	return out
 }
 
-// bundleOffer is what the foot of a column offers.
-func bundleOffer(p place.Place) *board.Offer {
-	if p == Largest {
-		return nil
-	}
-	return &board.Offer{Label: say.New("verb.bundleColumn"), Move: board.Move{Kind: "bundle", Args: BundleArgs{Place: p}}}
-}
-
 // indent centres a narrow row in its column, and holds a row of up to ten where
 // ten would be, so that blocks do not shift as they are counted in.
 func (g *grid) indent(p place.Place, w, width int) int {
@@ -256,7 +254,7 @@ func (g *grid) indent(p place.Place, w, width int) int {
 func (b Blocks) rows() []int {
 	var has [MaxPart + 1]bool
 	for i := range b.Ordered {
-		if k := &b.Ordered[i]; k.Part > 0 && k.State != Taken && !b.isJoined(k.Place) {
+		if k := &b.Ordered[i]; k.Part > 0 && k.State != pieces.Taken && !b.isJoined(k.Place) {
 			has[k.Part] = true
 		}
 	}
@@ -347,34 +345,26 @@ func (b Blocks) put(out []board.Sprite, c cell, x, y int, zone string) []board.S
 	a := b.arrangement(c.place)
 	for i := range c.blocks {
 		dx, dy := a.slot(i, len(c.blocks))
-		out = append(out, c.blocks[i].sprite(a, x+dx, y+dy, zone))
+		out = append(out, sprite(&c.blocks[i], a, x+dx, y+dy, zone))
 	}
 	return out
 }
 
-func (k *Block) sprite(a arrangement, x, y int, zone string) board.Sprite {
-	s := board.Sprite{ID: k.ID, Look: a.look, X: int32(x), Y: int32(y), W: int32(a.w), H: int32(a.h), Zone: zone, Part: k.Part}
-	s.Marks = [...]board.Marks{0, board.MarkCrossed, board.MarkTaken, board.MarkSpent}[k.State]
-	if k.New {
-		s.Marks |= board.MarkNew
-	}
-	if k.Ringed {
-		s.Marks |= board.MarkRinged
-	}
-	return s
+func sprite(k *pieces.Piece, a arrangement, x, y int, zone string) board.Sprite {
+	return board.Sprite{ID: k.ID, Look: a.look, X: int32(x), Y: int32(y), W: int32(a.w), H: int32(a.h), Zone: zone, Part: k.Part, Marks: k.Marks()}
 }
 
 // tray adds the Taken tray at the right when something was taken.
 func (b Blocks) tray(l board.Layout) board.Layout {
-	taken := sum(b.takenCounts())
-	if taken == 0 {
+	taken := pieces.Count(b.Ordered, pieces.Taken, pieces.AnyPart)
+	if sum(taken[:]) == 0 {
 		return l
 	}
 	left, y, wide := l.W+trayGap, pad, 0
 	for p := Largest; p >= Smallest; p-- {
 		c := cell{place: p}
 		for _, k := range b.Ordered {
-			if k.Place == p && k.State == Taken {
+			if k.Place == p && k.State == pieces.Taken {
 				c.blocks = append(c.blocks, k)
 			}
 		}
@@ -390,13 +380,8 @@ func (b Blocks) tray(l board.Layout) board.Layout {
 	for i := range l.Zones {
 		l.Zones[i].H = l.H
 	}
-	l.Zones = append(l.Zones, board.Zone{ID: "taken", Label: "taken", Count: taken, X: left, W: width, H: l.H})
+	l.Zones = append(l.Zones, board.Zone{ID: "taken", Label: "taken", Count: sum(taken[:]), X: left, W: width, H: l.H})
 	return l
-}
-
-func (b Blocks) takenCounts() []int {
-	counts := b.tally(Taken, anyPart)
-	return counts[:]
 }
 
 // mat lays loose blocks where they were put and the rest tidily by place.
@@ -409,7 +394,7 @@ func (g *grid) mat() board.Layout {
 		slots := cell{place: p}
 		for _, k := range c.blocks {
 			if k.Loose {
-				l.Pieces = append(l.Pieces, k.sprite(a, int(k.X), int(k.Y), "mat"))
+				l.Pieces = append(l.Pieces, sprite(&k, a, int(k.X), int(k.Y), "mat"))
 			} else {
 				slots.blocks = append(slots.blocks, k)
 			}
@@ -424,9 +409,6 @@ func (g *grid) mat() board.Layout {
 	l.Zones = []board.Zone{{ID: board.MatZone, Label: "mat", Count: len(g.Ordered), W: l.W, H: l.H}}
 	return g.tray(l)
 }
-
-func clampX(x int) int32 { return int32(max(0, min(x, 4*matW))) }
-func clampY(y int) int32 { return int32(max(0, min(y, 4*matH))) }
 
 func sum(ns []int) int {
 	total := 0

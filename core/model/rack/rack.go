@@ -170,6 +170,14 @@ func fewest(from, to []int) int {
 }
 
 func (r Rack) parse(amount string) (int, error) {
+	n, err := parseWhole(amount)
+	if err != nil {
+		return 0, err
+	}
+	return r.fits(place.Int(n))
+}
+
+func parseWhole(amount string) (int, error) {
 	form, err := place.ParseAmount(amount)
 	if err != nil {
 		return 0, say.Refuse("bad-number", say.Text("reason", say.Given, err.Error()+"."))
@@ -178,6 +186,15 @@ func (r Rack) parse(amount string) (int, error) {
 	if err != nil {
 		return 0, say.Refuse("bad-number", say.Text("reason", say.Given, err.Error()+"."))
 	}
+	n, whole := total.Whole()
+	if !whole {
+		return 0, say.Refuse("rack-whole", say.Number("n", say.Given, total))
+	}
+	return n, nil
+}
+
+// fits refuses a number that the rack does not hold.
+func (r Rack) fits(total place.Number) (int, error) {
 	n, whole := total.Whole()
 	if !whole {
 		return 0, say.Refuse("rack-whole", say.Number("n", say.Given, total))

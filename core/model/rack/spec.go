@@ -2,10 +2,12 @@ package rack
 
 import (
 	"fmt"
+	"slices"
 	"strconv"
 	"strings"
 
 	"unitbloom/core/board"
+	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
 
@@ -14,6 +16,7 @@ func Spec() board.ModelSpec {
 	return board.ModelSpec{
 		Kind:  "rack",
 		Title: "Bead rack",
+		Noun:  "rack",
 		Doc:   "One to ten rows of ten beads, five and five in two colours; the left side is read.",
 		New: func(ids *board.IDs) board.Model {
 			return Rack{Left: make([]int, 2), first: ids.Take(2 * Beads)}
@@ -22,6 +25,9 @@ func Spec() board.ModelSpec {
 		Shape:     Shape{},
 		Layout:    layout,
 		ReadOuts:  readOuts,
+		Parts:     parts,
+		Follow:    follow,
+		Counting:  counting,
 		Find:      func(board.Model, board.Select) []board.PieceID { return nil },
 		Parse:     parseNotation,
 		Print:     printNotation,
@@ -37,6 +43,16 @@ func Spec() board.ModelSpec {
 				Kind: "build", Doc: "Show a number in the fewest pushes, rows filled from the top.",
 				Laws: []board.LawKind{board.Sets}, Law: buildLaw, Apply: Rack.build,
 				Board: "rack 10: 3", Example: NumberArgs{"42"},
+			}.Spec(),
+			board.Rule[Rack, NumberArgs]{
+				Kind: "more", Doc: "Add a number as in the head: whole rows for the tens, then the ones; each push is seen.",
+				Laws: []board.LawKind{board.Adds}, Law: changeLaw(board.Adds), Apply: Rack.more,
+				Board: "rack 10: 10 10 10 10 2", Example: NumberArgs{"29"},
+			}.Spec(),
+			board.Rule[Rack, NumberArgs]{
+				Kind: "less", Doc: "Take a number away as in the head: whole rows for the tens, then the ones; each push is seen.",
+				Laws: []board.LawKind{board.Takes}, Law: changeLaw(board.Takes), Apply: Rack.less,
+				Board: "rack 10: 10 10 10 10 2", Example: NumberArgs{"15"},
 			}.Spec(),
 			board.Rule[Rack, board.NoArgs]{
 				Kind: "home", Doc: "Push all beads home and count pushes afresh.",
@@ -103,17 +119,17 @@ func (r Rack) sprite(i, k, left int) board.Sprite {
 	return s
 }
 
-func readOuts(m board.Model, w say.Words) []board.ReadOut {
+// readOuts are what the rack says beside its number.
+func readOuts(m board.Model, w say.Words, covers []board.Covering) []board.ReadOut {
 	r := m.(Rack)
 	label := func(id string) string { return say.New("label." + id).Text(w) }
-	var addends, missing []string
+	var addends []string
+	fives, ones := 0, 0
 	for _, left := range r.Left {
 		if left > 0 {
 			addends = append(addends, strconv.Itoa(left))
 		}
-		if left > 0 && left < Beads {
-			missing = append(missing, say.New("row.beads", say.Int("n", say.Amount, left), say.Int("missing", say.Part, Beads-left)).Text(w))
-		}
+		fives, ones = fives+left/5, ones+left%5
 	}
 	sentence := strings.Join(addends, " + ")
 	if len(addends) > 1 {
@@ -121,9 +137,31 @@ func readOuts(m board.Model, w say.Words) []board.ReadOut {
 	}
 	return []board.ReadOut{
 		{ID: "rows", Label: label("rows"), Text: orDash(sentence)},
-		{ID: "missing", Label: label("missing"), Text: orDash(strings.Join(missing, "; "))},
-		{ID: "pushes", Label: label("pushes"), Text: fmt.Sprint(r.Pushes)},
+		{ID: "missing", Label: label("missing"), Text: orDash(strings.Join(r.rowSentences(w, covers), "; ")), Safe: true},
+		{ID: "fives", Label: label("fives"), Text: r.fivesText(w, fives, ones)},
+		{ID: "toFill", Label: label("toFill"), Text: r.toFill(w)},
+		{ID: "pushes", Label: label("pushes"), Text: strconv.Itoa(r.Pushes), Safe: true},
 	}
+}
+
+// fivesText is fives and ones: 9 = 5 + 4 for one row, else how many of each.
+func (r Rack) fivesText(w say.Words, fives, ones int) string {
+	if n := r.total(); n > 5 && n < Beads {
+		return fmt.Sprintf("%d = 5 + %d", n, n-5)
+	}
+	return say.New("rack.fives", say.Int("fives", say.Amount, fives), say.Pieces("ones", say.Amount, ones, place.Ones)).Text(w)
+}
+
+// toFill is what is missing to ten, to twenty and to the full rack.
+func (r Rack) toFill(w say.Words) string {
+	n := r.total()
+	var out []string
+	for _, goal := range []int{10, 20, r.Pieces()} {
+		if n < goal && goal <= r.Pieces() && !slices.ContainsFunc(out, func(s string) bool { return strings.HasSuffix(s, " "+strconv.Itoa(goal)) }) {
+			out = append(out, say.New("rack.toFill", say.Int("more", say.Amount, goal-n), say.Int("goal", say.Given, goal)).Text(w))
+		}
+	}
+	return orDash(strings.Join(out, "; "))
 }
 
 func orDash(s string) string {

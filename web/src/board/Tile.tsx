@@ -1,12 +1,16 @@
-// One model on the board: its line of words, its pieces fitted to the room, and
-// the covers over them.
-import { Button, Dropdown, Input, type InputRef } from 'antd';
+// One model on the board: its line of words, its pieces fitted to the room with
+// the copies kept beside them, and the covers over them.
+import { Button, Input, type InputRef } from 'antd';
 import { useRef, useState } from 'react';
-import type { Model } from '../core/core';
 import { act, useLesson, type DrawnModel } from '../lesson/store';
+import { Arrange } from './Arrange';
+import { Beside } from './Beside';
+import { CoverMenu, Covers, QuickLook } from './Covers';
+import { Edge } from './Edge';
 import { useSize } from './geometry';
+import { KeptCopies } from './KeptCopies';
 import { SelectionStrip } from './SelectionStrip';
-import { views } from './views';
+import { views, type Kind } from './views';
 
 interface TileProps {
   model: DrawnModel;
@@ -16,51 +20,63 @@ interface TileProps {
   presenting: boolean;
 }
 
+/** Between a model and the copies kept beside it, in model units. */
+const KEPT_GAP = 30;
+
 export function Tile({ model, index, alone, bare, presenting }: TileProps) {
-  const view = views[model.kind as Model['kind']];
+  const view = views[model.kind as Kind];
   const room = useRef<HTMLDivElement>(null);
   const size = useSize(room);
+  const [zoom, setZoom] = useState(1);
+  const [looking, setLooking] = useState(false);
   const foot = bare ? 12 : view.foot;
   // Headings grow with the board while presenting.
   const head = presenting ? Math.max(view.head, innerWidth * 0.058) : view.head;
-  const scale = Math.max(
-    0.3,
-    Math.min(
-      (size.w - 32 - view.side) / model.w,
-      (size.h - head - foot) / model.h,
-      presenting ? 9 : view.largest,
-    ),
+  const keptW = model.kept.reduce((w, k) => w + k.w + KEPT_GAP, 0);
+  const keptH = Math.max(0, ...model.kept.map((k) => k.h));
+  const fit = Math.min(
+    (size.w - 32 - view.side) / (model.w + keptW),
+    (size.h - head - foot) / Math.max(model.h, keptH),
+    presenting ? 9 : view.largest,
   );
+  const scale = Math.max(0.3, fit) * zoom;
   const numeral = model.readouts.find((r) => r.id === 'numeral');
-  const covered = model.covered.length > 0;
+  const covered = model.covers.length > 0;
   const name = `${view.title}${numeral?.shown && !covered ? `, ${numeral.text}` : ''}`;
   return (
     <section className="tile" aria-label={name}>
-      {!bare && <TileLine model={model} index={index} alone={alone} />}
+      {!bare && <TileLine model={model} index={index} alone={alone} zoom={zoom} setZoom={setZoom} />}
       {model.title && <h2 className="tile-title">{model.title}</h2>}
-      <div className="room" ref={room}>
+      {model.linked && <span className="link-mark">Linked: one number</span>}
+      <div className={zoom > 1 ? 'room zoomed' : 'room'} ref={room}>
         {size.w > 0 && (
-          <div
-            className="drawing"
-            style={{
-              width: model.w * scale,
-              height: model.h * scale,
-              margin: `${head}px 0 ${foot}px ${view.side}px`,
-            }}
-          >
-            <view.Pieces model={model} index={index} scale={scale} bare={bare} />
-            <Covers model={model} index={index} scale={scale} />
+          <div className="side-by-side" style={{ margin: `${head}px 0 ${foot}px ${view.side}px` }}>
+            <KeptCopies model={model} index={index} scale={scale} gap={KEPT_GAP} bare={bare} />
+            <div className="drawing" style={{ width: model.w * scale, height: model.h * scale }}>
+              <view.Pieces model={model} index={index} scale={scale} bare={bare} />
+              {!looking && <Covers model={model} index={index} scale={scale} />}
+            </div>
           </div>
         )}
         <SelectionStrip model={model} index={index} />
       </div>
+      {covered && <QuickLook looking={looking} setLooking={setLooking} />}
+      <Beside model={model} />
     </section>
   );
 }
 
+interface LineProps {
+  model: DrawnModel;
+  index: number;
+  alone: boolean;
+  zoom: number;
+  setZoom: (zoom: number) => void;
+}
+
 /** The model's own line: typed numbers, and its words. */
-function TileLine({ model, index, alone }: { model: DrawnModel; index: number; alone: boolean }) {
-  const view = views[model.kind as Model['kind']];
+function TileLine({ model, index, alone, zoom, setZoom }: LineProps) {
+  const view = views[model.kind as Kind];
   const [text, setText] = useState('');
   const input = useRef<InputRef>(null);
   const build = () => {
@@ -77,7 +93,7 @@ function TileLine({ model, index, alone }: { model: DrawnModel; index: number; a
         ref={input}
         className="typed"
         aria-label={`Type a number for the ${view.title.toLowerCase()}`}
-        placeholder="Type 146, or 14 tens 6 ones"
+        placeholder={view.hint}
         value={text}
         onChange={(e) => setText(e.target.value)}
         onPressEnter={build}
@@ -89,48 +105,9 @@ function TileLine({ model, index, alone }: { model: DrawnModel; index: number; a
       </Button>
       <view.Line model={model} index={index} />
       <CoverMenu model={model} index={index} />
-      {!alone && <Button onClick={() => act({ kind: 'removeModel', model: index })}>Put away</Button>}
+      <Arrange model={model} index={index} alone={alone} zoom={zoom} setZoom={setZoom} />
     </div>
   );
-}
-
-function CoverMenu({ model, index }: { model: DrawnModel; index: number }) {
-  const items = model.zones
-    .filter((z) => !model.covered.includes(z.id))
-    .map((z) => ({
-      key: z.id,
-      label: `Cover ${z.id}`,
-      onClick: () => act({ kind: 'cover', model: index, zone: z.id }),
-    }));
-  if (model.covered.length > 0) {
-    items.unshift({
-      key: '',
-      label: 'Show all again',
-      onClick: () => act({ kind: 'uncover', model: index, zone: '' }),
-    });
-  }
-  return (
-    <Dropdown menu={{ items, style: { maxHeight: 360, overflowY: 'auto' } }} trigger={['click']}>
-      <Button>Cover</Button>
-    </Dropdown>
-  );
-}
-
-function Covers({ model, index, scale }: { model: DrawnModel; index: number; scale: number }) {
-  return model.zones
-    .filter((z) => model.covered.includes(z.id))
-    .map((z) => (
-      <button
-        key={z.id}
-        type="button"
-        className="cover"
-        style={{ left: z.x * scale, top: z.y * scale, width: z.w * scale, height: z.h * scale }}
-        onClick={() => act({ kind: 'uncover', model: index, zone: z.id })}
-      >
-        <span>?</span>
-        <small>Tap to show</small>
-      </button>
-    ));
 }
 
 /**
@@ -140,18 +117,20 @@ function Covers({ model, index, scale }: { model: DrawnModel; index: number; sca
 export function Stage({ presenting = false }: { presenting?: boolean }) {
   const models = useLesson((s) => s.models);
   const example = useLesson((s) => s.frame.steps > 0);
+  const [pulled, setPulled] = useState<number[]>();
   const bare = presenting || example;
+  const shares = pulled ?? models.map((m) => m.width || 100);
   return (
-    <div className={`stage models-${models.length}`} id="board">
+    <div
+      className={`stage models-${models.length}`}
+      id="board"
+      style={{ gridTemplateColumns: shares.map((s) => `minmax(0, ${s}fr)`).join(' ') }}
+    >
       {models.map((m, i) => (
-        <Tile
-          key={`${i}-${m.kind}`}
-          model={m}
-          index={i}
-          alone={models.length === 1}
-          bare={bare}
-          presenting={presenting}
-        />
+        <div className="tile-place" key={`${i}-${m.kind}`}>
+          <Tile model={m} index={i} alone={models.length === 1} bare={bare} presenting={presenting} />
+          {i < models.length - 1 && <Edge index={i} shares={shares} pull={setPulled} />}
+        </div>
       ))}
     </div>
   );

@@ -1,10 +1,11 @@
 // The bead rack: a push of a bead takes every bead between it and that side
 // along, and a hand that strokes over several rows pushes them together.
-import { Button } from 'antd';
+import { Button, Input } from 'antd';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Piece } from '../core/core';
 import { act, useLesson, type DrawnModel } from '../lesson/store';
-import { Bead } from './looks';
+import { Panel, Words } from './controls';
+import { Look } from './looks';
 import { PieceLayer } from './PieceLayer';
 import type { ViewProps } from './views';
 
@@ -12,7 +13,8 @@ const BEADS = 10;
 /** The width that ten beads take on the reading side, and the way between the sides, in model units. */
 const READING = 291;
 const WAY = 304;
-const draw = (p: Piece) => <Bead piece={p} />;
+const noFlags: string[] = [];
+const draw = (p: Piece) => <Look piece={p} flags={noFlags} />;
 
 interface Push {
   pointer: number;
@@ -169,7 +171,38 @@ export function RackLine({ model, index }: { model: DrawnModel; index: number })
           +
         </Button>
       </span>
+      <MoreLess index={index} />
+      <Words
+        label="Rows"
+        words={[1, 2, 5, 10].map((count) => ({
+          label: count === 1 ? '1 row' : `${count} rows`,
+          on: rows === count,
+          run: () => act({ kind: 'rows', model: index, count }),
+        }))}
+      />
       <Button onClick={() => act({ kind: 'home', model: index })}>Push all home</Button>
     </>
+  );
+}
+
+/** Adding and taking away as in the head: whole rows first, then the ones. */
+function MoreLess({ index }: { index: number }) {
+  const [text, setText] = useState('');
+  const make = (kind: 'more' | 'less') => act({ kind, model: index, amount: text });
+  return (
+    <Panel label="More or less">
+      <span className="panel-row">
+        <Input
+          aria-label="How many more or less"
+          placeholder="29"
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+          inputMode="numeric"
+          autoComplete="off"
+        />
+        <Button onClick={() => make('more')}>More</Button>
+        <Button onClick={() => make('less')}>Less</Button>
+      </span>
+    </Panel>
   );
 }

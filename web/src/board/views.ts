@@ -4,6 +4,9 @@ import type { ComponentType } from 'react';
 import type { Model } from '../core/core';
 import type { DrawnModel } from '../lesson/store';
 import { BlocksLine, BlocksView } from './blocks';
+import { CountersLine, CountersView } from './counters';
+import { CubesLine, CubesView } from './cubes';
+import { DiscsLine, DiscsView } from './discs';
 import { RackLine, RackView } from './rack';
 
 export interface ViewProps {
@@ -17,6 +20,8 @@ export interface ViewProps {
 
 interface View {
   title: string;
+  /** What to type to build. */
+  hint: string;
   /** The pieces and what a hand does with them. */
   Pieces: ComponentType<ViewProps>;
   /** The model's own words, on its line. */
@@ -30,9 +35,12 @@ interface View {
   largest: number;
 }
 
-export const views: Record<Model['kind'], View> = {
+export type Kind = Model['kind'];
+
+export const views: Record<Kind, View> = {
   blocks: {
     title: 'Base-ten blocks',
+    hint: 'Type 146, or 14 tens 6 ones',
     Pieces: BlocksView,
     Line: BlocksLine,
     head: 40,
@@ -40,5 +48,47 @@ export const views: Record<Model['kind'], View> = {
     side: 0,
     largest: 4.4,
   },
-  rack: { title: 'Bead rack', Pieces: RackView, Line: RackLine, head: 28, foot: 16, side: 70, largest: 2.6 },
+  rack: {
+    title: 'Bead rack',
+    hint: 'Type 42, or 4 tens 2 ones',
+    Pieces: RackView,
+    Line: RackLine,
+    head: 28,
+    foot: 16,
+    side: 70,
+    largest: 2.6,
+  },
+  counters: {
+    title: 'Counters',
+    hint: 'Type 9, or 6 + 3',
+    Pieces: CountersView,
+    Line: CountersLine,
+    head: 20,
+    foot: 70,
+    side: 0,
+    largest: 2.2,
+  },
+  cubes: {
+    title: 'Linking cubes',
+    hint: 'Type 9, 5 + 4, or 2 tens 3 ones',
+    Pieces: CubesView,
+    Line: CubesLine,
+    head: 20,
+    foot: 20,
+    side: 50,
+    largest: 1.8,
+  },
+  discs: {
+    title: 'Place value discs',
+    hint: 'Type 3.05, or 14 tens 6 ones',
+    Pieces: DiscsView,
+    Line: DiscsLine,
+    head: 44,
+    foot: 104,
+    side: 0,
+    largest: 2,
+  },
 };
+
+/** The kinds in the order in which they are offered. */
+export const kinds = Object.keys(views) as Kind[];

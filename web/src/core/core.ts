@@ -3,6 +3,7 @@
 import wasmUrl from './generated/core.wasm?url';
 import type {
   Became,
+  BoardView,
   Edit,
   Frame,
   MethodInfo,
@@ -25,11 +26,21 @@ export class CoreError extends Error {
   }
 }
 
-/** A piece as drawn: id, look, x, y, w, h in model units, part, marks. */
-export type Piece = [id: number, look: string, x: number, y: number, w: number, h: number, part: number, marks: number];
+/** A piece as drawn: id, look, x, y, w, h in model units, part, marks, and what is written on it. */
+export type Piece = [
+  id: number,
+  look: string,
+  x: number,
+  y: number,
+  w: number,
+  h: number,
+  part: number,
+  marks: number,
+  text?: string,
+];
 
 /** The marks of a piece, as bits. */
-export const Mark = { crossed: 1, taken: 2, spent: 4, fresh: 8, ringed: 16, alternate: 32 } as const;
+export const Mark = { crossed: 1, taken: 2, spent: 4, fresh: 8, ringed: 16, alternate: 32, copy: 64 } as const;
 
 /** What a move changed: everything of each model but its pieces, and of those only the differences. */
 export interface Delta {
@@ -41,7 +52,11 @@ export interface Delta {
   canUndo: boolean;
   canRedo: boolean;
   became: Became[];
+  /** Boards on the way, for motion. */
+  beats: BoardView[];
   announce: string;
+  /** What else happened, as when a linked model could not follow. */
+  warn: string;
   edits: Edit[];
 }
 

@@ -4,7 +4,7 @@ import andika from '@fontsource/andika/files/andika-latin-400-normal.woff2?url';
 import { flushSync } from 'react-dom';
 import { createRoot } from 'react-dom/client';
 import piecesCss from '../board/pieces.css?inline';
-import { Bead, Block } from '../board/looks';
+import { StillPieces } from '../board/KeptCopies';
 import type { DrawnModel } from '../lesson/store';
 
 const GAP = 40;
@@ -95,38 +95,35 @@ function Picture({ models, title, font }: { models: DrawnModel[]; title: string;
 }
 
 function ModelPicture({ model }: { model: DrawnModel }) {
-  const covers = model.zones.filter((z) => model.covered.includes(z.id));
   const hidden = (x: number, y: number) =>
-    covers.some((z) => x >= z.x && x < z.x + z.w && y >= z.y && y < z.y + z.h);
-  const sketched = model.flags.includes('sketch');
+    model.covers.some((c) => x >= c.x && x < c.x + c.w && y >= c.y && y < c.y + c.h);
+  const seen = {
+    ...model,
+    zones: [],
+    decor: model.decor.filter((d) => !d.text || !hidden(d.x + d.w / 2, d.y + d.h / 2)),
+    pieces: model.pieces.filter((p) => !hidden(p[2] + p[4] / 2, p[3] + p[5] / 2)),
+  };
   return (
     <>
       {model.zones
-        .filter((z) => !z.side && z.id !== 'mat')
+        .filter((z) => z.one || z.id === 'taken')
         .map((z) => (
           <g key={z.id}>
-            {model.kind === 'blocks' && (
-              <>
-                <rect x={z.x + 1} y={z.y} width={z.w - 2} height={z.h} fill="#fff" stroke="#d8d0bd" />
-                <text x={z.x + z.w / 2} y={z.y - 8} fontSize="15" textAnchor="middle">
-                  {z.count} {z.label}
-                </text>
-              </>
-            )}
-            {model.kind === 'rack' && <path className="wire" d={`M${z.x} ${z.y + z.h / 2}H${z.x + z.w}`} />}
+            <rect x={z.x + 1} y={z.y} width={z.w - 2} height={z.h} fill="#fff" stroke="#d8d0bd" />
+            <text x={z.x + z.w / 2} y={z.y - 8} fontSize="15" textAnchor="middle">
+              {z.count} {z.label}
+            </text>
           </g>
         ))}
-      {model.pieces
-        .filter((p) => !hidden(p[2] + p[4] / 2, p[3] + p[5] / 2))
-        .map((p) => (
-          <g key={p[0]} className="piece" transform={`translate(${p[2]} ${p[3]})`}>
-            {p[1] === 'bead' ? <Bead piece={p} /> : <Block piece={p} sketched={sketched} />}
-          </g>
-        ))}
-      {covers.map((z) => (
-        <g key={z.id}>
-          <rect x={z.x} y={z.y} width={z.w} height={z.h} fill="#d8d0bd" stroke="#22302c" />
-          <text x={z.x + z.w / 2} y={z.y + z.h / 2 + 8} fontSize="26" textAnchor="middle">
+      {model.kind === 'rack' &&
+        model.zones
+          .filter((z) => !z.side)
+          .map((z) => <path key={z.id} className="wire" d={`M${z.x} ${z.y + z.h / 2}H${z.x + z.w}`} />)}
+      <StillPieces kept={seen} />
+      {model.covers.map((c) => (
+        <g key={c.index}>
+          <rect x={c.x} y={c.y} width={c.w} height={c.h} fill="#d9e5cf" stroke="#22302c" />
+          <text x={c.x + c.w / 2} y={c.y + c.h / 2 + 8} fontSize="26" textAnchor="middle">
             ?
           </text>
         </g>

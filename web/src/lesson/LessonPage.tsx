@@ -3,6 +3,7 @@ import { Alert, Button, Dropdown, Result, Spin } from 'antd';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Stage } from '../board/Tile';
+import { kinds, views } from '../board/views';
 import { call } from '../core/core';
 import { boardPng, boardSvg, download } from '../export/picture';
 import { Record } from '../record/Record';
@@ -167,10 +168,11 @@ function Header({ id, onDialog }: { id: string; onDialog: (d: Dialog) => void })
       <Dropdown
         trigger={['click']}
         menu={{
-          items: [
-            { key: 'blocks', label: 'Blocks beside', onClick: () => act({ kind: 'addModel', of: 'blocks' }) },
-            { key: 'rack', label: 'Bead rack beside', onClick: () => act({ kind: 'addModel', of: 'rack' }) },
-          ],
+          items: kinds.map((kind) => ({
+            key: kind,
+            label: views[kind].title,
+            onClick: () => act({ kind: 'addModel', of: kind }),
+          })),
         }}
         disabled={!hasScene}
       >
@@ -254,15 +256,11 @@ function FirstBoard({ onExample }: { onExample: () => void }) {
     <div className="first-board">
       <h2>What shall the class see first?</h2>
       <div className="first-choices">
-        <Button size="large" onClick={() => addBoard(['blocks'], 'Blocks')}>
-          Base-ten blocks
-        </Button>
-        <Button size="large" onClick={() => addBoard(['rack'], 'Bead rack')}>
-          Bead rack
-        </Button>
-        <Button size="large" onClick={() => addBoard(['blocks', 'rack'], 'Blocks and rack')}>
-          Both side by side
-        </Button>
+        {kinds.map((kind) => (
+          <Button key={kind} size="large" onClick={() => addBoard([kind], views[kind].title)}>
+            {views[kind].title}
+          </Button>
+        ))}
         <Button size="large" type="primary" onClick={onExample}>
           A worked example
         </Button>

@@ -2,6 +2,7 @@
 // along and rearrange.
 import { Button, Dropdown, Input, Modal } from 'antd';
 import { useState } from 'react';
+import { kinds, views } from '../board/views';
 import { call, type SceneLine } from '../core/core';
 import { addBoard, edit, show, useLesson } from './store';
 
@@ -40,15 +41,11 @@ export function Stem({ onExample }: { onExample: () => void }) {
         <Dropdown
           trigger={['click']}
           menu={{
-            items: [
-              { key: 'blocks', label: 'Blocks', onClick: () => addBoard(['blocks'], 'Blocks') },
-              { key: 'rack', label: 'Bead rack', onClick: () => addBoard(['rack'], 'Bead rack') },
-              {
-                key: 'both',
-                label: 'Blocks and bead rack',
-                onClick: () => addBoard(['blocks', 'rack'], 'Blocks and rack'),
-              },
-            ],
+            items: kinds.map((kind) => ({
+              key: kind,
+              label: views[kind].title,
+              onClick: () => addBoard([kind], views[kind].title),
+            })),
           }}
         >
           <Button>New board</Button>

@@ -10,6 +10,7 @@ import {
   type BoardView,
   type Delta,
   type Frame,
+  type KeptView,
   type ModelView,
   type Outline,
   type PageMove,
@@ -21,7 +22,13 @@ import { Outbox, sendLeftovers, type SaveState } from './outbox';
 import { tabId } from './tab';
 
 /** A model as drawn: everything of its view, and its pieces. */
-export interface DrawnModel extends Omit<ModelView, 'pieces'> {
+export interface DrawnModel extends Omit<ModelView, 'pieces' | 'kept'> {
+  pieces: Piece[];
+  kept: KeptModel[];
+}
+
+/** A kept copy of a model's earlier state. */
+export interface KeptModel extends Omit<KeptView, 'pieces'> {
   pieces: Piece[];
 }
 
@@ -313,7 +320,11 @@ export function setPresenting(on: boolean) {
 // ---- mirroring ----
 
 function drawn(view: BoardView): DrawnModel[] {
-  return view.models.map((m) => ({ ...m, pieces: m.pieces as unknown as Piece[] }));
+  return view.models.map((m) => ({ ...m, kept: keptOf(m), pieces: m.pieces as unknown as Piece[] }));
+}
+
+function keptOf(m: ModelView): KeptModel[] {
+  return m.kept.map((k) => ({ ...k, pieces: k.pieces as unknown as Piece[] }));
 }
 
 function applyFrame(frame: Frame, extra: Partial<LessonState> = {}) {
@@ -329,30 +340,40 @@ function applyFrame(frame: Frame, extra: Partial<LessonState> = {}) {
 }
 
 const stillness = matchMedia('(prefers-reduced-motion: reduce)');
-let pendingFrame: Frame | undefined;
+/** What is shown when all that moves has moved. */
+let pending: (() => void) | undefined;
 
 /** Shows the boards between the moves of a step one after another. */
 function playFrame(frame: Frame) {
-  const beats = stillness.matches ? [] : (frame.beats ?? []);
-  const steps: BoardView[] = [...beats, frame.board];
-  pendingFrame = frame;
   const { board: _b, beats: _x, became: _y, ...rest } = frame;
   // What is written comes last, when the pieces have moved.
-  const written = beats.length > 0 ? get().frame.written : frame.written;
+  const written = (frame.beats ?? []).length > 0 ? get().frame.written : frame.written;
   set({ frame: written ? { ...rest, written } : rest, selected: new Set(), lit: new Set() });
+  playBeats(frame.beats ?? [], frame.became ?? [], (origins) => applyFrame(frame, { origins }));
+}
+
+/** Shows boards on the way, then what they lead to. */
+function playBeats(beats: BoardView[], became: Became[], last: (origins: Origins) => void) {
+  const steps = stillness.matches ? [] : beats;
+  const end = () => {
+    pending = undefined;
+    last(originsOf(became, get().models));
+  };
+  const beat = beatLength(steps.length);
   steps.forEach((view, i) => {
-    const run = () => {
-      const origins = originsOf(frame.became ?? [], get().models);
-      if (i === steps.length - 1) {
-        pendingFrame = undefined;
-        applyFrame(frame, { origins });
-      } else {
-        set({ models: drawn(view), notation: view.notation, origins });
-      }
-    };
+    const run = () =>
+      set({ models: drawn(view), notation: view.notation, origins: originsOf(became, get().models) });
     if (i === 0) run();
-    else beatTimers.push(setTimeout(run, i * BEAT));
+    else beatTimers.push(setTimeout(run, i * beat));
   });
+  if (steps.length === 0) return end();
+  pending = end;
+  beatTimers.push(setTimeout(end, steps.length * beat));
+}
+
+/** Many stages go by faster than few, so that nobody waits. */
+function beatLength(stages: number) {
+  return Math.max(220, Math.min(BEAT, 4000 / stages));
 }
 
 function stopBeats() {
@@ -363,27 +384,30 @@ function stopBeats() {
 /** Skips what is still moving. */
 export function finishBeats() {
   stopBeats();
-  if (pendingFrame) applyFrame(pendingFrame);
-  pendingFrame = undefined;
+  pending?.();
 }
 
 function applyDelta(delta: Delta) {
   const before = get();
-  const origins = originsOf(delta.became, before.models);
   const models = delta.models.map(({ changed, moved, removed, pieces: _none, ...view }, i) => ({
     ...view,
+    kept: keptOf({ ...view, pieces: [] }),
     pieces: merge(before.models[i]?.pieces ?? [], changed, moved, removed),
   }));
   const { rev, scratch, canUndo, canRedo } = delta;
   set({
     frame: { ...before.frame, rev, scratch, canUndo, canRedo },
-    models,
-    notation: delta.notation,
-    origins,
     announce: delta.announce,
-    notice: undefined,
-    selected: keep(before.selected, models[before.selectedModel]),
+    notice: delta.warn ? { kind: 'info', text: delta.warn, at: Date.now() } : undefined,
   });
+  playBeats(delta.beats, delta.became, (origins) =>
+    set({
+      models,
+      notation: delta.notation,
+      origins,
+      selected: keep(get().selected, models[before.selectedModel]),
+    }),
+  );
 }
 
 /** Brings pieces up to date; those that did not change stay the same objects. */
@@ -396,7 +420,7 @@ function merge(pieces: Piece[], changed: Piece[], moved: number[], removed: numb
   for (const p of pieces) {
     if (gone.has(p[0])) continue;
     const spot = spots.get(p[0]);
-    const same = spot ? ([p[0], p[1], ...spot, p[4], p[5], p[6], p[7]] satisfies Piece) : p;
+    const same: Piece = spot ? [p[0], p[1], ...spot, p[4], p[5], p[6], p[7], p[8]] : p;
     kept.push(now.get(p[0]) ?? same);
     now.delete(p[0]);
   }

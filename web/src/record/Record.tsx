@@ -2,9 +2,9 @@
 // are kept across scenes.
 import { Button, Input } from 'antd';
 import { useState } from 'react';
-import { views } from '../board/views';
-import { call, type Model, type ModelView } from '../core/core';
-import { edit, useLesson } from '../lesson/store';
+import { views, type Kind } from '../board/views';
+import { call } from '../core/core';
+import { edit, useLesson, type DrawnModel } from '../lesson/store';
 import { Written } from './Written';
 
 export function Record() {
@@ -30,7 +30,7 @@ export function Record() {
 }
 
 /** What the model says, each thing shown or held back until it is tapped. */
-function ReadOuts({ model, named }: { model: Omit<ModelView, 'pieces'>; named: boolean }) {
+function ReadOuts({ model, named }: { model: DrawnModel; named: boolean }) {
   const scene = useLesson((s) => s.outline.scenes.find((x) => x.id === s.frame.scene));
   const flip = (id: string, shown: boolean) => {
     if (!scene) return;
@@ -39,7 +39,7 @@ function ReadOuts({ model, named }: { model: Omit<ModelView, 'pieces'>; named: b
   };
   return (
     <section className="readouts" aria-label={named ? `Read-outs of the ${model.kind}` : 'Read-outs'}>
-      {named && <h3>{views[model.kind as Model['kind']].title}</h3>}
+      {named && <h3>{views[model.kind as Kind].title}</h3>}
       {model.readouts.map((r) => (
         <button
           key={r.id}

@@ -1,4 +1,4 @@
-package blocks
+package pieces
 
 import (
 	"slices"
@@ -9,13 +9,13 @@ import (
 	"unitbloom/core/say"
 )
 
-// find gives the blocks that a selector means, in slot order. It refuses ids
+// Find gives the pieces that a selector means, in slot order. It refuses ids
 // that are not there, slots past the end and counts that are too large.
-func (b Blocks) find(sel board.Select) ([]Block, error) {
+func (r Rules) Find(list []Piece, sel board.Select) ([]Piece, error) {
 	if len(sel.IDs) > 0 {
-		return b.byID(sel.IDs)
+		return byID(list, sel.IDs)
 	}
-	pool, err := b.pool(sel)
+	pool, err := r.Pool(list, sel)
 	if err != nil {
 		return nil, err
 	}
@@ -23,7 +23,7 @@ func (b Blocks) find(sel board.Select) ([]Block, error) {
 	case len(sel.Slots) > 0:
 		return pick(pool, sel)
 	case sel.Count < 0 || sel.Count > board.MaxPieces:
-		return nil, badCount(sel.Count, 1, board.MaxPieces)
+		return nil, BadCount(sel.Count, 1, board.MaxPieces)
 	case sel.Count > len(pool):
 		return nil, onlyHere(len(pool), sel.Count, sel.Place)
 	case sel.Count > 0:
@@ -34,10 +34,10 @@ func (b Blocks) find(sel board.Select) ([]Block, error) {
 	return pool, nil
 }
 
-// pool is the blocks of the selector's place, state and part.
-func (b Blocks) pool(sel board.Select) ([]Block, error) {
-	if sel.Place < Smallest || sel.Place > Largest {
-		return nil, noBlock(sel.Place)
+// Pool is the pieces of the selector's place, state and part.
+func (r Rules) Pool(list []Piece, sel board.Select) ([]Piece, error) {
+	if !r.Has(sel.Place) {
+		return nil, r.NoPiece(sel.Place)
 	}
 	name := sel.State
 	if name == "" {
@@ -45,11 +45,10 @@ func (b Blocks) pool(sel board.Select) ([]Block, error) {
 	}
 	state := slices.Index(stateNames, name)
 	if state < 0 && name != "any" {
-		return nil, say.Refuse("bad-field", say.Text("field", say.Given, "state"),
-			say.Text("reason", say.Given, strconv.Quote(sel.State)+" is not play, crossed, taken, spent or any"))
+		return nil, BadField("state", strconv.Quote(sel.State)+" is not play, crossed, taken, spent, copy or any")
 	}
-	var pool []Block
-	for _, k := range b.Ordered {
+	var pool []Piece
+	for _, k := range list {
 		if k.Place == sel.Place && (name == "any" || int(k.State) == state) && (sel.Part == nil || *sel.Part == int(k.Part)) {
 			pool = append(pool, k)
 		}
@@ -57,8 +56,8 @@ func (b Blocks) pool(sel board.Select) ([]Block, error) {
 	return pool, nil
 }
 
-func pick(pool []Block, sel board.Select) ([]Block, error) {
-	var out []Block
+func pick(pool []Piece, sel board.Select) ([]Piece, error) {
+	var out []Piece
 	slots := slices.Clone(sel.Slots)
 	slices.Sort(slots)
 	for _, s := range slices.Compact(slots) {
@@ -70,10 +69,10 @@ func pick(pool []Block, sel board.Select) ([]Block, error) {
 	return out, nil
 }
 
-func (b Blocks) byID(ids []board.PieceID) ([]Block, error) {
+func byID(list []Piece, ids []board.PieceID) ([]Piece, error) {
 	want := idSet(ids)
-	var out []Block
-	for _, k := range b.Ordered {
+	var out []Piece
+	for _, k := range list {
 		if want[k.ID] {
 			out = append(out, k)
 			delete(want, k.ID)
@@ -87,15 +86,15 @@ func (b Blocks) byID(ids []board.PieceID) ([]Block, error) {
 	return out, nil
 }
 
-// findAll joins what several selectors mean, each block once.
-func (b Blocks) findAll(sels []board.Select) ([]Block, error) {
+// FindAll joins what several selectors mean, each piece once.
+func (r Rules) FindAll(list []Piece, sels []board.Select) ([]Piece, error) {
 	if len(sels) == 0 {
-		return nil, say.Refuse("bad-field", say.Text("field", say.Given, "pieces"), say.Text("reason", say.Given, "say which pieces"))
+		return nil, BadField("pieces", "say which pieces")
 	}
-	var out []Block
+	var out []Piece
 	seen := map[board.PieceID]bool{}
 	for _, sel := range sels {
-		found, err := b.find(sel)
+		found, err := r.Find(list, sel)
 		if err != nil {
 			return nil, err
 		}
@@ -109,30 +108,30 @@ func (b Blocks) findAll(sels []board.Select) ([]Block, error) {
 	return out, nil
 }
 
-// saved turns ids into slots of their place and state, which is how a
+// Saved turns ids into slots of their place and state, which is how a
 // selection is kept in a file.
-func (b Blocks) saved(sels []board.Select) ([]board.Select, error) {
+func (r Rules) Saved(list []Piece, sels []board.Select) ([]board.Select, error) {
 	var out []board.Select
 	for _, sel := range sels {
 		if len(sel.IDs) == 0 {
 			out = append(out, sel)
 			continue
 		}
-		found, err := b.byID(sel.IDs)
+		found, err := byID(list, sel.IDs)
 		if err != nil {
 			return nil, err
 		}
-		out = append(out, b.slots(found)...)
+		out = append(out, r.slots(list, found)...)
 	}
 	return out, nil
 }
 
-func (b Blocks) slots(found []Block) []board.Select {
-	hit := idSet(idsOf(found))
+func (r Rules) slots(list, found []Piece) []board.Select {
+	hit := idSet(IDs(found))
 	var out []board.Select
-	for p := Largest; p >= Smallest; p-- {
+	for p := r.Most; p >= r.Least; p-- {
 		for state, name := range stateNames {
-			pool, _ := b.pool(board.Select{Place: p, State: name})
+			pool, _ := r.Pool(list, board.Select{Place: p, State: name})
 			sel := board.Select{Place: p}
 			if State(state) != Play {
 				sel.State = name
@@ -150,26 +149,15 @@ func (b Blocks) slots(found []Block) []board.Select {
 	return out
 }
 
-// formOf is the unit form of some blocks.
-func formOf(blocks []Block) place.UnitForm {
-	return place.FromCounts(func(p place.Place) int {
-		n := 0
-		for _, k := range blocks {
-			if k.Place == p {
-				n++
-			}
-		}
-		return n
-	})
-}
-
-// allIn refuses unless every block is in one of the states.
-func allIn(blocks []Block, states ...State) error {
-	for _, k := range blocks {
+// AllIn refuses unless every piece is in one of the states.
+func AllIn(list []Piece, states ...State) error {
+	for _, k := range list {
 		switch {
 		case slices.Contains(states, k.State):
 		case k.State == Spent:
 			return say.Refuse("spent")
+		case k.State == Copy:
+			return say.Refuse("only-copy")
 		default:
 			return say.Refuse("none-here", say.PlaceName("what", k.Place))
 		}
@@ -177,10 +165,24 @@ func allIn(blocks []Block, states ...State) error {
 	return nil
 }
 
-func noBlock(p place.Place) error { return say.Refuse("no-block", say.PlaceName("place", p)) }
-
-func badCount(n, least, most int) error {
+// BadCount refuses a count outside its range.
+func BadCount(n, least, most int) error {
 	return say.Refuse("bad-count", say.Int("n", say.Given, n), say.Int("least", say.Given, least), say.Int("most", say.Given, most))
+}
+
+// BadField refuses a field with a reason.
+func BadField(field, reason string) error {
+	return say.Refuse("bad-field", say.Text("field", say.Given, field), say.Text("reason", say.Given, reason))
+}
+
+// BadOption refuses a value that is not one of the choices.
+func BadOption(option, value, choices string) error {
+	return say.Refuse("bad-option", say.Text("option", say.Given, option), say.Text("value", say.Given, value), say.Text("choices", say.Given, choices))
+}
+
+// BadNumber refuses a typed number.
+func BadNumber(err error) error {
+	return say.Refuse("bad-number", say.Text("reason", say.Given, err.Error()+"."))
 }
 
 func onlyHere(here, asked int, p place.Place) error {

@@ -1,0 +1,326 @@
+package counters
+
+import (
+	"strconv"
+
+	"unitbloom/core/board"
+	"unitbloom/core/model/pieces"
+)
+
+// Model units: a counter is 34 wide in a cell of 40. Lines of ten have a gap
+// after five, so that they are seen without counting.
+const (
+	cell    = 40
+	size    = 34
+	nudge   = (cell - size) / 2
+	fiveGap = 10
+	gap     = 28 // between boxes
+	caption = 84 // room for a count at a frame's edge
+	minW    = 460
+	minH    = 200
+	inset   = 12 // of the counters in a group
+	tallest = 7  // frames of one row that stand on one another
+)
+
+// box is a rectangle of the mat with its own counters.
+type box struct {
+	zone  board.Zone
+	draw  []board.Decor
+	lying []board.Sprite
+}
+
+func layout(m board.Model) board.Layout {
+	c := m.(Counters)
+	l := board.Layout{Pieces: make([]board.Sprite, 0, len(c.List)), Settings: c.settings()}
+	for _, f := range []struct {
+		name string
+		on   bool
+	}{{"pairs", c.Pairs}, {"numerals", c.Numerals}, {"skip", c.Skip}} {
+		if f.on {
+			l.Flags = append(l.Flags, f.name)
+		}
+	}
+	frames := c.frameBoxes()
+	y := pack(&l, frames, c.frameColumns(), len(frames) > 0 && c.Frames[0].Rows == 1, 0)
+	y = pack(&l, c.besideBox(), 1, false, y)
+	groups := c.groupBoxes()
+	y = pack(&l, groups, min(len(groups), 2+len(groups)/5), false, y)
+	l.W, l.H = max(l.W, minW), max(y-gap, minH)
+	c.loose(&l)
+	c.tray(&l)
+	return l
+}
+
+// pack lays boxes in a grid below y, row by row or stack by stack, and returns
+// where the next may begin.
+func pack(l *board.Layout, boxes []box, columns int, down bool, y int) int {
+	if len(boxes) == 0 {
+		return y
+	}
+	w, h := 0, 0
+	for _, b := range boxes {
+		w, h = max(w, b.zone.W), max(h, b.zone.H)
+	}
+	rows := (len(boxes) + columns - 1) / columns
+	for i, b := range boxes {
+		at, row := i%columns, i/columns
+		if down {
+			at, row = i/rows, i%rows
+		}
+		x, top := at*(w+gap), y+row*(h+gapFor(down))
+		b.zone.X, b.zone.Y = x, top
+		l.Zones = append(l.Zones, b.zone)
+		for _, d := range b.draw {
+			d.X, d.Y = d.X+x, d.Y+top
+			l.Decor = append(l.Decor, d)
+		}
+		for _, s := range b.lying {
+			s.X, s.Y = s.X+int32(x), s.Y+int32(top)
+			l.Pieces = append(l.Pieces, s)
+		}
+		l.W = max(l.W, x+b.zone.W)
+	}
+	return y + rows*(h+gapFor(down)) - gapFor(down) + gap
+}
+
+func gapFor(down bool) int {
+	if down {
+		return 10
+	}
+	return gap
+}
+
+// frameColumns is how many frames lie side by side, for a mat about as wide as
+// a board.
+func (c Counters) frameColumns() int {
+	n := len(c.Frames)
+	if n == 0 {
+		return 1
+	}
+	f := c.Frames[0]
+	if f.Rows == 1 {
+		return (n + tallest - 1) / tallest
+	}
+	best, least := 1, 1<<30
+	for k := 1; k <= n; k++ {
+		rows := (n + k - 1) / k
+		w, h := k*(f.Columns*cell+gap), rows*(f.Rows*cell+gap)
+		if side := max(w*10/17, h); side < least {
+			best, least = k, side
+		}
+	}
+	return best
+}
+
+func (c Counters) look() string {
+	if c.Shape == "" {
+		return Shapes[0]
+	}
+	return c.Shape
+}
+
+func (c Counters) sprite(k pieces.Piece, x, y int, zone string) board.Sprite {
+	return board.Sprite{
+		ID: k.ID, Look: c.look(), X: int32(x), Y: int32(y), W: size, H: size, Zone: zone,
+		Part: int8(c.Colouring), Marks: k.Marks(),
+	}
+}
+
+// frameBoxes are the frames with their cells, numerals, shading and counts.
+func (c Counters) frameBoxes() []box {
+	boxes := make([]box, len(c.Frames))
+	for i, f := range c.Frames {
+		id := "frame " + strconv.Itoa(i+1)
+		b := &boxes[i]
+		b.zone = board.Zone{ID: id, Label: id, W: f.Columns * cell, H: f.Rows * cell}
+		for n := range f.cells() {
+			d := board.Decor{Kind: "cell", X: n % f.Columns * cell, Y: n / f.Columns * cell, W: cell, H: cell, Zone: id}
+			if f.isShaded(n) {
+				d.Kind = "shaded"
+			}
+			if c.Numerals {
+				d.Text = strconv.Itoa(c.numeral(f, n) + i*f.cells())
+			}
+			b.draw = append(b.draw, d)
+		}
+		c.edge(b, f, i)
+	}
+	for _, k := range c.List {
+		if k.Frame == 0 || !lies(k) {
+			continue
+		}
+		f, b := c.Frames[k.Frame-1], &boxes[k.Frame-1]
+		b.lying = append(b.lying, c.sprite(k, int(k.Cell)%f.Columns*cell+nudge, int(k.Cell)/f.Columns*cell+nudge, b.zone.ID))
+		if k.State == pieces.Play {
+			b.zone.Count++
+		}
+	}
+	return boxes
+}
+
+func (f CounterFrame) isShaded(n int) bool {
+	at := n / f.Columns
+	if f.Across {
+		at = n % f.Columns
+	}
+	return f.Split > 0 && at >= f.Split
+}
+
+// numeral is the number of a cell, in the order in which cells fill.
+func (c Counters) numeral(f CounterFrame, n int) int {
+	if !c.Pairs {
+		return n + 1
+	}
+	return n%f.Columns*f.Rows + n/f.Columns + 1
+}
+
+// edge writes beside a frame: the counts row by row when skip-counting is shown,
+// and the two parts where frames of one row stand as all the ways.
+func (c Counters) edge(b *box, f CounterFrame, i int) {
+	text := func(row int, s string) {
+		b.zone.W = f.Columns*cell + caption
+		b.draw = append(b.draw, board.Decor{Kind: "caption", X: f.Columns*cell + 8, Y: row * cell, W: caption - 8, H: cell, Text: s, Zone: b.zone.ID})
+	}
+	switch {
+	case c.Skip:
+		for row := range f.Rows {
+			text(row, strconv.Itoa((row+1)*f.Columns))
+		}
+	case f.Rows == 1 && len(c.Frames) > 1:
+		var berry, mint int
+		for _, k := range c.inFrame(i + 1) {
+			if k.Mint {
+				mint++
+			} else {
+				berry++
+			}
+		}
+		text(0, strconv.Itoa(berry)+" + "+strconv.Itoa(mint))
+	}
+}
+
+// slot is the place of counter i in lines of ten, five and five, or of five.
+func (c Counters) slot(i int) (x, y int) {
+	if c.ByFives {
+		return i % 5 * cell, i / 5 * cell
+	}
+	return i%10*cell + i%10/5*fiveGap, i / 10 * cell
+}
+
+// besideBox is the counters in no frame and no group, in lines.
+func (c Counters) besideBox() []box {
+	b := box{zone: board.Zone{ID: "beside", Label: "beside", W: 10*cell + fiveGap, H: cell}}
+	if c.ByFives {
+		b.zone.W = 5 * cell
+	}
+	i := 0
+	for _, k := range c.List {
+		if !lies(k) || k.Frame > 0 || k.Group > 0 || k.Loose {
+			continue
+		}
+		x, y := c.slot(i)
+		i++
+		b.lying = append(b.lying, c.sprite(k, x+nudge, y+nudge, "beside"))
+		b.zone.H = y + cell
+		if k.State == pieces.Play {
+			b.zone.Count++
+		}
+	}
+	if i == 0 && len(c.Frames)+c.Groups > 0 {
+		return nil
+	}
+	return []box{b}
+}
+
+// groupBoxes are the groups, all of one size, their counters in lines of five.
+func (c Counters) groupBoxes() []box {
+	boxes := make([]box, c.Groups)
+	n := make([]int, c.Groups)
+	most := 0
+	for _, k := range c.List {
+		if k.Group > 0 && lies(k) {
+			n[k.Group-1]++
+			most = max(most, n[k.Group-1])
+		}
+	}
+	lines := max(2, (most+4)/5)
+	for i := range boxes {
+		id := "group " + strconv.Itoa(i+1)
+		boxes[i].zone = board.Zone{ID: id, Label: id, W: 5*cell + 2*inset, H: lines*cell + 2*inset}
+		boxes[i].draw = []board.Decor{{Kind: "group", W: boxes[i].zone.W, H: boxes[i].zone.H, Zone: id}}
+	}
+	clear(n)
+	for _, k := range c.List {
+		if k.Group == 0 || !lies(k) {
+			continue
+		}
+		b, at := &boxes[k.Group-1], n[k.Group-1]
+		n[k.Group-1]++
+		b.lying = append(b.lying, c.sprite(k, inset+at%5*cell+nudge, inset+at/5*cell+nudge, b.zone.ID))
+		if k.State == pieces.Play {
+			b.zone.Count++
+		}
+	}
+	return boxes
+}
+
+// loose lays the counters that were put somewhere freely.
+func (c Counters) loose(l *board.Layout) {
+	n, any := 0, false
+	for _, k := range c.List {
+		if k.Loose && lies(k) {
+			l.Pieces = append(l.Pieces, c.sprite(k, int(k.X), int(k.Y), board.MatZone))
+			l.W, l.H = max(l.W, int(k.X)+cell), max(l.H, int(k.Y)+cell)
+			any = true
+			if k.State == pieces.Play {
+				n++
+			}
+		}
+	}
+	if any {
+		l.Zones = append(l.Zones, board.Zone{ID: board.MatZone, Label: board.MatZone, Count: n, W: l.W, H: l.H, Side: true})
+	}
+}
+
+// tray adds the Taken tray at the right when something was taken.
+func (c Counters) tray(l *board.Layout) {
+	var taken []pieces.Piece
+	for _, k := range c.List {
+		if !lies(k) {
+			taken = append(taken, k)
+		}
+	}
+	if len(taken) == 0 {
+		return
+	}
+	columns := max(2, (len(taken)*cell+l.H-1)/l.H)
+	if columns > 2 {
+		columns = 5
+	}
+	x := l.W + gap
+	for i, k := range taken {
+		l.Pieces = append(l.Pieces, c.sprite(k, x+inset+i%columns*cell+nudge, inset+i/columns*cell+nudge, "taken"))
+	}
+	w := columns*cell + 2*inset
+	l.W, l.H = x+w, max(l.H, (len(taken)+columns-1)/columns*cell+2*inset)
+	l.Zones = append(l.Zones, board.Zone{ID: "taken", Label: "taken", Count: len(taken), X: x, W: w, H: l.H})
+}
+
+// settings are the model's choices, for its controls.
+func (c Counters) settings() map[string]string {
+	s := map[string]string{
+		"shape": c.look(), "colouring": strconv.Itoa(c.Colouring), "unit": c.Unit,
+		"frames": strconv.Itoa(len(c.Frames)), "groups": strconv.Itoa(c.Groups), "lines": "10",
+	}
+	if c.ByFives {
+		s["lines"] = "5"
+	}
+	if len(c.Frames) > 0 {
+		f := c.Frames[0]
+		s["rows"], s["columns"], s["split"] = strconv.Itoa(f.Rows), strconv.Itoa(f.Columns), strconv.Itoa(f.Split)
+		if f.Across {
+			s["across"] = "yes"
+		}
+	}
+	return s
+}

@@ -1,0 +1,354 @@
+package counters
+
+import (
+	"slices"
+	"strings"
+
+	"unitbloom/core/board"
+	"unitbloom/core/model/pieces"
+	"unitbloom/core/place"
+	"unitbloom/core/say"
+)
+
+// NumberArgs are a typed number of counters.
+type NumberArgs struct {
+	Amount string `json:"amount" jsonschema:"required" jsonschema_description:"A whole number (9), or one for each colour (6 + 3)."`
+}
+
+// PlaceArgs are counters to put beside the others.
+type PlaceArgs struct {
+	Count int  `json:"count" jsonschema:"required,minimum=1,maximum=3000" jsonschema_description:"How many counters."`
+	Mint  bool `json:"mint,omitempty" jsonschema_description:"With the mint face up."`
+	Group int  `json:"group,omitempty" jsonschema:"minimum=0,maximum=12" jsonschema_description:"Into this group, from 1; on the mat when left out."`
+}
+
+// FirstArgs hold the size of the first part.
+type FirstArgs struct {
+	First int `json:"first" jsonschema:"minimum=0,maximum=3000" jsonschema_description:"Counters of the first part; the rest are the second."`
+}
+
+// StepArgs are so many more or fewer.
+type StepArgs struct {
+	By   int  `json:"by" jsonschema:"required,minimum=1,maximum=100" jsonschema_description:"How many."`
+	Down bool `json:"down,omitempty" jsonschema_description:"Fewer rather than more."`
+}
+
+// ByArgs choose fives or tens.
+type ByArgs struct {
+	By int `json:"by" jsonschema:"required,enum=5,enum=10" jsonschema_description:"5 or 10."`
+}
+
+// LookArgs choose what counters look like.
+type LookArgs struct {
+	Shape     string `json:"shape,omitempty" jsonschema:"enum=counter,enum=bulb,enum=seed,enum=leaf,enum=snail,enum=bee,enum=pot" jsonschema_description:"The shape; unchanged when left out."`
+	Colouring *int   `json:"colouring,omitempty" jsonschema:"minimum=0,maximum=1" jsonschema_description:"The pair of colours; unchanged when left out."`
+}
+
+// UnitArgs name what the counters count.
+type UnitArgs struct {
+	Name string `json:"name" jsonschema:"maxLength=40" jsonschema_description:"The unit in the plural, like thousands; empty for counters."`
+}
+
+// SeedArgs hold a seed.
+type SeedArgs struct {
+	Seed int `json:"seed,omitempty" jsonschema:"minimum=0" jsonschema_description:"The same seed gives the same places."`
+}
+
+// build puts so many counters on the mat, in place of what is there; frames and
+// groups stay.
+func (c Counters) build(a NumberArgs, t *board.Turn) (Counters, error) {
+	faces, err := readFaces(a.Amount)
+	if err != nil {
+		return c, err
+	}
+	n := faces[0] + faces[1]
+	if err := t.Room(n - len(c.List)); err != nil {
+		return c, err
+	}
+	if err := c.inRange(n); err != nil {
+		return c, err
+	}
+	t.Say("did.built", say.Text("form", say.Amount, c.counted(n)))
+	first := t.TakeIDs(n)
+	c.List = append(many(faces[0], false, first), many(faces[1], true, first+board.PieceID(faces[0]))...)
+	return c.fill(anyPiece), nil
+}
+
+// readFaces reads "9", "6 + 3" or "6 and 3".
+func readFaces(amount string) (faces [2]int, err error) {
+	parts := strings.Split(strings.ReplaceAll(amount, " and ", "+"), "+")
+	if len(parts) > 2 {
+		return faces, say.Refuse("two-colours")
+	}
+	for i, text := range parts {
+		form, err := place.ParseAmount(text)
+		if err != nil {
+			return faces, pieces.BadNumber(err)
+		}
+		total, err := form.Total()
+		if err != nil {
+			return faces, pieces.BadNumber(err)
+		}
+		n, whole := total.Whole()
+		if !whole {
+			return faces, say.Refuse("counters-whole", say.Number("n", say.Given, total))
+		}
+		faces[i] = n
+	}
+	return faces, nil
+}
+
+func (c Counters) inRange(n int) error {
+	if _, err := c.place().Value().Times(n); err != nil {
+		return pieces.BadNumber(err)
+	}
+	return nil
+}
+
+// counted is a number of the unit: "8 thousands", "1 counter".
+func (c Counters) counted(n int) string {
+	unit := c.Unit
+	if unit == "" {
+		unit = c.Shape
+		if unit == "" {
+			unit = Shapes[0]
+		}
+		unit = plurals[unit]
+	}
+	if n == 1 {
+		unit = singular(unit)
+	}
+	return place.Int(n).String() + " " + unit
+}
+
+var plurals = map[string]string{"counter": "counters", "bulb": "bulbs", "seed": "seeds", "leaf": "leaves", "snail": "snails", "bee": "bees", "pot": "pots"}
+
+func singular(unit string) string {
+	if unit == "leaves" {
+		return "leaf"
+	}
+	return strings.TrimSuffix(unit, "s")
+}
+
+func (c Counters) law(kind board.LawKind, n int) (board.Law, error) {
+	v, err := c.place().Value().Times(n)
+	return board.Law{Kind: kind, Value: v}, err
+}
+
+func (c Counters) putDown(a PlaceArgs, t *board.Turn) (Counters, error) {
+	switch {
+	case a.Count < 1 || a.Count > board.MaxPieces:
+		return c, pieces.BadCount(a.Count, 1, board.MaxPieces)
+	case a.Group < 0 || a.Group > c.Groups:
+		return c, say.Refuse("no-group", say.Int("n", say.Given, a.Group), say.Int("groups", say.Given, c.Groups))
+	}
+	if err := t.Room(a.Count); err != nil {
+		return c, err
+	}
+	if err := c.inRange(c.count() + a.Count); err != nil {
+		return c, err
+	}
+	added := many(a.Count, a.Mint, t.TakeIDs(a.Count))
+	for i := range added {
+		added[i].Group = int8(a.Group)
+	}
+	t.Say("did.placed", say.Text("pieces", say.Amount, c.counted(a.Count)))
+	c.List = append(slices.Clone(c.List), added...)
+	return c.fill(isOf(pieces.IDs(added))), nil
+}
+
+func isOf(ids []board.PieceID) func(pieces.Piece) bool {
+	return func(k pieces.Piece) bool { return slices.Contains(ids, k.ID) }
+}
+
+// step puts so many more counters into the next cells, or takes the last away.
+func (c Counters) step(a StepArgs, t *board.Turn) (Counters, error) {
+	if a.By < 1 || a.By > 100 {
+		return c, pieces.BadCount(a.By, 1, 100)
+	}
+	if !a.Down {
+		next, err := c.putDown(PlaceArgs{Count: a.By}, t)
+		t.Say("did.more", say.Int("one", say.Given, a.By))
+		return next, err
+	}
+	last := c.last(a.By)
+	if len(last) < a.By {
+		return c, say.Refuse("none-to-take", say.Int("one", say.Given, a.By))
+	}
+	t.Say("did.less", say.Int("one", say.Given, a.By))
+	return c.With(pieces.Without(c.List, last)), nil
+}
+
+// last are the last counters in play, at most n.
+func (c Counters) last(n int) []board.PieceID {
+	var last []board.PieceID
+	for i := len(c.List) - 1; i >= 0 && len(last) < n; i-- {
+		if c.List[i].State == pieces.Play {
+			last = append(last, c.List[i].ID)
+		}
+	}
+	return last
+}
+
+// flip turns counters over.
+func (c Counters) flip(a pieces.PiecesArgs, t *board.Turn) (Counters, error) {
+	found, err := kit.FindAll(c.List, a.Pieces)
+	if err != nil {
+		return c, err
+	}
+	t.Say("did.flipped", say.Text("form", say.Amount, c.counted(len(found))))
+	return c.With(pieces.Change(c.List, pieces.IDs(found), func(k *pieces.Piece) { k.Mint = !k.Mint })), nil
+}
+
+// parts turns the first counters in play to one face and the rest to the other.
+func (c Counters) parts(a FirstArgs, t *board.Turn) (Counters, error) {
+	n := c.count()
+	if a.First < 0 || a.First > n {
+		return c, pieces.BadCount(a.First, 0, n)
+	}
+	i := 0
+	c.List = pieces.Each(c.List, func(k *pieces.Piece) {
+		if k.State == pieces.Play {
+			k.Mint = i >= a.First
+			i++
+		}
+	})
+	t.Say("did.parts", say.Int("first", say.Part, a.First), say.Int("second", say.Part, n-a.First))
+	return c, nil
+}
+
+// swap exchanges the places of the two parts; each keeps its colour.
+func (c Counters) swap(_ board.NoArgs, t *board.Turn) (Counters, error) {
+	berry, mint := c.faces()
+	if berry == 0 || mint == 0 {
+		return c, say.Refuse("one-colour")
+	}
+	first := slices.IndexFunc(c.List, func(k pieces.Piece) bool { return k.State == pieces.Play })
+	lead := c.List[first].Mint
+	c.List = slices.Clone(c.List)
+	slices.SortStableFunc(c.List, func(x, y pieces.Piece) int {
+		switch {
+		case x.Mint == y.Mint:
+			return 0
+		case x.Mint == lead:
+			return 1
+		}
+		return -1
+	})
+	t.Say("did.swapped")
+	return c.refill(), nil
+}
+
+// lineUp brings loose counters into rows of five or ten.
+func (c Counters) lineUp(a ByArgs, t *board.Turn) (Counters, error) {
+	if a.By != 5 && a.By != 10 {
+		return c, pieces.BadCount(a.By, 5, 10)
+	}
+	c.ByFives = a.By == 5
+	c.List = pieces.Each(c.List, func(k *pieces.Piece) { k.Loose, k.X, k.Y = false, 0, 0 })
+	t.Say("did.lined-up", say.Int("n", say.Given, a.By))
+	return c, nil
+}
+
+// scatter lies the counters about untidily, on purpose.
+func (c Counters) scatter(a SeedArgs, t *board.Turn) (Counters, error) {
+	spots := scattered(len(c.List), uint64(a.Seed))
+	i := 0
+	c.List = pieces.Each(c.List, func(k *pieces.Piece) {
+		if !lies(*k) {
+			return
+		}
+		k.Loose, k.Frame, k.Cell, k.Group = true, 0, 0, 0
+		k.X, k.Y = pieces.ClampX(spots[i][0]), pieces.ClampY(spots[i][1])
+		i++
+	})
+	t.Say("did.scattered")
+	return c, nil
+}
+
+// scattered are places that do not overlap: a loose grid, shuffled and nudged.
+func scattered(n int, seed uint64) [][2]int {
+	columns := 12
+	for columns*columns*2/3 < n*2 {
+		columns++
+	}
+	state := seed*2 + 0x9E3779B97F4A7C15
+	draw := func(below int) int {
+		state = state*6364136223846793005 + 1442695040888963407
+		return int(state>>33) % below
+	}
+	cells := make([]int, max(n*2, columns*8))
+	for i := range cells {
+		cells[i] = i
+	}
+	for i := len(cells) - 1; i > 0; i-- {
+		j := draw(i + 1)
+		cells[i], cells[j] = cells[j], cells[i]
+	}
+	spots := make([][2]int, n)
+	for i := range spots {
+		spots[i] = [2]int{cells[i]%columns*54 + draw(14), cells[i]/columns*54 + draw(14)}
+	}
+	return spots
+}
+
+func (c Counters) tidy(_ board.NoArgs, t *board.Turn) (Counters, error) {
+	c.List = pieces.Tidy(c.List)
+	t.Say("did.tidied")
+	return c.fill(anyPiece), nil
+}
+
+func (c Counters) clear(_ board.NoArgs, t *board.Turn) (Counters, error) {
+	t.Say("did.cleared")
+	c.List = nil
+	return c, nil
+}
+
+func (c Counters) changeLook(a LookArgs, t *board.Turn) (Counters, error) {
+	if a.Shape != "" {
+		if !slices.Contains(Shapes, a.Shape) {
+			return c, pieces.BadOption("shape", a.Shape, strings.Join(Shapes, ", "))
+		}
+		c.Shape = a.Shape
+		if a.Shape == Shapes[0] {
+			c.Shape = ""
+		}
+	}
+	if a.Colouring != nil {
+		if *a.Colouring < 0 || *a.Colouring >= len(Colourings) {
+			return c, pieces.BadCount(*a.Colouring, 0, len(Colourings)-1)
+		}
+		c.Colouring = *a.Colouring
+	}
+	t.Say("did.view", say.Text("view", say.Name, "as "+c.shapeNames()+", "+Colourings[c.Colouring]))
+	return c, nil
+}
+
+func (c Counters) shapeNames() string {
+	if c.Shape == "" {
+		return plurals[Shapes[0]]
+	}
+	return plurals[c.Shape]
+}
+
+// unit renames what the counters count: 8 bulbs become 8 thousands.
+func (c Counters) unit(a UnitArgs, t *board.Turn) (Counters, error) {
+	name := strings.TrimSpace(a.Name)
+	if len([]rune(name)) > 40 {
+		return c, pieces.BadField("name", "a unit's name has at most 40 letters")
+	}
+	if p := unitPlace(name); p != place.Ones {
+		name = p.Plural()
+	}
+	next := c
+	next.Unit = name
+	if err := next.inRange(c.count()); err != nil {
+		return c, err
+	}
+	t.Say("did.renamed", say.Text("from", say.Name, c.counted(c.count())), say.Text("to", say.Name, next.counted(c.count())))
+	return next, nil
+}
+
+func unitLaw(c Counters, a UnitArgs) (board.Law, error) {
+	return board.Law{Kind: board.Renames, Power: int(unitPlace(strings.TrimSpace(a.Name)) - c.place())}, nil
+}

@@ -1,0 +1,91 @@
+package counters
+
+import (
+	"fmt"
+	"slices"
+	"strconv"
+	"strings"
+
+	"unitbloom/core/board"
+	"unitbloom/core/say"
+)
+
+// readOuts are what the counters say beside their number.
+func readOuts(m board.Model, w say.Words, _ []board.Covering) []board.ReadOut {
+	c := m.(Counters)
+	out := func(id, text string) board.ReadOut {
+		if text == "" {
+			text = "–"
+		}
+		return board.ReadOut{ID: id, Label: say.New("label." + id).Text(w), Text: text}
+	}
+	return []board.ReadOut{
+		out("colours", c.colours()),
+		out("counted", c.counted(c.count())),
+		out("empty", c.empty(w)),
+		out("array", c.arraySentence(w)),
+		out("shared", c.shared(w)),
+	}
+}
+
+// colours is the sum of the two parts: 6 + 3 = 9.
+func (c Counters) colours() string {
+	berry, mint := c.faces()
+	if len(c.List) > 0 && c.List[0].Mint {
+		berry, mint = mint, berry
+	}
+	return fmt.Sprintf("%d + %d = %d", berry, mint, berry+mint)
+}
+
+// empty says how many more fill the frames.
+func (c Counters) empty(w say.Words) string {
+	cells, in := 0, 0
+	for i, f := range c.Frames {
+		cells += f.cells()
+		in += len(c.inFrame(i + 1))
+	}
+	if cells == 0 {
+		return ""
+	}
+	return say.New("counters.empty", say.Int("more", say.Amount, cells-in), say.Int("cells", say.Given, cells)).Text(w)
+}
+
+// arraySentence is rows times columns of the first frame when it is full, and
+// its two parts when it is split.
+func (c Counters) arraySentence(w say.Words) string {
+	if len(c.Frames) == 0 || !c.isFull(1) {
+		return ""
+	}
+	f := c.Frames[0]
+	text := say.New("counters.array", say.Int("rows", say.Given, f.Rows), say.Int("columns", say.Given, f.Columns), say.Int("n", say.Amount, f.cells())).Text(w)
+	switch {
+	case f.Split == 0:
+	case f.Across:
+		text += fmt.Sprintf("; %d × %d = %d × %d + %d × %d", f.Rows, f.Columns, f.Rows, f.Split, f.Rows, f.Columns-f.Split)
+	default:
+		text += fmt.Sprintf("; %d × %d = %d × %d + %d × %d", f.Rows, f.Columns, f.Split, f.Columns, f.Rows-f.Split, f.Columns)
+	}
+	return text
+}
+
+// shared says how many are in each group and how many are left over.
+func (c Counters) shared(w say.Words) string {
+	if c.Groups == 0 {
+		return ""
+	}
+	in := make([]int, c.Groups)
+	for _, k := range c.List {
+		if k.Group > 0 && lies(k) && k.State == 0 {
+			in[k.Group-1]++
+		}
+	}
+	left := say.Int("left", say.Amount, len(c.left()))
+	if slices.Min(in) == slices.Max(in) {
+		return say.New("counters.shared", say.Int("groups", say.Given, c.Groups), say.Int("each", say.Amount, in[0]), left).Text(w)
+	}
+	texts := make([]string, len(in))
+	for i, n := range in {
+		texts[i] = strconv.Itoa(n)
+	}
+	return say.New("counters.groups", say.Text("list", say.Amount, strings.Join(texts, ", ")), left).Text(w)
+}

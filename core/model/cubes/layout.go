@@ -1,0 +1,115 @@
+package cubes
+
+import (
+	"strconv"
+
+	"unitbloom/core/board"
+	"unitbloom/core/model/pieces"
+	"unitbloom/core/place"
+)
+
+// Model units: a cube is 34 by 34; trains lie below one another, and towers
+// stand at their left.
+const (
+	cube     = 34
+	rowH     = 62
+	padX     = 16
+	padY     = 16
+	towerGap = 12
+	trayGap  = 26
+	minW     = 420
+	minH     = 170
+	tall     = 8 // trains below one another, before another stack begins
+)
+
+func layout(m board.Model) board.Layout {
+	c := m.(Cubes)
+	l := board.Layout{Pieces: make([]board.Sprite, 0, len(c.List)), Settings: map[string]string{"trains": strconv.Itoa(len(c.trains()))}}
+	c.putTowers(&l)
+	c.putTrains(&l)
+	l.W, l.H = max(l.W, minW), max(l.H, minH)
+	c.putAside(&l, "copies", func(k pieces.Piece) bool { return k.State == pieces.Copy || k.State == pieces.Spent })
+	c.putAside(&l, "taken", func(k pieces.Piece) bool { return k.State == pieces.Taken })
+	return l
+}
+
+func sprite(k *pieces.Piece, x, y int, zone string) board.Sprite {
+	s := board.Sprite{ID: k.ID, Look: "cube", X: int32(x), Y: int32(y), W: cube, H: cube, Zone: zone, Part: k.Part, Marks: k.Marks()}
+	if k.Place == place.Tens {
+		s.Look, s.H = "tower", 10*cube
+	}
+	return s
+}
+
+func (c Cubes) putTowers(l *board.Layout) {
+	x, count := padX, 0
+	for i := range c.List {
+		k := &c.List[i]
+		if rank(*k) != 0 {
+			continue
+		}
+		if count > 0 && count%5 == 0 {
+			x += towerGap
+		}
+		l.Pieces = append(l.Pieces, sprite(k, x, padY, "towers"))
+		x += cube + towerGap
+		count++
+	}
+	if count == 0 {
+		return
+	}
+	l.W, l.H = x+padX, 10*cube+2*padY
+	l.Zones = append(l.Zones, board.Zone{ID: "towers", Label: "towers", Count: pieces.Count(c.List, pieces.Play, pieces.AnyPart).Of(place.Tens), W: l.W, H: l.H})
+}
+
+func (c Cubes) putTrains(l *board.Layout) {
+	trains := c.trains()
+	left, wide := l.W, 0
+	for i, t := range trains {
+		if i > 0 && i%tall == 0 {
+			left, wide = left+wide, 0
+		}
+		name := "train " + strconv.Itoa(i+1)
+		y := i % tall * rowH
+		count := 0
+		for n := range t {
+			l.Pieces = append(l.Pieces, sprite(&t[n], left+padX+n*cube, y+(rowH-cube)/2, name))
+			if t[n].State == pieces.Play {
+				count++
+			}
+		}
+		w := len(t)*cube + 2*padX
+		for five := 5; five < len(t); five += 5 {
+			l.Decor = append(l.Decor, board.Decor{Kind: "five", X: left + padX + five*cube, Y: y + (rowH+cube)/2 + 3, H: 7, Zone: name})
+		}
+		l.Zones = append(l.Zones, board.Zone{ID: name, Label: name, Count: count, X: left, Y: y, W: w, H: rowH})
+		wide = max(wide, w)
+		l.W, l.H = max(l.W, left+w), max(l.H, y+rowH)
+	}
+}
+
+// putAside lays what is out of play at the right.
+func (c Cubes) putAside(l *board.Layout, zone string, wants func(pieces.Piece) bool) {
+	x, y, n, tallest := l.W+trayGap+padX, padY, 0, 0
+	for i := range c.List {
+		k := &c.List[i]
+		if !wants(*k) || rank(*k) == 0 || linked(*k) {
+			continue
+		}
+		s := sprite(k, x, y, zone)
+		l.Pieces = append(l.Pieces, s)
+		tallest = max(tallest, int(s.H))
+		if n++; n%5 == 0 {
+			x, y, tallest = l.W+trayGap+padX, y+tallest+8, 0
+		} else {
+			x += cube + 8
+		}
+	}
+	if n == 0 {
+		return
+	}
+	w := 5*(cube+8) + 2*padX
+	l.H = max(l.H, y+tallest+padY)
+	l.Zones = append(l.Zones, board.Zone{ID: zone, Label: zone, Count: n, X: l.W + trayGap, W: w, H: l.H})
+	l.W += trayGap + w
+}

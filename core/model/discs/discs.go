@@ -1,0 +1,139 @@
+// Package discs is the place value chart: columns from millions to thousandths
+// with discs or plain dots, one to four rows, groups to share into, and digit
+// cards below. The decimal point is part of the chart and never moves: digits
+// do.
+package discs
+
+import (
+	"encoding/json"
+	"fmt"
+
+	"unitbloom/core/board"
+	"unitbloom/core/model/pieces"
+	"unitbloom/core/place"
+)
+
+// Limits of one chart.
+const (
+	MaxRows   = 4
+	MaxGroups = 12
+	// cardIDs is how many ids the digit cards have: a shift by up to nine places
+	// in either direction keeps each digit's own.
+	cardIDs = 64
+)
+
+var kit = pieces.Kit[Discs]{
+	Rules:  pieces.Rules{Noun: "disc", Least: place.Smallest, Most: place.Largest, Parts: MaxRows},
+	Sample: "discs 1h 4t 6o",
+}
+
+// Discs is the model.
+type Discs struct {
+	Top, Bottom place.Place // the columns shown though empty
+	Rows        int         // rows shown though empty, 1 to 4
+	Groups      int         // tracks to share into
+	Dots        bool        // plain dots rather than labelled discs
+	Cards       bool        // digit cards follow the discs
+	Alone       string      // digit cards alone, as written; empty for none
+	List        []pieces.Piece
+	cards       board.PieceID // the first id of the digit cards
+	turned      int           // how far the digits were shifted since the board was opened
+}
+
+// Kind is "discs".
+func (Discs) Kind() string { return "discs" }
+
+// Pieces is how many discs there are, in play or not.
+func (d Discs) Pieces() int { return len(d.List) }
+
+// Held is the discs.
+func (d Discs) Held() []pieces.Piece { return d.List }
+
+// With is d holding other discs.
+func (d Discs) With(list []pieces.Piece) Discs { d.List = list; return d }
+
+// InPlay is the discs in play as they lie.
+func (d Discs) InPlay() place.UnitForm { return pieces.InPlay(d.List) }
+
+// row is the row of a disc, from 1.
+func row(k *pieces.Piece) int { return max(1, int(k.Part)) }
+
+// rows is how many rows the chart has.
+func (d Discs) rows() int {
+	n := max(1, d.Rows)
+	for i := range d.List {
+		n = max(n, row(&d.List[i]))
+	}
+	return n
+}
+
+// span is the columns shown: those chosen and those that hold discs or digits.
+func (d Discs) span() (top, bottom place.Place) {
+	top, bottom = d.Top, min(d.Bottom, place.Ones)
+	for i := range d.List {
+		top, bottom = max(top, d.List[i].Place), min(bottom, d.List[i].Place)
+	}
+	if w, err := place.Parse(d.Alone); err == nil && d.Alone != "" {
+		top, bottom = max(top, w.Top()), min(bottom, place.Place(-w.Decimals))
+	}
+	return max(top, bottom), bottom
+}
+
+// JSON is the form in files: alike discs that lie side by side are one run.
+type JSON struct {
+	Kind   string       `json:"kind" jsonschema:"required,enum=discs"`
+	Top    place.Place  `json:"top" jsonschema:"required" jsonschema_description:"The largest column shown though empty."`
+	Bottom place.Place  `json:"bottom" jsonschema:"required" jsonschema_description:"The smallest column shown though empty, ones or less."`
+	Rows   int          `json:"rows,omitempty" jsonschema:"minimum=0,maximum=4"`
+	Groups int          `json:"groups,omitempty" jsonschema:"minimum=0,maximum=12" jsonschema_description:"Tracks to share into."`
+	Style  string       `json:"style,omitempty" jsonschema:"enum=discs,enum=dots" jsonschema_description:"Labelled discs when left out."`
+	Cards  bool         `json:"cards,omitempty" jsonschema_description:"Digit cards follow the discs."`
+	Digits string       `json:"digits,omitempty" jsonschema:"maxLength=20" jsonschema_description:"Digit cards alone, as a written number."`
+	Runs   []pieces.Run `json:"pieces" jsonschema:"required"`
+}
+
+// MarshalJSON writes runs; ids are left out.
+func (d Discs) MarshalJSON() ([]byte, error) {
+	out := JSON{Kind: "discs", Top: d.Top, Bottom: d.Bottom, Rows: d.Rows, Groups: d.Groups, Cards: d.Cards, Digits: d.Alone, Runs: pieces.Runs(d.List)}
+	if d.Dots {
+		out.Style = "dots"
+	}
+	return json.Marshal(out)
+}
+
+func decode(raw json.RawMessage, ids *board.IDs) (board.Model, error) {
+	var in JSON
+	if err := json.Unmarshal(raw, &in); err != nil {
+		return nil, err
+	}
+	d := Discs{Top: in.Top, Bottom: in.Bottom, Rows: in.Rows, Groups: in.Groups, Dots: in.Style == "dots", Cards: in.Cards, Alone: in.Digits}
+	switch {
+	case in.Rows < 0 || in.Rows > MaxRows:
+		return nil, fmt.Errorf("rows: %d is not from 0 to %d", in.Rows, MaxRows)
+	case in.Groups < 0 || in.Groups > MaxGroups:
+		return nil, fmt.Errorf("groups: %d is not from 0 to %d", in.Groups, MaxGroups)
+	case in.Bottom > place.Ones || in.Top < in.Bottom:
+		return nil, fmt.Errorf("bottom: the chart's columns go from a larger place down to ones or less")
+	}
+	if in.Digits != "" {
+		if _, err := place.Parse(in.Digits); err != nil {
+			return nil, fmt.Errorf("digits: %w", err)
+		}
+	}
+	list, err := kit.Read(in.Runs, ids)
+	if err != nil {
+		return nil, err
+	}
+	for _, k := range list {
+		if int(k.Group) > d.Groups {
+			return nil, fmt.Errorf("pieces: a disc is in group %d of %d", k.Group, d.Groups)
+		}
+	}
+	d.List, d.cards = pieces.Insert(nil, list...), ids.Take(cardIDs)
+	return d, nil
+}
+
+func newDiscs(list []pieces.Piece, ids *board.IDs) Discs {
+	d := Discs{Top: place.Hundreds, List: list, cards: ids.Take(cardIDs)}
+	return d
+}

@@ -1,0 +1,336 @@
+package discs
+
+import (
+	"unitbloom/core/board"
+	"unitbloom/core/model/pieces"
+	"unitbloom/core/place"
+	"unitbloom/core/say"
+)
+
+// ShiftArgs shift digits by places.
+type ShiftArgs struct {
+	By    int  `json:"by" jsonschema:"required,minimum=-3,maximum=3" jsonschema_description:"Places to the left: 1 is × 10, -2 is ÷ 100."`
+	Steps bool `json:"steps,omitempty" jsonschema_description:"Column by column, each step seen."`
+	Keep  bool `json:"keep,omitempty" jsonschema_description:"Keep a row above that shows what the shift began with."`
+}
+
+// ShiftSomeArgs shift single discs.
+type ShiftSomeArgs struct {
+	Pieces []board.Select `json:"pieces" jsonschema:"required" jsonschema_description:"Which discs."`
+	By     int            `json:"by" jsonschema:"required,minimum=-3,maximum=3" jsonschema_description:"Places to the left."`
+}
+
+// ColumnsArgs choose the columns.
+type ColumnsArgs struct {
+	Top    place.Place `json:"top" jsonschema:"required" jsonschema_description:"The largest column."`
+	Bottom place.Place `json:"bottom" jsonschema:"required" jsonschema_description:"The smallest column, ones or less."`
+}
+
+// CountArgs are a number of rows or groups.
+type CountArgs struct {
+	Count int `json:"count" jsonschema:"minimum=0,maximum=12" jsonschema_description:"How many."`
+}
+
+// StyleArgs choose labelled discs or plain dots.
+type StyleArgs struct {
+	Style string `json:"style" jsonschema:"required,enum=discs,enum=dots" jsonschema_description:"discs or dots."`
+}
+
+// ShownArgs show or hide.
+type ShownArgs struct {
+	Shown bool `json:"shown" jsonschema_description:"Whether they are shown."`
+}
+
+// DigitsArgs are digit cards alone.
+type DigitsArgs struct {
+	Number string `json:"number" jsonschema:"maxLength=20" jsonschema_description:"The number as written; empty for none."`
+}
+
+// shift multiplies or divides the whole number by a power of ten: every disc in
+// play goes so many columns along. The point stays.
+func (d Discs) shift(a ShiftArgs, t *board.Turn) (Discs, error) {
+	if a.By < -3 || a.By > 3 || a.By == 0 {
+		return d, pieces.BadCount(a.By, -3, 3)
+	}
+	for _, c := range d.InPlay() {
+		if err := end(c.Place, a.By); err != nil {
+			return d, err
+		}
+	}
+	if d.Alone != "" {
+		return d, say.Refuse("cards-alone")
+	}
+	if _, err := board.Total(d).Shift(a.By); err != nil {
+		return d, pieces.BadNumber(err)
+	}
+	start := d
+	if a.Keep {
+		kept, err := d.keepStart(t)
+		if err != nil {
+			return d, err
+		}
+		start = kept
+	}
+	step := 1
+	if a.By < 0 {
+		step = -1
+	}
+	next := start
+	for by := step; ; by += step {
+		next = start.moved(by)
+		if by == a.By {
+			break
+		}
+		if a.Steps {
+			t.Stage(next)
+		}
+	}
+	t.Say("did.shifted", say.Text("times", say.Given, timesText(a.By)))
+	return next, nil
+}
+
+// moved is d with the discs in play so many columns to the left.
+func (d Discs) moved(by int) Discs {
+	list := pieces.Each(d.List, func(k *pieces.Piece) {
+		if k.State == pieces.Play {
+			k.Place, k.New, k.Ringed = k.Place+place.Place(by), false, false
+		}
+	})
+	d.turned += by
+	return d.With(pieces.Insert(nil, list...))
+}
+
+// keepStart lays a copy of the discs in play into the start row.
+func (d Discs) keepStart(t *board.Turn) (Discs, error) {
+	var list, copies []pieces.Piece
+	for _, k := range d.List {
+		if k.Start {
+			continue
+		}
+		list = append(list, k)
+		if k.State == pieces.Play {
+			copies = append(copies, pieces.Piece{Place: k.Place, State: pieces.Copy, Start: true})
+		}
+	}
+	if err := t.Room(len(copies)); err != nil {
+		return d, err
+	}
+	first := t.TakeIDs(len(copies))
+	for i := range copies {
+		copies[i].ID = first + board.PieceID(i)
+	}
+	return d.With(pieces.Insert(list, copies...)), nil
+}
+
+func timesText(by int) string {
+	sign, n := "× 1", by
+	if by < 0 {
+		sign, n = "÷ 1", -by
+	}
+	return sign + "000"[:n]
+}
+
+// end refuses a shift past either end of the chart.
+func end(p place.Place, by int) error {
+	if to := p + place.Place(by); !to.Valid() {
+		return say.Refuse("shift-end", say.PlaceName("place", p), say.Text("times", say.Given, timesText(by)), say.PlaceName("most", place.Largest), say.PlaceName("least", place.Smallest))
+	}
+	return nil
+}
+
+// shiftSome shifts single discs; the number changes by what they are worth then
+// and before.
+func (d Discs) shiftSome(a ShiftSomeArgs, t *board.Turn) (Discs, error) {
+	found, err := kit.FindAll(d.List, a.Pieces)
+	if err != nil {
+		return d, err
+	}
+	if err := pieces.AllIn(found, pieces.Play); err != nil {
+		return d, err
+	}
+	if a.By < -3 || a.By > 3 || a.By == 0 {
+		return d, pieces.BadCount(a.By, -3, 3)
+	}
+	for _, k := range found {
+		if err := end(k.Place, a.By); err != nil {
+			return d, err
+		}
+	}
+	next := d.With(pieces.Insert(nil, pieces.Change(d.List, pieces.IDs(found), func(k *pieces.Piece) { k.Place += place.Place(a.By) })...))
+	if _, err := next.InPlay().Total(); err != nil {
+		return d, pieces.BadNumber(err)
+	}
+	t.Say("did.disc-shifted", say.Form("form", say.Amount, pieces.FormOf(found)), say.Text("times", say.Given, timesText(a.By)))
+	return next, nil
+}
+
+func shiftSomeLaw(d Discs, a ShiftSomeArgs) (board.Law, error) {
+	found, err := kit.FindAll(d.List, a.Pieces)
+	if err != nil {
+		return board.Law{}, err
+	}
+	was, err1 := pieces.FormOf(found).Total()
+	now, err2 := was.Shift(a.By)
+	if err1 != nil || err2 != nil {
+		return board.Law{}, place.ErrRange
+	}
+	if a.By < 0 {
+		v, err := was.Sub(now)
+		return board.Law{Kind: board.Takes, Value: v}, err
+	}
+	v, err := now.Sub(was)
+	return board.Law{Kind: board.Adds, Value: v}, err
+}
+
+func (d Discs) dropStart(_ board.NoArgs, t *board.Turn) (Discs, error) {
+	var list []pieces.Piece
+	for _, k := range d.List {
+		if !k.Start {
+			list = append(list, k)
+		}
+	}
+	t.Say("did.start-dropped")
+	return d.With(list), nil
+}
+
+func (d Discs) columns(a ColumnsArgs, t *board.Turn) (Discs, error) {
+	if a.Bottom > place.Ones || a.Top < place.Ones {
+		return d, say.Refuse("columns-span")
+	}
+	d.Top, d.Bottom = a.Top, a.Bottom
+	t.Say("did.view", say.Text("view", say.Name, "from "+a.Top.Plural()+" to "+a.Bottom.Plural()))
+	return d, nil
+}
+
+func (d Discs) setRows(a CountArgs, t *board.Turn) (Discs, error) {
+	if a.Count < 1 || a.Count > MaxRows {
+		return d, pieces.BadCount(a.Count, 1, MaxRows)
+	}
+	d.Rows = a.Count
+	t.Say("did.chart-rows", say.Int("n", say.Given, a.Count))
+	return d, nil
+}
+
+// join brings the discs of all rows into one.
+func (d Discs) join(_ board.NoArgs, t *board.Turn) (Discs, error) {
+	t.Say("did.rows-joined")
+	d.Rows = 1
+	return d.With(pieces.Each(d.List, func(k *pieces.Piece) { k.Part = 0 })), nil
+}
+
+func (d Discs) style(a StyleArgs, t *board.Turn) (Discs, error) {
+	if a.Style != "discs" && a.Style != "dots" {
+		return d, pieces.BadOption("style", a.Style, "discs or dots")
+	}
+	d.Dots = a.Style == "dots"
+	t.Say("did.view", say.Text("view", say.Name, "as "+a.Style))
+	return d, nil
+}
+
+func (d Discs) showCards(a ShownArgs, t *board.Turn) (Discs, error) {
+	d.Cards = a.Shown
+	t.Say("did.view", say.Text("view", say.Name, map[bool]string{true: "with digit cards", false: "without digit cards"}[a.Shown]))
+	return d, nil
+}
+
+// digits lays digit cards on the chart without any discs.
+func (d Discs) digits(a DigitsArgs, t *board.Turn) (Discs, error) {
+	if a.Number == "" {
+		d.Alone = ""
+		t.Say("did.cards-gone")
+		return d, nil
+	}
+	w, err := place.Parse(a.Number)
+	if err != nil {
+		return d, pieces.BadNumber(err)
+	}
+	d.Alone, d.List = w.String(), nil
+	t.Say("did.cards", say.Text("n", say.Given, d.Alone))
+	return d, nil
+}
+
+// groups sets the number of tracks; discs of a track that goes lie in the chart.
+func (d Discs) groups(a CountArgs, t *board.Turn) (Discs, error) {
+	if a.Count < 0 || a.Count > MaxGroups {
+		return d, pieces.BadCount(a.Count, 0, MaxGroups)
+	}
+	d.Groups = a.Count
+	t.Say("did.groups", say.Int("n", say.Given, a.Count))
+	return d.With(pieces.Each(d.List, func(k *pieces.Piece) {
+		if int(k.Group) > a.Count {
+			k.Group = 0
+		}
+	})), nil
+}
+
+// share deals the discs of a place round the tracks, one to each at a time.
+// What does not make a full round stays in the chart, to be unbundled.
+func (d Discs) share(a pieces.PlaceArgs, t *board.Turn) (Discs, error) {
+	if d.Groups == 0 {
+		return d, say.Refuse("no-groups")
+	}
+	var left []board.PieceID
+	for _, k := range d.List {
+		if k.State == pieces.Play && k.Group == 0 && k.Place == a.Place {
+			left = append(left, k.ID)
+		}
+	}
+	if len(left) < d.Groups {
+		return d, say.Refuse("no-round-of", say.Pieces("left", say.Amount, len(left), a.Place), say.Int("groups", say.Given, d.Groups))
+	}
+	rounds := len(left) / d.Groups
+	for round := range rounds {
+		to := map[board.PieceID]int8{}
+		for g := range d.Groups {
+			to[left[round*d.Groups+g]] = int8(g + 1)
+		}
+		d.List = pieces.Each(d.List, func(k *pieces.Piece) {
+			if g := to[k.ID]; g > 0 {
+				k.Group = g
+			}
+		})
+		if round < rounds-1 && rounds <= 20 {
+			t.Stage(d)
+		}
+	}
+	t.Say("did.shared-of", say.PlaceName("place", a.Place), say.Int("rounds", say.Given, rounds), say.Int("groups", say.Given, d.Groups))
+	return d, nil
+}
+
+// PutArgs put discs on a track.
+type PutArgs struct {
+	Pieces []board.Select `json:"pieces" jsonschema:"required" jsonschema_description:"Which discs."`
+	Group  int            `json:"group" jsonschema:"minimum=0,maximum=12" jsonschema_description:"The track, from 1; 0 for the chart."`
+}
+
+// put brings discs onto one track, or back into the chart.
+func (d Discs) put(a PutArgs, t *board.Turn) (Discs, error) {
+	if a.Group < 0 || a.Group > d.Groups {
+		return d, say.Refuse("no-group", say.Int("n", say.Given, a.Group), say.Int("groups", say.Given, d.Groups))
+	}
+	found, err := kit.FindAll(d.List, a.Pieces)
+	if err != nil {
+		return d, err
+	}
+	if err := pieces.AllIn(found, pieces.Play); err != nil {
+		return d, err
+	}
+	t.Say("did.put", say.Form("form", say.Amount, pieces.FormOf(found)))
+	return d.With(pieces.Change(d.List, pieces.IDs(found), func(k *pieces.Piece) { k.Group = int8(a.Group) })), nil
+}
+
+func (d Discs) gather(_ board.NoArgs, t *board.Turn) (Discs, error) {
+	t.Say("did.gathered")
+	return d.With(pieces.Each(d.List, func(k *pieces.Piece) { k.Group = 0 })), nil
+}
+
+func (d Discs) tidy(_ board.NoArgs, t *board.Turn) (Discs, error) {
+	t.Say("did.tidied")
+	return d.With(pieces.Tidy(d.List)), nil
+}
+
+func (d Discs) clear(_ board.NoArgs, t *board.Turn) (Discs, error) {
+	t.Say("did.cleared")
+	d.Alone = ""
+	return d.With(nil), nil
+}

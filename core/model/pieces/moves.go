@@ -1,0 +1,218 @@
+package pieces
+
+import (
+	"slices"
+
+	"unitbloom/core/board"
+	"unitbloom/core/place"
+	"unitbloom/core/say"
+)
+
+// Holder is a model of pieces. With is the model holding other pieces.
+type Holder[M any] interface {
+	board.Model
+	Held() []Piece
+	With([]Piece) M
+}
+
+// Kit makes the moves that the models of pieces share.
+type Kit[M Holder[M]] struct {
+	Rules
+	// Sample is a board of the model, in notation, with several ones; OnSample is
+	// a part of it to name in examples.
+	Sample string
+}
+
+// PiecesArgs name the pieces that a move is about.
+type PiecesArgs struct {
+	Pieces []board.Select `json:"pieces" jsonschema:"required" jsonschema_description:"Which pieces."`
+}
+
+// LayArgs move pieces freely.
+type LayArgs struct {
+	Pieces []board.Select `json:"pieces" jsonschema:"required" jsonschema_description:"Which pieces."`
+	DX     int            `json:"dx" jsonschema_description:"To the right, in model units."`
+	DY     int            `json:"dy" jsonschema_description:"Down, in model units."`
+}
+
+// Standing are the moves that change how pieces stand: in play, crossed out,
+// taken, ringed, counted; and copies to look at.
+func (k Kit[M]) Standing() []board.MoveSpec {
+	some := PiecesArgs{[]board.Select{{Place: place.Ones, Count: 3}}}
+	out := func(s State) bool { return s == Crossed || s == Taken }
+	taken := []board.Move{{Kind: "take", Args: some}}
+	return []board.MoveSpec{
+		k.piecesMove("take", "Take pieces away to the Taken tray.", board.Takes, inPlay, k.setState(Taken, "did.took", Play), some, nil),
+		k.piecesMove("cross", "Cross pieces out where they lie.", board.Takes, inPlay, k.setState(Crossed, "did.crossed", Play), some, nil),
+		k.piecesMove("restore", "Put crossed-out or taken pieces back in play.", board.Adds, out, k.setState(Play, "did.restored", Crossed, Taken),
+			PiecesArgs{[]board.Select{{Place: place.Ones, State: "taken", Count: 1}}}, taken),
+		k.piecesMove("remove", "Put pieces away without a trace.", board.Takes, inPlay, k.remove, some, nil),
+		k.piecesMove("ring", "Ring pieces; rings drawn before go.", board.Looks, nil, k.ring, some, nil),
+		k.piecesMove("copy", "Lay copies of pieces beside them, to compare. Copies are not in play.", board.Looks, nil, k.copies, some, nil),
+		Move(k, "counted", "Take the mark off new pieces.", board.Looks, nil, k.counted, k.Sample, board.NoArgs{}),
+	}
+}
+
+// Move is a rule of a model of pieces, with the law of its first kind.
+func Move[M Holder[M], A any](_ Kit[M], kind, doc string, law board.LawKind, tell func(M, A) (board.Law, error), apply func(M, A, *board.Turn) (M, error), on string, example A, before ...board.Move) board.MoveSpec {
+	return board.Rule[M, A]{Kind: kind, Doc: doc, Laws: []board.LawKind{law}, Law: tell, Apply: apply, Board: on, Before: before, Example: example}.Spec()
+}
+
+func (k Kit[M]) piecesMove(kind, doc string, law board.LawKind, counts func(State) bool, apply func(M, PiecesArgs, *board.Turn) (M, error), example PiecesArgs, before []board.Move) board.MoveSpec {
+	r := board.Rule[M, PiecesArgs]{
+		Kind: kind, Doc: doc, Laws: []board.LawKind{law}, Apply: apply, Board: k.Sample, Before: before, Example: example,
+		Saved: func(m M, a PiecesArgs) (PiecesArgs, error) {
+			sels, err := k.Saved(m.Held(), a.Pieces)
+			return PiecesArgs{sels}, err
+		},
+	}
+	if counts != nil {
+		r.Law = func(m M, a PiecesArgs) (board.Law, error) {
+			found, err := k.FindAll(m.Held(), a.Pieces)
+			if err != nil {
+				return board.Law{}, err
+			}
+			found = slices.DeleteFunc(found, func(p Piece) bool { return !counts(p.State) })
+			return k.worth(m, law, found)
+		}
+	}
+	return r.Spec()
+}
+
+// worth is the law of some pieces coming or going, told by the model itself:
+// its pieces may count a larger unit.
+func (k Kit[M]) worth(m M, law board.LawKind, found []Piece) (board.Law, error) {
+	only := m.With(Each(found, func(p *Piece) { p.State = Play }))
+	v, err := only.InPlay().Total()
+	return board.Law{Kind: law, Value: v}, err
+}
+
+func inPlay(s State) bool { return s == Play }
+
+// setState makes a move that brings pieces from some states to another.
+func (k Kit[M]) setState(to State, did string, from ...State) func(M, PiecesArgs, *board.Turn) (M, error) {
+	return func(m M, a PiecesArgs, t *board.Turn) (M, error) {
+		found, err := k.FindAll(m.Held(), a.Pieces)
+		if err != nil {
+			return m, err
+		}
+		if err := AllIn(found, from...); err != nil {
+			return m, err
+		}
+		t.Say(did, say.Form("form", say.Amount, FormOf(found)))
+		return m.With(Change(m.Held(), IDs(found), func(p *Piece) {
+			p.State, p.New, p.Ringed = to, false, false
+			if to != Play {
+				p.Loose = p.Loose && to == Crossed
+			}
+			if to == Taken {
+				p.Group, p.Frame, p.Cell = 0, 0, 0
+			}
+		})), nil
+	}
+}
+
+func (k Kit[M]) remove(m M, a PiecesArgs, t *board.Turn) (M, error) {
+	found, err := k.FindAll(m.Held(), a.Pieces)
+	if err != nil {
+		return m, err
+	}
+	t.Say("did.removed", say.Form("form", say.Amount, FormOf(found)))
+	return m.With(Without(m.Held(), IDs(found))), nil
+}
+
+func (k Kit[M]) ring(m M, a PiecesArgs, t *board.Turn) (M, error) {
+	found, err := k.FindAll(m.Held(), a.Pieces)
+	if err != nil {
+		return m, err
+	}
+	if err := AllIn(found, Play); err != nil {
+		return m, err
+	}
+	t.Say("did.ringed", say.Form("form", say.Amount, FormOf(found)))
+	plain := Each(m.Held(), func(p *Piece) { p.Ringed = false })
+	return m.With(Change(plain, IDs(found), func(p *Piece) { p.Ringed = true })), nil
+}
+
+func (k Kit[M]) copies(m M, a PiecesArgs, t *board.Turn) (M, error) {
+	found, err := k.FindAll(m.Held(), a.Pieces)
+	if err != nil {
+		return m, err
+	}
+	if err := t.Room(len(found)); err != nil {
+		return m, err
+	}
+	first := t.TakeIDs(len(found))
+	t.Say("did.copied", say.Form("form", say.Amount, FormOf(found)))
+	list := m.Held()
+	for i, p := range found {
+		list = Insert(list, Piece{ID: first + board.PieceID(i), Place: p.Place, Part: p.Part, Mint: p.Mint, State: Copy})
+	}
+	return m.With(list), nil
+}
+
+func (k Kit[M]) counted(m M, _ board.NoArgs, t *board.Turn) (M, error) {
+	t.Say("did.counted")
+	return m.With(Each(m.Held(), func(p *Piece) { p.New = false })), nil
+}
+
+// Offers are the verbs of a selection for how its pieces stand.
+func (k Kit[M]) Offers(ids []board.PieceID) []board.Offer {
+	sel := PiecesArgs{[]board.Select{{IDs: ids}}}
+	var list []board.Offer
+	for _, kind := range []string{"take", "cross", "restore", "ring", "copy", "remove"} {
+		list = append(list, Offer(kind, sel))
+	}
+	return list
+}
+
+// Offer is a verb by the name of its move.
+func Offer(kind string, args any, values ...say.Value) board.Offer {
+	return board.Offer{Label: say.New("verb."+kind, values...), Move: board.Move{Kind: kind, Args: args}}
+}
+
+// FindIDs are the ids of what a selector means, none when it does not fit.
+func (k Kit[M]) FindIDs(m board.Model, sel board.Select) []board.PieceID {
+	found, err := k.Find(m.(M).Held(), sel)
+	if err != nil {
+		return nil
+	}
+	return IDs(found)
+}
+
+// LayFree moves pieces freely from where the layout has them.
+func (k Kit[M]) LayFree(m M, a LayArgs, t *board.Turn) (M, error) {
+	found, err := k.FindAll(m.Held(), a.Pieces)
+	if err != nil {
+		return m, err
+	}
+	at := map[board.PieceID]board.Sprite{}
+	for _, s := range board.LayOut(m).Pieces {
+		at[s.ID] = s
+	}
+	t.Say("did.moved", say.Form("form", say.Amount, FormOf(found)))
+	return m.With(Change(m.Held(), IDs(found), func(p *Piece) {
+		p.Loose, p.Frame, p.Cell, p.Group = true, 0, 0, 0
+		p.X, p.Y = ClampX(int(at[p.ID].X)+a.DX), ClampY(int(at[p.ID].Y)+a.DY)
+	})), nil
+}
+
+// LayMove is the move that lays pieces freely.
+func (k Kit[M]) LayMove(doc string, apply func(M, LayArgs, *board.Turn) (M, error), before ...board.Move) board.MoveSpec {
+	return board.Rule[M, LayArgs]{
+		Kind: "lay", Doc: doc, Laws: []board.LawKind{board.Keeps}, Apply: apply, Board: k.Sample, Before: before,
+		Example: LayArgs{Pieces: []board.Select{{Count: 3}}, DX: 40, DY: 20},
+		Saved: func(m M, a LayArgs) (LayArgs, error) {
+			sels, err := k.Saved(m.Held(), a.Pieces)
+			a.Pieces = sels
+			return a, err
+		},
+	}.Spec()
+}
+
+// Tidy puts loose pieces into their slots, takes rings and marks off, and puts
+// copies and traces away.
+func Tidy(list []Piece) []Piece {
+	list = Each(list, func(k *Piece) { k.Loose, k.X, k.Y, k.Ringed, k.New = false, 0, 0, false, false })
+	return slices.DeleteFunc(list, func(k Piece) bool { return k.State == Spent || k.State == Copy })
+}

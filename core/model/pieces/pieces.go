@@ -1,0 +1,215 @@
+// Package pieces holds what the models of loose pieces have in common: counters,
+// cubes, blocks and discs. A piece has a place, a state and an addend; moves
+// select pieces by place, state and slot; ten of a place are bundled into one
+// of the next, and a piece is unbundled into ten of the one before.
+package pieces
+
+import (
+	"slices"
+
+	"unitbloom/core/board"
+	"unitbloom/core/place"
+	"unitbloom/core/say"
+)
+
+// State says where a piece is.
+type State uint8
+
+// A piece is in play unless it is crossed out, taken, spent (bundled into
+// another and left as a trace, so that nobody counts it twice) or a copy that
+// is only looked at.
+const (
+	Play State = iota
+	Crossed
+	Taken
+	Spent
+	Copy
+)
+
+var stateNames = []string{"play", "crossed", "taken", "spent", "copy"}
+
+// Piece is one piece of any model.
+type Piece struct {
+	ID     board.PieceID
+	X, Y   int32 // where it lies freely, when Loose
+	Place  place.Place
+	State  State
+	Part   int8 // the addend or colour it belongs to, 0 for none
+	Group  int8 // the group or train it is in, 0 for none
+	Cell   int16
+	Frame  int8 // the frame whose cell it lies in, from 1; 0 for none
+	Mint   bool // the other face of a counter
+	New    bool // made and not yet counted
+	Ringed bool
+	Loose  bool
+	Start  bool // a copy in the row that shows what a shift began with
+}
+
+// Marks are what is to be seen on the piece beside its look.
+func (p *Piece) Marks() board.Marks {
+	m := [...]board.Marks{0, board.MarkCrossed, board.MarkTaken, board.MarkSpent, board.MarkCopy}[p.State]
+	if p.New {
+		m |= board.MarkNew
+	}
+	if p.Ringed {
+		m |= board.MarkRinged
+	}
+	if p.Mint {
+		m |= board.MarkAlternate
+	}
+	return m
+}
+
+// Rules are what differs between the models.
+type Rules struct {
+	Noun        string // one piece in a sentence: "block"
+	Least, Most place.Place
+	Parts       int // addends or colours told apart
+}
+
+// Has reports whether the model has pieces of the place.
+func (r Rules) Has(p place.Place) bool { return p >= r.Least && p <= r.Most }
+
+// NoPiece is the refusal of a place that the model has no pieces for.
+func (r Rules) NoPiece(p place.Place) error {
+	return say.Refuse("no-piece", say.Text("noun", say.Name, r.Noun), say.PlaceName("place", p), say.PlaceName("least", r.Least), say.PlaceName("most", r.Most))
+}
+
+// Many makes n new pieces of a place.
+func Many(p place.Place, n, part int, first board.PieceID) []Piece {
+	out := make([]Piece, n)
+	for i := range out {
+		out[i] = Piece{ID: first + board.PieceID(i), Place: p, Part: int8(part)}
+	}
+	return out
+}
+
+// Insert puts pieces after the last of their place, largest place first. The
+// input is not altered.
+func Insert(list []Piece, added ...Piece) []Piece {
+	slices.SortStableFunc(added, func(x, y Piece) int { return int(y.Place) - int(x.Place) })
+	out := make([]Piece, 0, len(list)+len(added))
+	rest := list
+	for _, k := range added {
+		n := 0
+		for n < len(rest) && rest[n].Place >= k.Place {
+			n++
+		}
+		out = append(append(out, rest[:n]...), k)
+		rest = rest[n:]
+	}
+	return append(out, rest...)
+}
+
+// Without is the list less the pieces with these ids.
+func Without(list []Piece, ids []board.PieceID) []Piece {
+	gone := idSet(ids)
+	out := make([]Piece, 0, len(list))
+	for _, k := range list {
+		if !gone[k.ID] {
+			out = append(out, k)
+		}
+	}
+	return out
+}
+
+// Change is the list with f applied to the pieces with these ids.
+func Change(list []Piece, ids []board.PieceID, f func(*Piece)) []Piece {
+	hit := idSet(ids)
+	return Each(list, func(k *Piece) {
+		if hit[k.ID] {
+			f(k)
+		}
+	})
+}
+
+// Each is a copy of the list with f applied to every piece.
+func Each(list []Piece, f func(*Piece)) []Piece {
+	list = slices.Clone(list)
+	for i := range list {
+		f(&list[i])
+	}
+	return list
+}
+
+func idSet(ids []board.PieceID) map[board.PieceID]bool {
+	set := make(map[board.PieceID]bool, len(ids))
+	for _, id := range ids {
+		set[id] = true
+	}
+	return set
+}
+
+// IDs are the ids of pieces, in order.
+func IDs(list []Piece) []board.PieceID {
+	ids := make([]board.PieceID, len(list))
+	for i, k := range list {
+		ids[i] = k.ID
+	}
+	return ids
+}
+
+// AnyPart is every addend, and none.
+const AnyPart = -1
+
+// Tally counts the pieces of a state and an addend by place, in one pass: a
+// board may hold thousands, and each move asks several times.
+type Tally [place.Largest - place.Smallest + 1]int
+
+// Of is the count at a place.
+func (t Tally) Of(p place.Place) int { return t[p-place.Smallest] }
+
+// Count tallies a list.
+func Count(list []Piece, state State, part int8) (t Tally) {
+	for i := range list {
+		if k := &list[i]; k.State == state && (part == AnyPart || k.Part == part) {
+			t[k.Place-place.Smallest]++
+		}
+	}
+	return t
+}
+
+// InPlay is the pieces in play as they lie.
+func InPlay(list []Piece) place.UnitForm {
+	t := Count(list, Play, AnyPart)
+	return place.FromCounts(func(p place.Place) int { return t.Of(p) })
+}
+
+// FormOf is the unit form of some pieces, whatever their state.
+func FormOf(list []Piece) place.UnitForm {
+	var t Tally
+	for _, k := range list {
+		t[k.Place-place.Smallest]++
+	}
+	return place.FromCounts(func(p place.Place) int { return t.Of(p) })
+}
+
+// Parts are the values of the addends in play, for the bond: those of the
+// parts from 1 up, then of what belongs to none.
+func Parts(list []Piece) []place.Number {
+	var byPart [16][]Piece
+	for _, k := range list {
+		if k.State == Play {
+			byPart[k.Part] = append(byPart[k.Part], k)
+		}
+	}
+	var out []place.Number
+	for i := 1; i <= len(byPart); i++ {
+		if some := byPart[i%len(byPart)]; len(some) > 0 {
+			if v, err := FormOf(some).Total(); err == nil {
+				out = append(out, v)
+			}
+		}
+	}
+	return out
+}
+
+// CommonPart is the addend of all the pieces, or none.
+func CommonPart(list []Piece) int8 {
+	for _, k := range list {
+		if k.Part != list[0].Part {
+			return 0
+		}
+	}
+	return list[0].Part
+}

@@ -1,0 +1,91 @@
+// What is done with a model as a whole: title, copies, links, its place and
+// size on the board, the read-outs beside it.
+import { Input, Modal } from 'antd';
+import { useState } from 'react';
+import { act, useLesson, type DrawnModel } from '../lesson/store';
+import { Words, type Word } from './controls';
+import { views, type Kind } from './views';
+
+interface Props {
+  model: DrawnModel;
+  index: number;
+  alone: boolean;
+  zoom: number;
+  setZoom: (zoom: number) => void;
+}
+
+export function Arrange({ model, index, alone, zoom, setZoom }: Props) {
+  const models = useLesson((s) => s.models);
+  const [title, setTitle] = useState<string>();
+  const make = (kind: string, args: object = {}) => act({ kind, model: index, ...args });
+  const share = model.width || 100;
+  const beside = model.readouts.filter((r) => r.beside).map((r) => r.id);
+  const links: Word[] = model.linked
+    ? [{ label: 'Unlink', run: () => make('unlink') }]
+    : models.flatMap((m, i) =>
+        i === index
+          ? []
+          : [
+              {
+                label: `Link with the ${views[m.kind as Kind].title.toLowerCase()}`,
+                run: () => make('link', { with: i }),
+              },
+            ],
+      );
+  const places: (Word | 'line')[] = alone
+    ? []
+    : [
+        'line',
+        ...links,
+        { label: 'Move left', off: index === 0, run: () => make('reorder', { to: index - 1 }) },
+        {
+          label: 'Move right',
+          off: index === models.length - 1,
+          run: () => make('reorder', { to: index + 1 }),
+        },
+        { label: 'Wider', off: share >= 300, run: () => make('width', { share: Math.min(300, share + 25) }) },
+        {
+          label: 'Narrower',
+          off: share <= 30,
+          run: () => make('width', { share: Math.max(30, share - 25) }),
+        },
+        { label: 'Put away', run: () => make('removeModel') },
+      ];
+  return (
+    <>
+      <Words
+        label="Arrange"
+        words={[
+          { label: 'Keep a copy beside it', run: () => make('keep') },
+          { label: model.title ? 'Change the title' : 'Write a title', run: () => setTitle(model.title) },
+          { label: 'Larger', off: zoom >= 4, run: () => setZoom(zoom * 1.5) },
+          { label: 'Fit to the board', off: zoom === 1, run: () => setZoom(1) },
+          ...places,
+          'line',
+          ...model.readouts.slice(0, 6).map((r) => ({
+            label: `${r.label} on the board`,
+            on: r.beside,
+            run: () =>
+              make('beside', {
+                readouts: r.beside ? beside.filter((id) => id !== r.id) : [...beside, r.id],
+              }),
+          })),
+        ]}
+      />
+      <Modal
+        title="Title above the model"
+        open={title !== undefined}
+        okText="Write it"
+        onCancel={() => setTitle(undefined)}
+        onOk={() => make('title', { title: title ?? '' }) && setTitle(undefined)}
+      >
+        <Input
+          aria-label="Title above the model"
+          value={title}
+          maxLength={200}
+          onChange={(e) => setTitle(e.target.value)}
+        />
+      </Modal>
+    </>
+  );
+}

@@ -1,0 +1,62 @@
+// Copies of earlier states beside a model: frozen, and not counted.
+import { Button } from 'antd';
+import { act, type DrawnModel, type KeptModel } from '../lesson/store';
+import { Backdrop, Numerals } from './Backdrop';
+import { Look } from './looks';
+
+interface Props {
+  model: DrawnModel;
+  index: number;
+  scale: number;
+  gap: number;
+  bare: boolean;
+}
+
+export function KeptCopies({ model, index, scale, gap, bare }: Props) {
+  return model.kept.map((k, i) => (
+    <figure key={i} className="kept-copy" style={{ marginRight: gap * scale }}>
+      <figcaption>
+        Before
+        {!bare && (
+          <Button
+            type="text"
+            className="small"
+            aria-label={`Put kept copy ${i + 1} away`}
+            onClick={() => act({ kind: 'dropKept', model: index, index: i })}
+          >
+            ×
+          </Button>
+        )}
+      </figcaption>
+      <svg
+        width={k.w * scale}
+        height={k.h * scale}
+        viewBox={`0 0 ${k.w} ${k.h}`}
+        role="img"
+        aria-label={`Kept copy ${i + 1}`}
+      >
+        <StillPieces kept={k} />
+      </svg>
+    </figure>
+  ));
+}
+
+/** A model as it lies, without anything to touch. */
+export function StillPieces({ kept }: { kept: Pick<KeptModel, 'zones' | 'decor' | 'pieces' | 'flags'> }) {
+  return (
+    <>
+      {kept.zones
+        .filter((z) => z.one)
+        .map((z) => (
+          <rect key={z.id} className="still-column" x={z.x} y={z.y} width={z.w} height={z.h} />
+        ))}
+      <Backdrop decor={kept.decor} />
+      {kept.pieces.map((p) => (
+        <g key={p[0]} className="piece" transform={`translate(${p[2]} ${p[3]})`}>
+          <Look piece={p} flags={kept.flags} />
+        </g>
+      ))}
+      {kept.flags.includes('numerals') && <Numerals decor={kept.decor} />}
+    </>
+  );
+}

@@ -1,0 +1,92 @@
+// The pieces of a model on its board: drawn, selected, moved by hand and keys.
+import { useCallback, useRef, type ReactNode } from 'react';
+import { Mark, type Piece } from '../core/core';
+import { useLesson, type DrawnModel } from '../lesson/store';
+import { Backdrop, Numerals } from './Backdrop';
+import { useCursor } from './cursor';
+import { boundsOf, centreOf, type Point } from './geometry';
+import { useHand, type Drop } from './hand';
+import { Look } from './looks';
+import { PieceLayer } from './PieceLayer';
+import { PointedAt } from './pointed';
+
+interface Props {
+  model: DrawnModel;
+  index: number;
+  scale: number;
+  /** What one piece is called: "blocks". */
+  name: string;
+  drop: (d: Drop) => void;
+  /** Takes a tap, or Enter, on a piece; false leaves it to the selection. */
+  tap?: (piece: number) => boolean;
+  children?: ReactNode;
+}
+
+const none: ReadonlySet<number> = new Set();
+
+export function PieceBoard({ model, index, scale, name, drop, tap, children }: Props) {
+  const flags = model.flags.join(' ');
+  const draw = useCallback((p: Piece) => <Look piece={p} flags={flags.split(' ')} />, [flags]);
+  const selected = useLesson((s) => (s.selectedModel === index ? s.selected : none));
+  const origins = useLesson((s) => s.origins);
+  const lit = useLesson((s) => s.lit);
+  const layer = useRef<SVGSVGElement>(null);
+  const hand = useHand({ model, index, scale, layer, drop, tap });
+  const cursor = useCursor(model, index, tap);
+  const still = model.pieces.filter((p) => !selected.has(p[0]));
+  const chosen = model.pieces.filter((p) => selected.has(p[0]));
+  const box = { width: model.w * scale, height: model.h * scale, viewBox: `0 0 ${model.w} ${model.h}` };
+  return (
+    <>
+      {children}
+      <svg
+        {...box}
+        className="pieces"
+        role="application"
+        aria-roledescription={name}
+        aria-label={`${name[0]!.toUpperCase()}${name.slice(1)}. Arrow keys go from piece to piece, Space selects, Control A selects all.`}
+        tabIndex={0}
+        onKeyDown={cursor.onKeyDown}
+        onFocus={cursor.onFocus}
+        onBlur={cursor.onBlur}
+        {...hand.handlers}
+      >
+        <Backdrop decor={model.decor} />
+        <PieceLayer pieces={still} draw={draw} origins={origins} lit={lit} />
+        {model.flags.includes('numerals') && <Numerals decor={model.decor} />}
+        <Rings pieces={model.pieces} />
+        {hand.ring && <path className="lasso" d={pathOf(hand.box ?? hand.ring, !!hand.box)} />}
+        {cursor.at && <rect className="cursor" {...frameOf(cursor.at)} />}
+      </svg>
+      {chosen.length > 0 && (
+        <svg {...box} className="pieces chosen" ref={layer} aria-hidden="true" {...hand.handlers}>
+          <PieceLayer pieces={chosen} draw={draw} origins={origins} lit={lit} />
+          {chosen.map((p) => (
+            <rect key={p[0]} className="halo" {...frameOf(p)} />
+          ))}
+        </svg>
+      )}
+      <PointedAt />
+    </>
+  );
+}
+
+const pathOf = (line: Point[], closed: boolean) =>
+  `M${line.map((p) => `${p.x} ${p.y}`).join('L')}${closed ? 'Z' : ''}`;
+
+const frameOf = ([, , x, y, w, h]: Piece) => ({ x: x - 2, y: y - 2, width: w + 4, height: h + 4, rx: 3 });
+
+/** A ring round the ringed pieces: one when they stand together, else one each. */
+function Rings({ pieces }: { pieces: Piece[] }) {
+  const ringed = pieces.filter((p) => p[7] & Mark.ringed);
+  if (ringed.length === 0) return null;
+  const b = boundsOf(ringed);
+  const strangers = pieces.some((p) => {
+    const c = centreOf(p);
+    return !(p[7] & Mark.ringed) && c.x > b.x && c.x < b.x + b.w && c.y > b.y && c.y < b.y + b.h;
+  });
+  const rects = strangers ? ringed.map((p) => boundsOf([p])) : [b];
+  return rects.map((r, i) => (
+    <rect key={i} className="ring" x={r.x - 5} y={r.y - 5} width={r.w + 10} height={r.h + 10} rx={8} />
+  ));
+}

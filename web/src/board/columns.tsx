@@ -1,0 +1,162 @@
+// Columns by place, for blocks and discs: names and counts above, a stack at
+// each foot to build by hand.
+import { Button, InputNumber, Popover } from 'antd';
+import { useState } from 'react';
+import { Mark, type Piece, type ZoneView } from '../core/core';
+import { act, select, type DrawnModel } from '../lesson/store';
+import { centreOf } from './geometry';
+import { Look } from './looks';
+import type { ViewProps } from './views';
+
+interface Props extends ViewProps {
+  /** A piece of the zone's place, to show on its stack. */
+  sample: (place: string) => Piece;
+}
+
+export function Columns({ model, index, scale, bare, sample }: Props) {
+  return model.zones
+    .filter((z) => !z.side)
+    .map((z) => (
+      <div
+        key={z.id}
+        className={`zone ${zoneClass(z)}`}
+        style={{ left: z.x * scale, top: z.y * scale, width: z.w * scale, height: z.h * scale }}
+      >
+        {z.id.startsWith('group') && (
+          <button
+            type="button"
+            className="zone-badge"
+            aria-label={`${z.label}: ${z.count}. Select its pieces`}
+            onClick={() => selectZone(model, index, z)}
+          >
+            {z.count}
+          </button>
+        )}
+        {z.id !== 'mat' && !z.id.startsWith('group') && (
+          <div className="zone-head">
+            <button type="button" className="zone-name" onClick={() => selectZone(model, index, z)}>
+              {z.unit && <small className="zone-unit">{z.unit}</small>}
+              {z.label} <span className="zone-count">{z.count}</span>
+              {model.flags.includes('names') && z.shape && (
+                <small className="zone-shape">
+                  {z.shape}
+                  {z.id !== 'ones' && <b>× 10</b>}
+                </small>
+              )}
+            </button>
+          </div>
+        )}
+        {z.one && !bare && <Stack zone={z} model={model} index={index} sample={sample(z.id)} />}
+      </div>
+    ));
+}
+
+function zoneClass(z: ZoneView) {
+  if (z.one) return 'column';
+  return z.id === 'taken' ? 'taken' : z.id.startsWith('group') ? 'group' : 'mat';
+}
+
+/** All pieces of a zone at once. */
+export function selectZone(model: DrawnModel, index: number, zone: ZoneView) {
+  const hits = model.pieces.filter((p) => {
+    const c = centreOf(p);
+    const within = c.x > zone.x && c.x < zone.x + zone.w && c.y > zone.y && c.y < zone.y + zone.h;
+    return within && p[1] !== 'card' && !(p[7] & (Mark.spent | Mark.copy));
+  });
+  select(
+    index,
+    hits.map((p) => p[0]),
+  );
+}
+
+/** The stack at a column's foot: one more, so many more, one fewer, and the column's verb. */
+function Stack({
+  zone,
+  model,
+  index,
+  sample,
+}: {
+  zone: ZoneView;
+  model: DrawnModel;
+  index: number;
+  sample: Piece;
+}) {
+  const [open, setOpen] = useState(false);
+  const [, name, , , w, h] = sample;
+  const out = Mark.taken | Mark.spent | Mark.crossed | Mark.copy;
+  const last = model.pieces.findLast((p) => p[1] === name && !(p[7] & out));
+  return (
+    <div className="stack">
+      <div className="stack-row">
+        <Button
+          className="small"
+          aria-label={`Put one of the ${zone.label} away`}
+          disabled={!last}
+          onClick={() =>
+            last && act({ kind: 'remove', model: index, pieces: [{ place: zone.id, ids: [last[0]] }] })
+          }
+        >
+          −
+        </Button>
+        <Button
+          className="more"
+          aria-label={`Add ${zone.one}`}
+          onClick={() => act({ kind: 'place', model: index, amount: zone.one })}
+        >
+          <svg viewBox={`-1 -1 ${w + 2} ${h + 2}`} aria-hidden="true">
+            <Look piece={sample} flags={[]} />
+          </svg>
+          <span>+1</span>
+        </Button>
+        <Popover
+          open={open}
+          onOpenChange={setOpen}
+          trigger="click"
+          content={<HowMany zone={zone} index={index} done={() => setOpen(false)} />}
+          destroyOnHidden
+        >
+          <Button className="small" aria-label={`Add several ${zone.label}`}>
+            +…
+          </Button>
+        </Popover>
+      </div>
+      {zone.verb && (
+        <Button className="verb" onClick={() => zone.move && act({ ...zone.move, kind: zone.move.kind })}>
+          {zone.verb}
+        </Button>
+      )}
+    </div>
+  );
+}
+
+function HowMany({ zone, index, done }: { zone: ZoneView; index: number; done: () => void }) {
+  const [n, setN] = useState<number | null>(10);
+  const add = () => {
+    if (n && act({ kind: 'place', model: index, amount: `${n} ${zone.id}` })) done();
+  };
+  return (
+    <form
+      className="how-many"
+      onSubmit={(e) => {
+        e.preventDefault();
+        add();
+      }}
+    >
+      <label>
+        How many {zone.label}?{' '}
+        <InputNumber
+          min={1}
+          max={3000}
+          precision={0}
+          value={n}
+          onChange={setN}
+          onFocus={(e) => e.target.select()}
+          autoFocus
+        />
+      </label>
+      <Button type="primary" htmlType="submit">
+        Add
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,95 @@
+// The few kinds of control that a model's own line is made of: a menu of words,
+// a panel, a stepper.
+import { Button, Dropdown, Popover } from 'antd';
+import type { ReactNode } from 'react';
+import { act } from '../lesson/store';
+
+export interface Word {
+  label: string;
+  run: () => void;
+  on?: boolean;
+  off?: boolean;
+}
+
+/** A button that opens a list of words. What is on is ticked. */
+export function Words({ label, words }: { label: string; words: (Word | 'line')[] }) {
+  return (
+    <Dropdown
+      trigger={['click']}
+      menu={{
+        style: { maxHeight: 420, overflowY: 'auto' },
+        items: words.map((w, i) =>
+          w === 'line'
+            ? { type: 'divider' as const, key: i }
+            : {
+                key: w.label,
+                label: w.on ? `✓ ${w.label}` : w.label,
+                disabled: !!w.off,
+                onClick: w.run,
+              },
+        ),
+      }}
+    >
+      <Button>{label}</Button>
+    </Dropdown>
+  );
+}
+
+/** A button that opens a small sheet of controls over the board. */
+export function Panel({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <Popover
+      trigger="click"
+      placement="bottom"
+      content={
+        <div className="panel" role="group" aria-label={label}>
+          {children}
+        </div>
+      }
+    >
+      <Button>{label}</Button>
+    </Popover>
+  );
+}
+
+interface StepperProps {
+  label: string;
+  value: number | string;
+  less: (() => void) | undefined;
+  more: (() => void) | undefined;
+}
+
+/** A word with one fewer and one more. */
+export function Stepper({ label, value, less, more }: StepperProps) {
+  return (
+    <span className="stepper" role="group" aria-label={label}>
+      <span className="stepper-label">{label}</span>
+      <Button className="small" aria-label={`${label}: one fewer`} disabled={!less} onClick={less}>
+        −
+      </Button>
+      <span className="stepper-value" aria-live="polite">
+        {value}
+      </span>
+      <Button className="small" aria-label={`${label}: one more`} disabled={!more} onClick={more}>
+        +
+      </Button>
+    </span>
+  );
+}
+
+/** One more or less at a place, crossing tens by a bundle that is seen. */
+export function MoreOrLess({ index, places }: { index: number; places: [string, string][] }) {
+  return (
+    <Panel label="More or less">
+      {places.map(([place, size]) => (
+        <Stepper
+          key={place}
+          label={place}
+          value={size}
+          less={() => act({ kind: 'step', model: index, place, down: true })}
+          more={() => act({ kind: 'step', model: index, place })}
+        />
+      ))}
+    </Panel>
+  );
+}

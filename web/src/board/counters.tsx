@@ -1,0 +1,307 @@
+// Counters: loose, in frames, in groups. A tap turns a counter over.
+import { Button, Input, InputNumber, Popover } from 'antd';
+import { useState } from 'react';
+import { Mark, type Piece } from '../core/core';
+import { act, select, type DrawnModel } from '../lesson/store';
+import { selectZone } from './columns';
+import { Panel, Stepper, Words } from './controls';
+import { named, onMat, onTray, zoneUnder } from './drops';
+import { Look } from './looks';
+import { PieceBoard } from './PieceBoard';
+import type { ViewProps } from './views';
+
+export const storyShapes = ['counter', 'bulb', 'seed', 'leaf', 'snail', 'bee', 'pot'];
+
+export function CountersView({ model, index, scale, bare }: ViewProps) {
+  const flip = (id: number) => act({ kind: 'flip', model: index, pieces: [{ place: 'ones', ids: [id] }] });
+  return (
+    <PieceBoard
+      model={model}
+      index={index}
+      scale={scale}
+      name="counters"
+      tap={(id) => (bare ? false : flip(id))}
+      drop={(d) => {
+        if (onTray(model, index, d)) return;
+        const group = zoneUnder(model, d, 'group');
+        if (group) act({ kind: 'put', model: index, pieces: named(d), group });
+        else onMat(index, d);
+        select(index, []);
+      }}
+    >
+      {model.zones
+        .filter((z) => z.id.startsWith('group') || z.id === 'taken')
+        .map((z) => (
+          <div
+            key={z.id}
+            className={`zone ${z.id === 'taken' ? 'taken' : 'group'}`}
+            style={{ left: z.x * scale, top: z.y * scale, width: z.w * scale, height: z.h * scale }}
+          >
+            <button
+              type="button"
+              className="zone-badge"
+              aria-label={`${z.label}: ${z.count}. Select its counters`}
+              onClick={() => selectZone(model, index, z)}
+            >
+              {z.id === 'taken' ? `taken ${z.count}` : z.count}
+            </button>
+          </div>
+        ))}
+      {!bare && <Supply model={model} index={index} />}
+    </PieceBoard>
+  );
+}
+
+/** One more of each face, or so many, below the mat. */
+function Supply({ model, index }: { model: DrawnModel; index: number }) {
+  const colouring = Number(model.settings.colouring ?? 0);
+  const faces: [string, boolean][] =
+    colouring === 0
+      ? [
+          ['berry', false],
+          ['mint', true],
+        ]
+      : [
+          ['pine', false],
+          ['sand', true],
+        ];
+  const last = model.pieces.findLast((p) => !(p[7] & (Mark.taken | Mark.crossed | Mark.copy)));
+  return (
+    <div className="supply">
+      <Button
+        className="small"
+        aria-label="Put one counter away"
+        disabled={!last}
+        onClick={() => act({ kind: 'step', model: index, by: 1, down: true })}
+      >
+        −
+      </Button>
+      {faces.map(([name, mint]) => (
+        <Button
+          key={name}
+          className="more"
+          aria-label={`Add 1 ${name}`}
+          onClick={() => act({ kind: 'place', model: index, count: 1, mint })}
+        >
+          <Sample shape={model.settings.shape ?? 'counter'} colouring={colouring} mint={mint} />
+          +1
+        </Button>
+      ))}
+      <Several index={index} faces={faces} />
+    </div>
+  );
+}
+
+function Sample({ shape, colouring, mint }: { shape: string; colouring: number; mint: boolean }) {
+  const piece: Piece = [0, shape, 0, 0, 34, 34, colouring, mint ? Mark.alternate : 0];
+  return (
+    <svg viewBox="-1 -1 36 36" width={30} height={30} aria-hidden="true">
+      <Look piece={piece} flags={[]} />
+    </svg>
+  );
+}
+
+function Several({ index, faces }: { index: number; faces: [string, boolean][] }) {
+  const [open, setOpen] = useState(false);
+  const [n, setN] = useState<number | null>(10);
+  return (
+    <Popover
+      open={open}
+      onOpenChange={setOpen}
+      trigger="click"
+      destroyOnHidden
+      content={
+        <div className="how-many">
+          <label>
+            How many? <InputNumber min={1} max={3000} precision={0} value={n} onChange={setN} autoFocus />
+          </label>
+          {faces.map(([name, mint]) => (
+            <Button
+              key={name}
+              onClick={() => n && act({ kind: 'place', model: index, count: n, mint }) && setOpen(false)}
+            >
+              Add {name}
+            </Button>
+          ))}
+        </div>
+      }
+    >
+      <Button className="small" aria-label="Add several counters">
+        +…
+      </Button>
+    </Popover>
+  );
+}
+
+export function CountersLine({ model, index }: { model: DrawnModel; index: number }) {
+  const has = (flag: string) => model.flags.includes(flag);
+  const make = (kind: string, args: object = {}) => act({ kind, model: index, ...args });
+  const s = model.settings;
+  const inPlay = model.pieces.filter((p) => !(p[7] & (Mark.taken | Mark.crossed | Mark.copy)));
+  const first = inPlay.filter((p) => !(p[7] & Mark.alternate)).length;
+  const split = Number(s.split ?? 0);
+  const across = !!s.across;
+  const most = Number((across ? s.columns : s.rows) ?? 1) - 1;
+  const hasFrames = Number(s.frames) > 0;
+  return (
+    <>
+      <Panel label="Frames">
+        <FrameSize model={model} index={index} />
+        <span className="panel-row">
+          <Button onClick={() => make('frames', { rows: 2, columns: 5, count: 1 })}>Ten frame</Button>
+          <Button onClick={() => make('frames', { rows: 2, columns: 5, count: 2 })}>Two ten frames</Button>
+          <Button onClick={() => make('frames', { rows: 10, columns: 10, count: 1 })}>Hundred square</Button>
+          <Button onClick={() => make('frames', { rows: 1, columns: 1, count: 0 })}>No frame</Button>
+        </span>
+        {hasFrames && (
+          <>
+            <Stepper
+              label="Rows of the first frame"
+              value={s.rows ?? ''}
+              less={() => make('grow', { frame: 1, less: true })}
+              more={() => make('grow', { frame: 1 })}
+            />
+            <Stepper
+              label="Columns of the first frame"
+              value={s.columns ?? ''}
+              less={() => make('grow', { frame: 1, across: true, less: true })}
+              more={() => make('grow', { frame: 1, across: true })}
+            />
+            <Stepper
+              label={across ? 'Shade after columns' : 'Shade after rows'}
+              value={split}
+              less={split > 0 ? () => make('split', { after: split - 1, across }) : undefined}
+              more={split < most ? () => make('split', { after: split + 1, across }) : undefined}
+            />
+            <span className="panel-row">
+              <Button onClick={() => make('split', { after: 1, across: !across })}>
+                {across ? 'Shade rows instead' : 'Shade columns instead'}
+              </Button>
+              <Button onClick={() => make('turn', { frame: 1 })}>Turn on its side</Button>
+              <Button onClick={() => make('copyFrame', { frame: Number(s.frames) })}>Copy the last</Button>
+            </span>
+            <span className="panel-row">
+              <Button onClick={() => make('fill', { by: has('pairs') ? 'rows' : 'pairs' })}>
+                {has('pairs') ? 'Fill by rows' : 'Fill in pairs'}
+              </Button>
+              <Button onClick={() => make('numerals', { shown: !has('numerals') })}>
+                {has('numerals') ? 'Without numerals' : 'Numerals in the cells'}
+              </Button>
+              <Button onClick={() => make('skip', { shown: !has('skip') })}>
+                {has('skip') ? 'Without counts' : 'Count along the edge'}
+              </Button>
+            </span>
+          </>
+        )}
+      </Panel>
+      <Panel label="Parts">
+        <Stepper
+          label="First part"
+          value={`${first} and ${inPlay.length - first}`}
+          less={first > 0 ? () => make('parts', { first: first - 1 }) : undefined}
+          more={first < inPlay.length ? () => make('parts', { first: first + 1 }) : undefined}
+        />
+        <Button onClick={() => make('swap')}>Swap the parts</Button>
+        <Button onClick={() => make('ways', {})}>All ways</Button>
+        <Button onClick={() => make('ways', { both: true })}>All ways with both colours</Button>
+      </Panel>
+      <Panel label="Groups">
+        <Stepper
+          label="Groups"
+          value={s.groups ?? '0'}
+          less={Number(s.groups) > 0 ? () => make('groups', { count: Number(s.groups) - 1 }) : undefined}
+          more={Number(s.groups) < 12 ? () => make('groups', { count: Number(s.groups) + 1 }) : undefined}
+        />
+        <Button onClick={() => make('share', { rounds: 1 })}>Deal one round</Button>
+        <Button onClick={() => make('share')}>Share all</Button>
+        <Button onClick={() => make('gather')}>Gather again</Button>
+        <GroupsOf index={index} />
+      </Panel>
+      <Words
+        label="Show as"
+        words={[
+          ...storyShapes.map((shape) => ({
+            label: shape === 'counter' ? 'Plain counters' : shape[0]!.toUpperCase() + shape.slice(1),
+            on: s.shape === shape,
+            run: () => make('look', { shape }),
+          })),
+          'line',
+          { label: 'Berry and mint', on: s.colouring === '0', run: () => make('look', { colouring: 0 }) },
+          { label: 'Pine and sand', on: s.colouring === '1', run: () => make('look', { colouring: 1 }) },
+          'line',
+          { label: 'Lines of five', on: s.lines === '5', run: () => make('lineUp', { by: 5 }) },
+          { label: 'Lines of ten', on: s.lines === '10', run: () => make('lineUp', { by: 10 }) },
+          {
+            label: 'Scatter',
+            run: () => make('scatter', { seed: crypto.getRandomValues(new Uint16Array(1))[0] }),
+          },
+        ]}
+      />
+      <Unit index={index} value={s.unit ?? ''} />
+      <Button onClick={() => make('tidy')}>Tidy</Button>
+      <Button onClick={() => make('clear')}>Clear pieces</Button>
+    </>
+  );
+}
+
+/** A frame or an array of any size. */
+function FrameSize({ model, index }: { model: DrawnModel; index: number }) {
+  const [rows, setRows] = useState(Number(model.settings.rows ?? 2));
+  const [columns, setColumns] = useState(Number(model.settings.columns ?? 5));
+  const [count, setCount] = useState(1);
+  const number = (label: string, value: number, change: (n: number) => void, max: number) => (
+    <label>
+      {label} <InputNumber min={1} max={max} precision={0} value={value} onChange={(n) => change(n ?? 1)} />
+    </label>
+  );
+  return (
+    <span className="panel-row">
+      {number('Rows', rows, setRows, 12)}
+      {number('Columns', columns, setColumns, 12)}
+      {number('Frames', count, setCount, 60)}
+      <Button onClick={() => act({ kind: 'frames', model: index, rows, columns, count })}>Set frames</Button>
+      <Button onClick={() => act({ kind: 'array', model: index, rows, columns, count: 1 })}>
+        Full array
+      </Button>
+    </span>
+  );
+}
+
+function GroupsOf({ index }: { index: number }) {
+  const [size, setSize] = useState(3);
+  return (
+    <span className="panel-row">
+      <label>
+        Groups of{' '}
+        <InputNumber min={1} max={3000} precision={0} value={size} onChange={(n) => setSize(n ?? 1)} />
+      </label>
+      <Button onClick={() => act({ kind: 'groupsOf', model: index, size })}>Make them</Button>
+    </span>
+  );
+}
+
+/** What the counters count. */
+function Unit({ index, value }: { index: number; value: string }) {
+  const [text, setText] = useState(value);
+  return (
+    <Panel label={value ? `Unit: ${value}` : 'Unit'}>
+      <form
+        className="panel-row"
+        onSubmit={(e) => {
+          e.preventDefault();
+          act({ kind: 'unit', model: index, name: text });
+        }}
+      >
+        <Input
+          aria-label="Each counter is one of these"
+          placeholder="bulbs, tens, thousands"
+          value={text}
+          maxLength={40}
+          onChange={(e) => setText(e.target.value)}
+          autoComplete="off"
+        />
+        <Button htmlType="submit">Rename</Button>
+      </form>
+    </Panel>
+  );
+}

@@ -1,0 +1,98 @@
+// Linking cubes: trains that snap and join, and towers of ten.
+import { Button } from 'antd';
+import { act, type DrawnModel } from '../lesson/store';
+import { selectZone } from './columns';
+import { Panel, Words } from './controls';
+import { onTray, zoneUnder } from './drops';
+import { PieceBoard } from './PieceBoard';
+import type { ViewProps } from './views';
+
+const seed = () => crypto.getRandomValues(new Uint16Array(1))[0]!;
+
+export function CubesView({ model, index, scale, bare }: ViewProps) {
+  return (
+    <PieceBoard
+      model={model}
+      index={index}
+      scale={scale}
+      name="cubes"
+      drop={(d) => {
+        if (onTray(model, index, d)) return;
+        const from = zoneUnder(model, { ...d, at: d.from }, 'train');
+        const to = zoneUnder(model, d, 'train');
+        if (from && to && from !== to) act({ kind: 'join', model: index, train: to, with: from });
+      }}
+    >
+      {model.zones.map((z) => (
+        <div
+          key={z.id}
+          className={`zone ${z.id.startsWith('train') ? 'train' : z.id}`}
+          style={{ left: z.x * scale, top: z.y * scale, width: z.w * scale, height: z.h * scale }}
+        >
+          <button
+            type="button"
+            className="zone-badge"
+            aria-label={`${z.label}: ${z.count}. Select its cubes`}
+            onClick={() => selectZone(model, index, z)}
+          >
+            {z.id === 'taken' || z.id === 'copies' ? `${z.label} ${z.count}` : z.count}
+          </button>
+          {!bare && z.id.startsWith('train') && (
+            <Train model={model} index={index} n={Number(z.id.slice(6))} />
+          )}
+        </div>
+      ))}
+    </PieceBoard>
+  );
+}
+
+/** The words of one train, at its end. */
+function Train({ model, index, n }: { model: DrawnModel; index: number; n: number }) {
+  const make = (kind: string, args: object = {}) => act({ kind, model: index, train: n, ...args });
+  const trains = Number(model.settings.trains);
+  return (
+    <span className="train-words">
+      <Words
+        label={`Train ${n}`}
+        words={[
+          { label: 'Snap at random', run: () => make('snap', { seed: seed() }) },
+          {
+            label: 'Join to the train above',
+            off: n === 1,
+            run: () => act({ kind: 'join', model: index, train: n - 1, with: n }),
+          },
+          { label: 'Join the train below', off: n === trains, run: () => make('join', { with: n + 1 }) },
+          'line',
+          { label: 'One cube more', run: () => make('add', { count: 1 }) },
+          { label: 'One berry cube more', run: () => make('add', { count: 1, part: 1 }) },
+          { label: 'Make a tower of ten', run: () => make('tower') },
+        ]}
+      />
+    </span>
+  );
+}
+
+export function CubesLine({ index }: { model: DrawnModel; index: number }) {
+  const make = (kind: string, args: object = {}) => act({ kind, model: index, ...args });
+  return (
+    <>
+      <Panel label="New train">
+        {[1, 2, 3, 4, 5, 6, 7, 8, 9, 10].map((count) => (
+          <Button key={count} onClick={() => make('place', { count })}>
+            {count}
+          </Button>
+        ))}
+      </Panel>
+      <Words
+        label="Trains"
+        words={[
+          { label: 'A colour for each train', run: () => make('colourTrains') },
+          { label: 'Longest train first', run: () => make('largerFirst') },
+          { label: 'Open a tower', run: () => make('open') },
+        ]}
+      />
+      <Button onClick={() => make('tidy')}>Tidy</Button>
+      <Button onClick={() => make('clear')}>Clear pieces</Button>
+    </>
+  );
+}

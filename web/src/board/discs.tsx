@@ -1,0 +1,176 @@
+// The place value chart: discs or dots in columns, rows for addends, tracks to
+// share on, digit cards below.
+import { Button, Checkbox, Input, Select } from 'antd';
+import { useState } from 'react';
+import type { Piece } from '../core/core';
+import { act, type DrawnModel } from '../lesson/store';
+import { Columns } from './columns';
+import { MoreOrLess, Panel, Stepper, Words } from './controls';
+import { named, onColumn, onTray, zoneUnder } from './drops';
+import { PieceBoard } from './PieceBoard';
+import type { ViewProps } from './views';
+
+const places = [
+  'millions',
+  'hundred thousands',
+  'ten thousands',
+  'thousands',
+  'hundreds',
+  'tens',
+  'ones',
+  'tenths',
+  'hundredths',
+  'thousandths',
+];
+
+export function DiscsView(props: ViewProps) {
+  const { model, index, scale } = props;
+  const kind = model.flags.includes('dots') ? 'dot' : 'disc';
+  const sample = (place: string): Piece => {
+    const size = model.zones.find((z) => z.id === place)?.size;
+    return [0, `${kind} ${place}`, 0, 0, 30, 30, 0, 0, kind === 'disc' ? size : undefined];
+  };
+  return (
+    <PieceBoard
+      model={model}
+      index={index}
+      scale={scale}
+      name="discs"
+      drop={(d) => {
+        if (onTray(model, index, d)) return;
+        const group = zoneUnder(model, d, 'group');
+        const wasIn = zoneUnder(model, { ...d, at: d.from }, 'group');
+        if (group || wasIn) act({ kind: 'put', model: index, pieces: named(d), group: group ?? 0 });
+        else onColumn(model, index, d);
+      }}
+    >
+      <Columns {...props} sample={sample} />
+    </PieceBoard>
+  );
+}
+
+export function DiscsLine({ model, index }: { model: DrawnModel; index: number }) {
+  const has = (flag: string) => model.flags.includes(flag);
+  const make = (kind: string, args: object = {}) => act({ kind, model: index, ...args });
+  const s = model.settings;
+  const shown = places.slice(places.indexOf(s.top ?? 'hundreds'), places.indexOf(s.bottom ?? 'ones') + 1);
+  const steps = ['hundreds', 'tens', 'ones', 'tenths', 'hundredths', 'thousands']
+    .filter((p) => shown.includes(p))
+    .map((p): [string, string] => [p, model.zones.find((z) => z.id === p)?.size ?? '']);
+  return (
+    <>
+      <Shift model={model} index={index} />
+      <MoreOrLess index={index} places={steps} />
+      <Panel label="Chart">
+        <label className="panel-row">
+          Largest column{' '}
+          <Select
+            aria-label="Largest column"
+            value={s.top ?? 'hundreds'}
+            options={places.slice(0, 7).map((value) => ({ value, label: value }))}
+            onChange={(top) => make('columns', { top, bottom: s.bottom })}
+          />
+        </label>
+        <label className="panel-row">
+          Smallest column{' '}
+          <Select
+            aria-label="Smallest column"
+            value={s.bottom ?? 'ones'}
+            options={places.slice(6).map((value) => ({ value, label: value }))}
+            onChange={(bottom) => make('columns', { top: s.top, bottom })}
+          />
+        </label>
+        <Stepper
+          label="Rows"
+          value={s.rows ?? '1'}
+          less={Number(s.rows) > 1 ? () => make('rows', { count: Number(s.rows) - 1 }) : undefined}
+          more={Number(s.rows) < 4 ? () => make('rows', { count: Number(s.rows) + 1 }) : undefined}
+        />
+        <Button onClick={() => make('join')}>Join the rows</Button>
+        <DigitCards index={index} value={s.digits ?? ''} />
+      </Panel>
+      <Panel label="Share">
+        <Stepper
+          label="Groups"
+          value={s.groups ?? '0'}
+          less={Number(s.groups) > 0 ? () => make('groups', { count: Number(s.groups) - 1 }) : undefined}
+          more={Number(s.groups) < 12 ? () => make('groups', { count: Number(s.groups) + 1 }) : undefined}
+        />
+        {shown.map((place) => (
+          <Button key={place} onClick={() => make('share', { place })}>
+            Share the {model.zones.find((z) => z.id === place)?.label ?? place}
+          </Button>
+        ))}
+        <Button onClick={() => make('gather')}>Gather again</Button>
+      </Panel>
+      <Words
+        label="Show as"
+        words={[
+          { label: 'Labelled discs', on: !has('dots'), run: () => make('style', { style: 'discs' }) },
+          { label: 'Plain dots', on: has('dots'), run: () => make('style', { style: 'dots' }) },
+          'line',
+          { label: 'Digit cards', on: has('cards'), run: () => make('cards', { shown: !has('cards') }) },
+          'line',
+          { label: 'All in ones', run: () => make('openAll', { to: 'ones' }) },
+          { label: 'Fewest discs', run: () => make('fewest') },
+        ]}
+      />
+      <Button onClick={() => make('tidy')}>Tidy</Button>
+      <Button onClick={() => make('clear')}>Clear pieces</Button>
+    </>
+  );
+}
+
+/** The whole number times or divided by a power of ten. */
+function Shift({ model, index }: { model: DrawnModel; index: number }) {
+  const [steps, setSteps] = useState(true);
+  const [keep, setKeep] = useState(true);
+  const shift = (by: number) => act({ kind: 'shift', model: index, by, steps, keep });
+  return (
+    <Panel label="Shift digits">
+      {[
+        ['× 10', 1],
+        ['× 100', 2],
+        ['× 1000', 3],
+        ['÷ 10', -1],
+        ['÷ 100', -2],
+        ['÷ 1000', -3],
+      ].map(([label, by]) => (
+        <Button key={label} onClick={() => shift(by as number)}>
+          {label}
+        </Button>
+      ))}
+      <Checkbox checked={steps} onChange={(e) => setSteps(e.target.checked)}>
+        Column by column
+      </Checkbox>
+      <Checkbox checked={keep} onChange={(e) => setKeep(e.target.checked)}>
+        Keep the start above
+      </Checkbox>
+      {model.settings.start && (
+        <Button onClick={() => act({ kind: 'dropStart', model: index })}>Put the start row away</Button>
+      )}
+    </Panel>
+  );
+}
+
+function DigitCards({ index, value }: { index: number; value: string }) {
+  const [text, setText] = useState(value);
+  return (
+    <form
+      className="panel-row"
+      onSubmit={(e) => {
+        e.preventDefault();
+        act({ kind: 'digits', model: index, number: text });
+      }}
+    >
+      <Input
+        aria-label="Digit cards alone"
+        placeholder="Digit cards alone"
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+        autoComplete="off"
+      />
+      <Button htmlType="submit">Lay</Button>
+    </form>
+  );
+}

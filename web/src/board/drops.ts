@@ -1,0 +1,63 @@
+// What a drop means where pieces have places: from column to column they bundle
+// or unbundle; on the tray, or off the board, they are taken away.
+import { Mark } from '../core/core';
+import { act, select, type DrawnModel } from '../lesson/store';
+import type { Drop } from './hand';
+
+export function named(d: Drop) {
+  return [{ place: 'ones', ids: d.ids }];
+}
+
+/** Takes away, or brings back. True when the drop meant that. */
+export function onTray(model: DrawnModel, index: number, d: Drop): boolean {
+  const taken = model.zones.find((z) => z.id === 'taken');
+  const fromTray = (d.piece[7] & Mark.taken) > 0;
+  const toTray = !!taken && d.at.x > taken.x;
+  const off = d.at.y > model.h + 4 || d.at.x > model.w + 4;
+  if (fromTray) {
+    if (!toTray) act({ kind: 'restore', model: index, pieces: named(d) });
+    return true;
+  }
+  if (!toTray && !off) return false;
+  if (act({ kind: 'take', model: index, pieces: named(d) })) select(index, []);
+  return true;
+}
+
+/** Pieces lie where they are put. */
+export function onMat(index: number, d: Drop) {
+  act({
+    kind: 'lay',
+    model: index,
+    pieces: named(d),
+    dx: Math.round(d.at.x - d.from.x),
+    dy: Math.round(d.at.y - d.from.y),
+  });
+}
+
+/** A column to the left bundles, one to the right unbundles all the way there. */
+export function onColumn(model: DrawnModel, index: number, d: Drop) {
+  const columns = model.zones.filter((z) => z.one);
+  const at = (x: number) => columns.findIndex((z) => x >= z.x && x < z.x + z.w);
+  const [to, from] = [at(d.at.x), at(d.from.x)];
+  if (to < 0 || from < 0 || to === from) return;
+  const place = columns[from]!.id;
+  const made = act(
+    to < from
+      ? { kind: 'bundle', model: index, place, pieces: named(d) }
+      : { kind: 'unbundle', model: index, place, pieces: named(d), to: columns[to]!.id },
+  );
+  if (made) select(index, []);
+}
+
+/** The zone of a kind under a drop: the 2 of "group 2". */
+export function zoneUnder(model: DrawnModel, d: Drop, kind: string): number | undefined {
+  const zone = model.zones.find(
+    (z) =>
+      z.id.startsWith(`${kind} `) &&
+      d.at.x >= z.x &&
+      d.at.x < z.x + z.w &&
+      d.at.y >= z.y &&
+      d.at.y < z.y + z.h,
+  );
+  return zone && Number(zone.id.slice(kind.length + 1));
+}
