@@ -60,14 +60,15 @@ test('by keys, by typing, and home', async ({ page }) => {
 test('blocks and a rack stand side by side', async ({ page }) => {
   await open(page, [blocks({ tens: 1, ones: 4 })]);
   await page.getByRole('button', { name: 'Add beside' }).click();
-  await page.getByText('Bead rack beside').click();
+  await page.getByRole('menuitem', { name: 'Bead rack' }).click();
   await expect(page.getByRole('region', { name: /Bead rack/ }).first()).toBeVisible();
   await page.getByLabel('Type a number for the bead rack').fill('14');
   await page.getByLabel('Type a number for the bead rack').press('Enter');
   await expect(says(page, 'numeral')).toHaveText(['14', '14']);
   await page
     .getByRole('region', { name: /Bead rack/ })
-    .getByRole('button', { name: 'Put away' })
+    .getByRole('button', { name: 'Arrange' })
     .click();
+  await page.getByRole('menuitem', { name: 'Put away' }).click();
   await expect(says(page, 'numeral')).toHaveText(['14']);
 });

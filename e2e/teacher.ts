@@ -37,6 +37,39 @@ export const blocks = (counts: Record<string, number>): object => ({
   pieces: Object.entries(counts).map(([place, count]) => ({ place, count })),
 });
 export const rack = (...rows: number[]): object => ({ kind: 'rack', rows });
+export const counters = (count: number, more: object = {}): object => ({
+  kind: 'counters',
+  ...more,
+  pieces: count ? [{ place: 'ones', count }] : [],
+});
+export const train = (...parts: number[]): object => ({
+  kind: 'cubes',
+  pieces: parts.map((count, i) => ({ place: 'ones', count, part: i + 1, group: 1 })),
+});
+export const discs = (counts: Record<string, number>, more: object = {}): object => ({
+  kind: 'discs',
+  top: 'hundreds',
+  bottom: 'ones',
+  ...more,
+  pieces: Object.entries(counts).map(([place, count]) => ({ place, count })),
+});
+
+/** Opens one of a model's menus or panels and presses a word in it. */
+export async function choose(page: Page, menu: string, word: string) {
+  await page.getByRole('button', { name: menu, exact: true }).first().click();
+  const item = page
+    .locator('.ant-dropdown:visible, .ant-popover:visible')
+    .last()
+    .getByText(word, { exact: true });
+  await item.click();
+}
+
+/** Puts menus and panels away. */
+export async function dismiss(page: Page) {
+  await page.keyboard.press('Escape');
+  await page.locator('.bar h1').click({ position: { x: 1, y: 1 }, force: true, trial: true });
+  await page.mouse.click(640, 30);
+}
 
 /** Opens a new lesson with these models on its one board. */
 export async function open(page: Page, models: object[], show = ['numeral', 'unitForm']): Promise<string> {

@@ -217,15 +217,7 @@ func removeModel(b Board, i int, _ NoArgs, t *Turn) (Board, error) {
 	t.Say("did.gone", say.Text("model", say.Name, spec.Noun))
 	b.Models = slices.Delete(slices.Clone(b.Models), i, i+1)
 	b.Tiles = slices.Delete(slices.Clone(b.Tiles), i, i+1)
-	b.Covers = b.coversAt(func(model int) int {
-		switch {
-		case model == i:
-			return -1
-		case model > i:
-			return model - 1
-		}
-		return model
-	})
+	b.Covers = b.coversAt(Renumbered(Move{Kind: "removeModel", Model: i}, len(b.Models)+1))
 	return b.unlinkLonely(), nil
 }
 
@@ -256,17 +248,47 @@ func width(b Board, i int, a WidthArgs, t *Turn) (Board, error) {
 	return b.tile(i, func(x *Tile) { x.Width = a.Share }), nil
 }
 
+// Renumbered tells where the models of a board go in a move that was made: the
+// new number of each, -1 for one that is gone. It is nil when none moves.
+func Renumbered(mv Move, models int) func(int) int {
+	switch mv.Kind {
+	case "removeModel":
+		return func(model int) int {
+			switch {
+			case model == mv.Model:
+				return -1
+			case model > mv.Model:
+				return model - 1
+			}
+			return model
+		}
+	case "reorder":
+		a, err := argsOf[ToArgs](mv)
+		if err != nil {
+			return nil
+		}
+		order := newOrder(models, mv.Model, a.To)
+		return func(model int) int { return slices.Index(order, model) }
+	}
+	return nil
+}
+
+// newOrder lists which model stands at each place when one goes elsewhere.
+func newOrder(models, from, to int) []int {
+	var order []int
+	for k := range models {
+		if k != from {
+			order = append(order, k)
+		}
+	}
+	return slices.Insert(order, min(to, len(order)), from)
+}
+
 func reorder(b Board, i int, a ToArgs, t *Turn) (Board, error) {
 	if !b.has(a.To) {
 		return b, b.noModel(a.To)
 	}
-	order := make([]int, 0, len(b.Models))
-	for k := range b.Models {
-		if k != i {
-			order = append(order, k)
-		}
-	}
-	order = slices.Insert(order, a.To, i)
+	order := newOrder(len(b.Models), i, a.To)
 	was := b
 	b.Models, b.Tiles = make([]Model, len(order)), make([]Tile, len(order))
 	for to, from := range order {

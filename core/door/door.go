@@ -109,6 +109,12 @@ func init() {
 		"keepScratch": on(keepScratch),
 		"dropScratch": on(func(s *session, _ struct{}) (any, error) { s.scratch = nil; return s.frame(), nil }),
 		"verbs":       on(verbs),
+		"counting":    on(counting),
+		"builds":      on(builds),
+		"judge":       on(judge),
+		"compare":     on(compare),
+		"clear":       on(clearThings),
+		"throw":       op(throw),
 	}
 }
 

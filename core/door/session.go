@@ -26,6 +26,8 @@ type session struct {
 	scratch *scratch
 	// drawn is the last layout that the host has, for change lists.
 	drawn []board.Layout
+	// overlayMoved says that the last move took ink and notes along.
+	overlayMoved bool
 }
 
 // change is one entry of the history: the document on its other side, and the
@@ -136,6 +138,7 @@ func apply(s *session, a applyArgs) (any, error) {
 		return nil, err
 	}
 	s.rev++
+	s.overlayMoved = board.Renumbered(a.Move, len(before.Models)) != nil
 	return rawJSON(s.delta(next, effect, edits)), nil
 }
 
@@ -157,7 +160,7 @@ func (s *session) playTo(sc lesson.Scene, before, next board.Board, mv board.Mov
 	doc := s.doc
 	doc.Scenes = slices.Clone(doc.Scenes)
 	_, i := doc.Scene(sc.ID)
-	doc.Scenes[i].Start = next
+	doc.Scenes[i] = doc.Scenes[i].Played(next, []board.Move{saved})
 	s.commit(doc, []string{sc.ID})
 	return []lesson.Edit{{Kind: "play", Scene: sc.ID, Moves: []board.Move{saved}}}, nil
 }

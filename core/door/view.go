@@ -99,6 +99,9 @@ type Frame struct {
 	// into what, when the step was gone to from the one before.
 	Beats  []BoardView    `json:"beats,omitempty"`
 	Became []board.Became `json:"became,omitempty"`
+	// Ink and Notes lie over the board at every step.
+	Ink   []lesson.Stroke `json:"ink"`
+	Notes []lesson.Note   `json:"notes"`
 }
 
 // BoardView is a board as it is drawn.
@@ -187,7 +190,7 @@ type ReadOut struct {
 
 func (s *session) frame() Frame {
 	sc, ok := s.current()
-	f := Frame{Rev: s.rev, Scene: s.scene, Step: s.step, Steps: len(sc.Steps), Asked: s.asked, Lines: []string{}, Board: BoardView{Models: []ModelView{}}}
+	f := Frame{Rev: s.rev, Scene: s.scene, Step: s.step, Steps: len(sc.Steps), Asked: s.asked, Lines: []string{}, Board: BoardView{Models: []ModelView{}}, Ink: orNone(sc.Ink), Notes: orNone(sc.Notes)}
 	f.CanUndo, f.CanRedo = s.canTravel()
 	if !ok {
 		return f
@@ -371,7 +374,8 @@ func (s *session) delta(b board.Board, effect board.Effect, edits []lesson.Edit)
 		Announce string         `json:"announce"`
 		Warn     string         `json:"warn"`
 		Edits    []lesson.Edit  `json:"edits"`
-	}{board.Print(b), s.scratch != nil, undo, redo, orNone(effect.Became), beats, s.announce(b, effect, sc), s.warning(effect), orNone(edits)})
+		Overlay  *Overlay       `json:"overlay,omitempty"`
+	}{board.Print(b), s.scratch != nil, undo, redo, orNone(effect.Became), beats, s.announce(b, effect, sc), s.warning(effect), orNone(edits), s.overlay()})
 	out = append(append(out, `],`...), tail[1:]...)
 	return out
 }
@@ -417,6 +421,20 @@ func (s *session) announce(b board.Board, effect board.Effect, sc lesson.Scene) 
 		}
 	}
 	return strings.TrimSpace(text)
+}
+
+// Overlay is the ink and notes of a scene, told when a move took them along.
+type Overlay struct {
+	Ink   []lesson.Stroke `json:"ink"`
+	Notes []lesson.Note   `json:"notes"`
+}
+
+func (s *session) overlay() *Overlay {
+	if !s.overlayMoved || s.scratch != nil {
+		return nil
+	}
+	sc, _ := s.current()
+	return &Overlay{orNone(sc.Ink), orNone(sc.Notes)}
 }
 
 // warning says what else the move did.

@@ -11,7 +11,7 @@ import (
 // Edit is one change of a lesson, as data: what a save carries from the browser
 // to the server. Which fields hold is told by Kind.
 type Edit struct {
-	Kind string `json:"kind" jsonschema:"required,enum=play,enum=putScene,enum=removeScene,enum=orderScenes,enum=setLesson,enum=setRecord"`
+	Kind string `json:"kind" jsonschema:"required,enum=play,enum=putScene,enum=removeScene,enum=orderScenes,enum=setLesson,enum=setRecord,enum=ink,enum=notes"`
 	// Scene is the scene of play and removeScene.
 	Scene string `json:"scene,omitempty"`
 	// Moves are played on a free board.
@@ -25,6 +25,11 @@ type Edit struct {
 	Head *Head `json:"head,omitempty"`
 	// Record replaces the record.
 	Record []Entry `json:"record,omitempty"`
+	// Strokes and Notes are put over the board of Scene, each in the place of its
+	// id or as a new one; Erase names those that go.
+	Strokes []Stroke `json:"strokes,omitempty"`
+	Notes   []Note   `json:"notes,omitempty"`
+	Erase   []string `json:"erase,omitempty"`
 }
 
 // Head is what a lesson says of itself.
@@ -68,8 +73,12 @@ func (l Lesson) edited(e Edit) (Lesson, error) {
 	case "setRecord":
 		l.Record = slices.Clone(e.Record)
 		return l, first(l.recordFaults())
+	case "ink":
+		return l.draw(e)
+	case "notes":
+		return l.note(e)
 	}
-	return l, fmt.Errorf("there is no such edit. Edits are play, putScene, removeScene, orderScenes, setLesson, setRecord")
+	return l, fmt.Errorf("there is no such edit. Edits are play, putScene, removeScene, orderScenes, setLesson, setRecord, ink, notes")
 }
 
 func noScene(id string) error { return fmt.Errorf("scene: there is no scene %q in this lesson", id) }
@@ -86,8 +95,7 @@ func (l Lesson) play(e Edit) (Lesson, error) {
 	if err != nil {
 		return l, fmt.Errorf("moves: %w", err)
 	}
-	s.Start = b
-	return l.withScene(i, s), nil
+	return l.withScene(i, s.Played(b, e.Moves)), nil
 }
 
 func (l Lesson) withScene(i int, s Scene) Lesson {

@@ -177,7 +177,7 @@ func (l Lesson) recordFaults() []Fault {
 }
 
 func (s Scene) faults(path string) []Fault {
-	var faults []Fault
+	faults := s.overlayFaults(path)
 	if s.ID == "" || len(s.ID) > 64 {
 		faults = append(faults, Fault{path + ".id", "a scene needs an id of 1 to 64 letters"})
 	}

@@ -35,6 +35,8 @@ type Scene struct {
 	Steps []Step      `json:"steps,omitempty" jsonschema:"maxItems=500" jsonschema_description:"The steps in order."`
 	Show  []string    `json:"show,omitempty" jsonschema_description:"The read-outs that are shown; the others are held back."`
 	Marks string      `json:"marks,omitempty" jsonschema:"enum=above,enum=below" jsonschema_description:"Where the written method puts its regroup marks; above when left out."`
+	Ink   []Stroke    `json:"ink,omitempty" jsonschema:"maxItems=500" jsonschema_description:"What is drawn over the board."`
+	Notes []Note      `json:"notes,omitempty" jsonschema:"maxItems=60" jsonschema_description:"Texts placed on the board."`
 	Made  *Made       `json:"made,omitempty" jsonschema_description:"The method and problem that made the scene."`
 }
 

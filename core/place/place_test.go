@@ -250,3 +250,42 @@ func FuzzParse(f *testing.F) {
 		require.NoError(t, err)
 	})
 }
+
+// The count of all builds is known in closed form: with tens alone n/10 + 1, and
+// with hundreds the sum of those over what the hundreds leave.
+func TestBuildsMissNoneAndRepeatNone(t *testing.T) {
+	for n := range 301 {
+		for _, top := range []place.Place{place.Ones, place.Tens, place.Hundreds} {
+			list, count := place.Builds(n, top, 1<<20)
+			want := 1
+			switch top {
+			case place.Tens:
+				want = n/10 + 1
+			case place.Hundreds:
+				want = 0
+				for left := n; left >= 0; left -= 100 {
+					want += left/10 + 1
+				}
+			}
+			require.Equal(t, want, count, "%d in %s", n, top)
+			require.Len(t, list, want)
+			seen := map[string]bool{}
+			for i, form := range list {
+				total, err := form.Total()
+				require.NoError(t, err)
+				require.Equal(t, place.Int(n), total)
+				require.False(t, seen[form.String()])
+				seen[form.String()] = true
+				if i > 0 {
+					require.Greater(t, form.Pieces(), 0)
+				}
+			}
+			few, again := place.Builds(n, top, 50)
+			require.Equal(t, count, again)
+			require.Equal(t, list[:min(50, len(list))], few)
+		}
+	}
+	list, count := place.Builds(9999, place.Thousands, 50)
+	assert.Len(t, list, 50)
+	assert.Positive(t, count)
+}

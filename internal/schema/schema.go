@@ -40,6 +40,10 @@ type doorTypes struct {
 	Reading place.Reading     `json:"reading"`
 	Became  board.Became      `json:"became"`
 	Edit    lesson.Edit       `json:"edit"`
+	Reached door.Reached      `json:"reached"`
+	Builds  door.Builds       `json:"builds"`
+	Verdict door.Verdict      `json:"verdict"`
+	Overlay door.Overlay      `json:"overlay"`
 	Model   map[string]string `json:"-"`
 }
 

@@ -45,7 +45,7 @@ func layout(m board.Model) board.Layout {
 	y = pack(&l, c.besideBox(), 1, false, y)
 	groups := c.groupBoxes()
 	y = pack(&l, groups, min(len(groups), 2+len(groups)/5), false, y)
-	l.W, l.H = max(l.W, minW), max(y-gap, minH)
+	centre(&l, max(l.W, minW), max(y-gap, minH))
 	c.loose(&l)
 	c.tray(&l)
 	return l
@@ -81,6 +81,21 @@ func pack(l *board.Layout, boxes []box, columns int, down bool, y int) int {
 		l.W = max(l.W, x+b.zone.W)
 	}
 	return y + rows*(h+gapFor(down)) - gapFor(down) + gap
+}
+
+// centre brings all that was packed to the middle of the mat.
+func centre(l *board.Layout, w, h int) {
+	dx := (w - l.W) / 2
+	for i := range l.Zones {
+		l.Zones[i].X += dx
+	}
+	for i := range l.Decor {
+		l.Decor[i].X += dx
+	}
+	for i := range l.Pieces {
+		l.Pieces[i].X += int32(dx)
+	}
+	l.W, l.H = w, h
 }
 
 func gapFor(down bool) int {

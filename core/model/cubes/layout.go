@@ -19,7 +19,8 @@ const (
 	trayGap  = 26
 	minW     = 420
 	minH     = 170
-	tall     = 8 // trains below one another, before another stack begins
+	beside   = 30 // between towers and trains, where their counts stand
+	tall     = 8  // trains below one another, before another stack begins
 )
 
 func layout(m board.Model) board.Layout {
@@ -65,6 +66,9 @@ func (c Cubes) putTowers(l *board.Layout) {
 func (c Cubes) putTrains(l *board.Layout) {
 	trains := c.trains()
 	left, wide := l.W, 0
+	if left > 0 {
+		left += beside
+	}
 	for i, t := range trains {
 		if i > 0 && i%tall == 0 {
 			left, wide = left+wide, 0

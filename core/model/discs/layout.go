@@ -201,8 +201,15 @@ func (d Discs) putCards(l *board.Layout, g *grid) {
 			X: int32(g.x[i] + (g.w[i]-cardW)/2), Y: int32(y), W: cardW, H: cardH, Zone: "cards", Text: digit(p),
 		})
 	}
+	l.Decor = append(l.Decor, board.Decor{Kind: "line", Y: l.H, W: l.W})
 	l.Zones = append(l.Zones, board.Zone{ID: "cards", Label: "digit cards", Y: l.H, W: l.W, H: cardH + 2*padY, Side: true})
 	l.H += cardH + 2*padY
+	// The columns run down to the cards.
+	for i := range l.Zones {
+		if !l.Zones[i].Side {
+			l.Zones[i].H = l.H
+		}
+	}
 }
 
 // digitAt gives what the card of a place says: how many discs lie there, or the

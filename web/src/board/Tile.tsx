@@ -2,6 +2,9 @@
 // the copies kept beside them, and the covers over them.
 import { Button, Input, type InputRef } from 'antd';
 import { useRef, useState } from 'react';
+import { InkLayer } from '../ink/InkLayer';
+import { BoardNotes, ModelNotes, type Fresh } from '../ink/Notes';
+import { ModelInk } from '../ink/strokes';
 import { act, useLesson, type DrawnModel } from '../lesson/store';
 import { Arrange } from './Arrange';
 import { Beside } from './Beside';
@@ -27,6 +30,7 @@ export function Tile({ model, index, alone, bare, presenting }: TileProps) {
   const view = views[model.kind as Kind];
   const room = useRef<HTMLDivElement>(null);
   const size = useSize(room);
+  const ink = useLesson((s) => s.frame.ink);
   const [zoom, setZoom] = useState(1);
   const [looking, setLooking] = useState(false);
   const foot = bare ? 12 : view.foot;
@@ -54,6 +58,8 @@ export function Tile({ model, index, alone, bare, presenting }: TileProps) {
             <KeptCopies model={model} index={index} scale={scale} gap={KEPT_GAP} bare={bare} />
             <div className="drawing" style={{ width: model.w * scale, height: model.h * scale }}>
               <view.Pieces model={model} index={index} scale={scale} bare={bare} />
+              <ModelInk model={model} index={index} scale={scale} ink={ink} />
+              <ModelNotes model={model} index={index} scale={scale} />
               {!looking && <Covers model={model} index={index} scale={scale} />}
             </div>
           </div>
@@ -118,10 +124,13 @@ export function Stage({ presenting = false }: { presenting?: boolean }) {
   const models = useLesson((s) => s.models);
   const example = useLesson((s) => s.frame.steps > 0);
   const [pulled, setPulled] = useState<number[]>();
+  const [fresh, setFresh] = useState<Fresh>();
+  const stage = useRef<HTMLDivElement>(null);
   const bare = presenting || example;
   const shares = pulled ?? models.map((m) => m.width || 100);
   return (
     <div
+      ref={stage}
       className={`stage models-${models.length}`}
       id="board"
       style={{ gridTemplateColumns: shares.map((s) => `minmax(0, ${s}fr)`).join(' ') }}
@@ -132,6 +141,8 @@ export function Stage({ presenting = false }: { presenting?: boolean }) {
           {i < models.length - 1 && <Edge index={i} shares={shares} pull={setPulled} />}
         </div>
       ))}
+      <InkLayer stage={stage} note={setFresh} />
+      <BoardNotes stage={stage} fresh={fresh} done={() => setFresh(undefined)} />
     </div>
   );
 }

@@ -90,7 +90,6 @@ export function BlocksLine({ model, index }: { model: DrawnModel; index: number 
           { label: 'Fewest blocks', run: () => make('fewest') },
         ]}
       />
-      <Button onClick={() => make('clear')}>Clear pieces</Button>
     </>
   );
 }

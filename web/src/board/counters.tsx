@@ -239,7 +239,6 @@ export function CountersLine({ model, index }: { model: DrawnModel; index: numbe
       />
       <Unit index={index} value={s.unit ?? ''} />
       <Button onClick={() => make('tidy')}>Tidy</Button>
-      <Button onClick={() => make('clear')}>Clear pieces</Button>
     </>
   );
 }

@@ -92,7 +92,6 @@ export function CubesLine({ index }: { model: DrawnModel; index: number }) {
         ]}
       />
       <Button onClick={() => make('tidy')}>Tidy</Button>
-      <Button onClick={() => make('clear')}>Clear pieces</Button>
     </>
   );
 }

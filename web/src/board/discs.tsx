@@ -116,7 +116,6 @@ export function DiscsLine({ model, index }: { model: DrawnModel; index: number }
         ]}
       />
       <Button onClick={() => make('tidy')}>Tidy</Button>
-      <Button onClick={() => make('clear')}>Clear pieces</Button>
     </>
   );
 }

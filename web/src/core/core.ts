@@ -4,15 +4,19 @@ import wasmUrl from './generated/core.wasm?url';
 import type {
   Became,
   BoardView,
+  Builds,
+  Reached,
   Edit,
   Frame,
   MethodInfo,
   ModelView,
   Move,
   Outline,
+  Overlay,
   Plain,
   Turned,
   Verb,
+  Verdict,
 } from './types.gen';
 
 export type * from './types.gen';
@@ -58,6 +62,8 @@ export interface Delta {
   /** What else happened, as when a linked model could not follow. */
   warn: string;
   edits: Edit[];
+  /** Ink and notes, when the move took them along. */
+  overlay?: Overlay;
 }
 
 /** A move as the page makes it: pieces may be named by id. */
@@ -91,6 +97,12 @@ interface Calls {
   keepScratch: { in: { handle: number }; out: Turned };
   dropScratch: { in: { handle: number }; out: Frame };
   verbs: { in: { handle: number; model: number; ids: number[] }; out: Verb[] };
+  counting: { in: { handle: number; model: number }; out: Reached[] };
+  builds: { in: { handle: number; text: string }; out: Builds };
+  judge: { in: { handle: number; text: string }; out: Verdict };
+  compare: { in: { handle: number }; out: { text: string } };
+  clear: { in: { handle: number; what: string[] }; out: Turned };
+  throw: { in: { kind: string; count: number; seed: number }; out: number[] };
   methods: { in: object; out: MethodInfo[] };
   preview: { in: { typed: string; options?: Record<string, string> }; out: Plain };
 }

@@ -163,6 +163,10 @@ export interface DoorTypes {
   reading: Reading;
   became: Became;
   edit: Edit;
+  reached: Reached;
+  builds: Builds;
+  verdict: Verdict;
+  overlay: Overlay;
 }
 export interface Lesson {
   /**
@@ -248,6 +252,18 @@ export interface Scene {
    * Where the written method puts its regroup marks; above when left out.
    */
   marks?: 'above' | 'below';
+  /**
+   * What is drawn over the board.
+   *
+   * @maxItems 500
+   */
+  ink?: Stroke[];
+  /**
+   * Texts placed on the board.
+   *
+   * @maxItems 60
+   */
+  notes?: Note[];
   made?: Made;
 }
 /**
@@ -2659,6 +2675,39 @@ export interface Write {
    */
   parts?: string[];
 }
+export interface Stroke {
+  id: string;
+  tool: 'pen' | 'line' | 'ring' | 'arrow' | 'highlighter';
+  colour: 'ink' | 'berry' | 'pine' | 'amber';
+  /**
+   * Thin, middle or broad.
+   */
+  width: number;
+  on: Anchor;
+  /**
+   * Its way; of a line, a ring or an arrow, two points.
+   *
+   * @maxItems 2000
+   */
+  points: number[][];
+}
+export interface Anchor {
+  /**
+   * The model that it lies on; the board itself when left out.
+   */
+  model?: number;
+  /**
+   * The zone of the model; all of it when left out.
+   */
+  zone?: string;
+}
+export interface Note {
+  id: string;
+  text: string;
+  on: Anchor;
+  x: number;
+  y: number;
+}
 /**
  * The method and problem that made the scene.
  */
@@ -2753,6 +2802,8 @@ export interface Frame {
   lines: string[];
   beats?: BoardView[];
   became?: Became[];
+  ink: Stroke[];
+  notes: Note[];
 }
 export interface BoardView {
   models: ModelView[];
@@ -2844,7 +2895,7 @@ export interface Became {
   to: number[];
 }
 export interface Edit {
-  kind: 'play' | 'putScene' | 'removeScene' | 'orderScenes' | 'setLesson' | 'setRecord';
+  kind: 'play' | 'putScene' | 'removeScene' | 'orderScenes' | 'setLesson' | 'setRecord' | 'ink' | 'notes';
   scene?: string;
   moves?: Move[];
   put?: Scene;
@@ -2852,6 +2903,9 @@ export interface Edit {
   order?: string[];
   head?: Head;
   record?: Entry[];
+  strokes?: Stroke[];
+  notes?: Note[];
+  erase?: string[];
 }
 export interface Head {
   title: string;
@@ -2932,4 +2986,28 @@ export interface Digit {
   place: Place;
   digit: number;
   value: string;
+}
+export interface Reached {
+  id: number;
+  part: number;
+  upto: string;
+  words: string;
+}
+export interface Builds {
+  count: number;
+  forms: string[];
+}
+export interface Verdict {
+  text: string;
+  state: string;
+  said: string;
+  solved?: string;
+  answer?: string;
+  arrow?: string;
+  model?: string;
+  fits: boolean;
+}
+export interface Overlay {
+  ink: Stroke[];
+  notes: Note[];
 }

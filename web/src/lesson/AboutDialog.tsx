@@ -65,6 +65,48 @@ export function AboutDialog({ close }: { close: () => void }) {
           onChange={(value) => setWords({ ...words, ones: value })}
         />
       </div>
+      <div className="field">
+        <span id="say-bond">A whole with its parts is a</span>
+        <Select
+          aria-labelledby="say-bond"
+          value={words.bond ?? 'number bond'}
+          options={[
+            { value: 'number bond' as const, label: 'number bond' },
+            { value: 'part-whole model' as const, label: 'part–whole model' },
+          ]}
+          onChange={(value) => setWords({ ...words, bond: value })}
+        />
+      </div>
+      <div className="field">
+        <span id="say-maths">The subject is</span>
+        <Select
+          aria-labelledby="say-maths"
+          value={words.maths ?? 'maths'}
+          options={[
+            { value: 'maths' as const, label: 'maths' },
+            { value: 'math' as const, label: 'math' },
+          ]}
+          onChange={(value) => setWords({ ...words, maths: value })}
+        />
+      </div>
+      <label className="field">
+        Names of the four blocks, smallest first
+        <Input
+          value={words.shapes ?? ''}
+          placeholder="cube, long, flat, big cube"
+          maxLength={120}
+          onChange={(e) => setWords({ ...words, shapes: e.target.value })}
+        />
+      </label>
+      <label className="field">
+        Everyday names of the columns, from the ones up
+        <Input
+          value={words.columns ?? ''}
+          placeholder="bulbs, bags, trays, crates"
+          maxLength={120}
+          onChange={(e) => setWords({ ...words, columns: e.target.value })}
+        />
+      </label>
     </Modal>
   );
 }

@@ -1,15 +1,20 @@
 // Preparing and free teaching: header of words, board, record, stem.
-import { Alert, Button, Dropdown, Result, Spin } from 'antd';
+import { Alert, Button, Dropdown, Modal, Result, Spin } from 'antd';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Stage } from '../board/Tile';
-import { kinds, views } from '../board/views';
+import { kinds, views, type Kind } from '../board/views';
 import { call } from '../core/core';
 import { boardPng, boardSvg, download } from '../export/picture';
+import { takePen, usePen } from '../ink/pen';
+import { PenBar } from '../ink/PenBar';
 import { Record } from '../record/Record';
 import { Flower } from '../shell/Mark';
 import { Notices } from '../shell/Notices';
 import { AboutDialog } from './AboutDialog';
+import { BuildsDialog } from './BuildsDialog';
+import { ChanceDialog } from './ChanceDialog';
+import { CountBar, countAloud } from './CountBar';
 import { ExampleDialog } from './ExampleDialog';
 import { Prompt } from './Prompt';
 import {
@@ -19,14 +24,17 @@ import {
   claim,
   closeLesson,
   dropScratch,
+  edit,
+  notify,
   openLesson,
+  sentence,
   setPresenting,
   show,
   useLesson,
 } from './store';
 import { Stem } from './Stem';
 
-type Dialog = 'about' | 'example' | undefined;
+type Dialog = 'about' | 'example' | 'chance' | 'builds' | undefined;
 
 export function LessonPage() {
   const { id = '' } = useParams();
@@ -84,12 +92,16 @@ export function LessonPage() {
         <div className="work">
           <Prompt />
           {empty ? <FirstBoard onExample={() => setDialog('example')} /> : <Stage />}
+          <PenBar />
+          <CountBar />
         </div>
         <Record />
       </main>
       <Stem onExample={() => setDialog('example')} />
       <Notices />
       {dialog === 'example' && <ExampleDialog close={() => setDialog(undefined)} />}
+      {dialog === 'chance' && <ChanceDialog close={() => setDialog(undefined)} />}
+      {dialog === 'builds' && <BuildsDialog close={() => setDialog(undefined)} />}
       {dialog === 'about' && <AboutDialog close={() => setDialog(undefined)} />}
     </div>
   );
@@ -136,6 +148,7 @@ function Header({ id, onDialog }: { id: string; onDialog: (d: Dialog) => void })
   const canUndo = useLesson((s) => s.frame.canUndo);
   const canRedo = useLesson((s) => s.frame.canRedo);
   const hasScene = useLesson((s) => s.frame.scene !== '');
+  const tool = usePen((s) => s.tool);
   const take = [
     { key: 'json', label: 'Lesson file', onClick: () => takeLesson() },
     { key: 'svg', label: 'Board as SVG', disabled: !hasScene, onClick: () => void takeSvg() },
@@ -165,6 +178,15 @@ function Header({ id, onDialog }: { id: string; onDialog: (d: Dialog) => void })
       <Button disabled={!canRedo} onClick={() => change('redo')}>
         Redo
       </Button>
+      <ClearMenu disabled={!hasScene} />
+      <Button
+        disabled={!hasScene}
+        aria-pressed={tool !== undefined}
+        onClick={() => takePen(tool ? undefined : 'pen')}
+      >
+        Draw
+      </Button>
+      <MoreMenu disabled={!hasScene} onDialog={onDialog} />
       <Dropdown
         trigger={['click']}
         menu={{
@@ -185,6 +207,77 @@ function Header({ id, onDialog }: { id: string; onDialog: (d: Dialog) => void })
         Present
       </Button>
     </header>
+  );
+}
+
+const clearable = { pieces: 'Pieces', ink: 'Ink', notes: 'Notes', record: 'Record' };
+
+/** Four separate things, each cleared alone; all of them only after asking once. */
+function ClearMenu({ disabled }: { disabled: boolean }) {
+  const [asking, setAsking] = useState(false);
+  const clear = (what: string[]) => edit((handle) => call('clear', { handle, what }));
+  const items = Object.entries(clearable).map(([key, label]) => ({
+    key,
+    label,
+    onClick: () => clear([key]),
+  }));
+  return (
+    <>
+      <Dropdown
+        trigger={['click']}
+        disabled={disabled}
+        menu={{
+          items: [
+            ...items,
+            { type: 'divider' as const, key: 'line' },
+            { key: 'all', label: 'Everything', danger: true, onClick: () => setAsking(true) },
+          ],
+        }}
+      >
+        <Button>Clear</Button>
+      </Dropdown>
+      <Modal
+        title="Clear everything?"
+        open={asking}
+        okText="Clear everything"
+        okButtonProps={{ danger: true }}
+        onCancel={() => setAsking(false)}
+        onOk={() => {
+          clear(Object.keys(clearable));
+          setAsking(false);
+        }}
+      >
+        Pieces, ink, notes and record of this board go. Undo brings them back.
+      </Modal>
+    </>
+  );
+}
+
+function MoreMenu({ disabled, onDialog }: { disabled: boolean; onDialog: (d: Dialog) => void }) {
+  const models = useLesson((s) => s.models);
+  const handle = useLesson((s) => s.handle);
+  const compare = () => {
+    try {
+      notify('info', call('compare', { handle }).text);
+    } catch (error) {
+      notify('refusal', sentence(error));
+    }
+  };
+  const items = [
+    ...models.map((m, i) => ({
+      key: `count ${i}`,
+      label: models.length > 1 ? `Count aloud: ${views[m.kind as Kind].title.toLowerCase()}` : 'Count aloud',
+      onClick: () => countAloud(i),
+    })),
+    { key: 'chance', label: 'Numbers by chance', onClick: () => onDialog('chance') },
+    { key: 'builds', label: 'All builds of a number', onClick: () => onDialog('builds') },
+    { key: 'compare', label: 'Compare the two models', disabled: models.length < 2, onClick: compare },
+    { key: 'words', label: 'Words of the class', onClick: () => onDialog('about') },
+  ];
+  return (
+    <Dropdown trigger={['click']} disabled={disabled} menu={{ items }}>
+      <Button>More</Button>
+    </Dropdown>
   );
 }
 

@@ -74,6 +74,8 @@ const emptyFrame: LessonState['frame'] = {
   canRedo: false,
   prompt: { say: '', ask: '', answer: '', look: '', moves: 0 },
   lines: [],
+  ink: [],
+  notes: [],
 };
 
 const initial: LessonState = {
@@ -396,7 +398,7 @@ function applyDelta(delta: Delta) {
   }));
   const { rev, scratch, canUndo, canRedo } = delta;
   set({
-    frame: { ...before.frame, rev, scratch, canUndo, canRedo },
+    frame: { ...before.frame, rev, scratch, canUndo, canRedo, ...delta.overlay },
     announce: delta.announce,
     notice: delta.warn ? { kind: 'info', text: delta.warn, at: Date.now() } : undefined,
   });

@@ -13,6 +13,9 @@ import {
   show,
   useLesson,
 } from '../lesson/store';
+import { takePen } from '../ink/pen';
+import { PenBar } from '../ink/PenBar';
+import { CountBar, countAloud } from '../lesson/CountBar';
 import { back, next, useReveal } from '../lesson/walk';
 import { Written } from '../record/Written';
 import { Flower } from '../shell/Mark';
@@ -154,6 +157,8 @@ export function PresentPage() {
           </Button>
         </div>
       )}
+      <PenBar />
+      <CountBar />
       <footer className="present-foot">
         <span className="petals" role="img" aria-label={`Step ${frame.step} of ${frame.steps}`}>
           <Flower filled={petals} size={44} />
@@ -181,6 +186,8 @@ export function PresentPage() {
           Next
         </Button>
         <Button onClick={toggleFullScreen}>Full screen</Button>
+        <Button onClick={() => takePen('pen')}>Draw</Button>
+        <Button onClick={() => countAloud(0)}>Count</Button>
         <Button onClick={() => setList(true)}>Keys</Button>
         <Button onClick={quit}>Quit</Button>
       </footer>

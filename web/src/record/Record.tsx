@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { views, type Kind } from '../board/views';
 import { call } from '../core/core';
 import { edit, useLesson, type DrawnModel } from '../lesson/store';
+import { Judged, Standing } from './Judged';
 import { Written } from './Written';
 
 export function Record() {
@@ -59,6 +60,7 @@ function ReadOuts({ model, named }: { model: DrawnModel; named: boolean }) {
 /** Lines that stay when the pieces go and the scene changes. */
 function Kept() {
   const record = useLesson((s) => s.outline.record);
+  const maths = useLesson((s) => s.outline.words.maths);
   const [text, setText] = useState('');
   const put = (lines: typeof record) =>
     edit((handle) => call('edit', { handle, edit: { kind: 'setRecord', record: lines } }));
@@ -67,10 +69,13 @@ function Kept() {
   };
   return (
     <section className="kept" aria-label="Lines kept">
+      <h3>Our {maths ?? 'maths'}</h3>
       <ul>
         {record.map((line, i) => (
           <li key={i}>
-            <span>{line.text}</span>
+            <span>
+              {line.text} <Standing text={line.text} />
+            </span>
             <Button
               type="text"
               className="small"
@@ -82,9 +87,10 @@ function Kept() {
           </li>
         ))}
       </ul>
+      <Judged text={text} put={setText} />
       <Input
         aria-label="Write a line to keep"
-        placeholder="Write a line to keep"
+        placeholder="Write a line, or 6 + ? = 9"
         value={text}
         onChange={(e) => setText(e.target.value)}
         onPressEnter={add}

@@ -1,0 +1,191 @@
+package sentence
+
+import (
+	"math/big"
+	"strings"
+
+	"unitbloom/core/place"
+	"unitbloom/core/say"
+)
+
+// Verdict is what a sentence comes to.
+type Verdict struct {
+	Text string // the sentence in our signs
+	// State is "true", "false", "open" (an unknown that one number fills) or
+	// "claimed" (an unknown that none or many numbers fill).
+	State string
+	// Solved is the sentence with its unknown filled, and Answer the number.
+	Solved, Answer string
+	// Arrow is a chain of false equalities written with arrows, as true steps.
+	Arrow string
+	Said  say.Message
+	// Values are what the sides come to, where they have no unknown.
+	Values []string
+}
+
+// Judge parses a sentence and judges it against itself.
+func Judge(text string) (Verdict, error) {
+	s, err := Parse(text)
+	if err != nil {
+		return Verdict{}, err
+	}
+	v := Verdict{Text: s.String()}
+	values := make([]value, len(s.Sides))
+	for i, side := range s.Sides {
+		if values[i], err = side.eval(); err != nil {
+			return Verdict{}, err
+		}
+		if values[i].isPlain() {
+			v.Values = append(v.Values, written(values[i].rat()))
+		}
+	}
+	if s.unknowns() == 1 {
+		s.complete(values, &v)
+		return v, nil
+	}
+	v.State = "true"
+	v.Said = say.New("sentence.true")
+	for i, r := range s.Relations {
+		if !holds(values[i].rat(), r, values[i+1].rat()) {
+			v.State = "false"
+			v.Said = say.New("sentence.false", say.Text("left", say.Amount, s.Sides[i].String()), say.Text("value", say.Amount, written(values[i].rat())),
+				say.Text("right", say.Amount, s.Sides[i+1].String()), say.Text("other", say.Amount, written(values[i+1].rat())))
+			v.Arrow = s.arrow(values)
+			break
+		}
+	}
+	return v, nil
+}
+
+func holds(a *big.Rat, r rune, b *big.Rat) bool {
+	switch r {
+	case '<':
+		return a.Cmp(b) < 0
+	case '>':
+		return a.Cmp(b) > 0
+	}
+	return a.Cmp(b) == 0
+}
+
+// written is a value as a numeral, or as a quotient where it does not end.
+func written(v *big.Rat) string {
+	if n, ok := number(v); ok {
+		return n.String()
+	}
+	if v.IsInt() {
+		return strings.Replace(v.Num().String(), "-", "−", 1)
+	}
+	if new(big.Int).Rem(big.NewInt(1000), v.Denom()).Sign() == 0 {
+		return strings.Replace(strings.TrimRight(v.FloatString(3), "0"), "-", "−", 1)
+	}
+	return strings.Replace(v.Num().String(), "-", "−", 1) + " ÷ " + v.Denom().String()
+}
+
+// number is the value as a number of the core, when it is one.
+func number(v *big.Rat) (place.Number, bool) {
+	scaled := new(big.Rat).Mul(v, big.NewRat(1000, 1))
+	if v.Sign() < 0 || !scaled.IsInt() {
+		return place.Number{}, false
+	}
+	w, err := place.Parse(v.FloatString(3))
+	return w.Number, err == nil
+}
+
+// complete fills the unknown. In an equality one number may; beside < or > many
+// do. The other sides of a chain must agree.
+func (s Sentence) complete(values []value, v *Verdict) {
+	at := 0
+	for i, side := range s.Sides {
+		if side.hasUnknown() {
+			at = i
+		}
+	}
+	v.State, v.Said = "claimed", say.New("sentence.many")
+	var goal *big.Rat
+	for i, r := range s.Relations {
+		if i != at && i+1 != at {
+			if !holds(values[i].rat(), r, values[i+1].rat()) {
+				v.State, v.Said = "false", say.New("sentence.none")
+				return
+			}
+			continue
+		}
+		if r != '=' {
+			return
+		}
+		other := values[i]
+		if i == at {
+			other = values[i+1]
+		}
+		if goal != nil && goal.Cmp(other.rat()) != 0 {
+			v.State, v.Said = "false", say.New("sentence.none")
+			return
+		}
+		goal = other.rat()
+	}
+	x := values[at].solve(goal)
+	if x == nil {
+		v.Said = say.New("sentence.none")
+		return
+	}
+	n, ok := number(x)
+	if !ok {
+		v.Said = say.New("sentence.none")
+		return
+	}
+	v.State, v.Answer = "open", n.String()
+	v.Solved = strings.Replace(v.Text, Unknown, n.String(), 1)
+	v.Said = say.New("sentence.open", say.Text("n", say.Answer, n.String()))
+}
+
+// solve finds x with (p·x + q) / (r·x + t) = goal, or nil when no one number
+// does.
+func (v value) solve(goal *big.Rat) *big.Rat {
+	// p·x + q = goal·(r·x + t)
+	a := add(v.p, mul(big.NewRat(-1, 1), mul(goal, v.r)))
+	b := add(mul(goal, v.t), mul(big.NewRat(-1, 1), v.q))
+	if a.Sign() == 0 {
+		return nil
+	}
+	x := new(big.Rat).Quo(b, a)
+	if add(mul(v.r, x), v.t).Sign() == 0 {
+		return nil
+	}
+	return x
+}
+
+// arrow writes a false chain of equalities as steps that are true: where each
+// side begins with what the one before came to. "3 + 4 = 7 + 2 = 9" becomes
+// "3 + 4 → 7 + 2 → 9".
+func (s Sentence) arrow(values []value) string {
+	if len(s.Sides) < 3 {
+		return ""
+	}
+	for i := 1; i < len(s.Sides); i++ {
+		first := s.Sides[i].Terms[0]
+		if s.Relations[i-1] != '=' || first.value().rat().Cmp(values[i-1].rat()) != 0 {
+			return ""
+		}
+	}
+	sides := make([]string, len(s.Sides))
+	for i, side := range s.Sides {
+		sides[i] = side.String()
+	}
+	return strings.Join(sides, " → ")
+}
+
+// Against judges a true sentence against what a model shows: one of its sides
+// must come to the model's number.
+func (v Verdict) Against(total place.Number) bool {
+	for _, side := range v.Values {
+		if side == total.String() {
+			return true
+		}
+	}
+	return v.Answer == total.String()
+}
+
+// Compare is the relation of two numbers with its sentence.
+func Compare(a, b place.Number) string {
+	return a.String() + " " + map[int]string{-1: "<", 0: "=", 1: ">"}[a.Cmp(b)] + " " + b.String()
+}

@@ -1,0 +1,242 @@
+// Package sentence reads number sentences as a class writes them, judges them
+// and completes them: =, <, > between sums, differences, products and
+// quotients, either side first, one unknown anywhere. Values are exact.
+package sentence
+
+import (
+	"fmt"
+	"math/big"
+	"strings"
+
+	"unitbloom/core/place"
+	"unitbloom/core/say"
+)
+
+// Unknown is how an unknown is written; "?" and "_" are read as one too.
+const Unknown = "□"
+
+// Sentence is sides with the relations between them: 3 + 4 = 7, or a chain.
+type Sentence struct {
+	Sides     []Side
+	Relations []rune // '=', '<' or '>'
+}
+
+// Side is terms from left to right with the operations between them.
+type Side struct {
+	Terms []Term
+	Ops   []rune // '+', '−', '×', '÷'
+}
+
+// Term is a written number, or the unknown.
+type Term struct {
+	Number  place.Written
+	Unknown bool
+}
+
+// String writes the sentence in our signs.
+func (s Sentence) String() string {
+	var b strings.Builder
+	for i, side := range s.Sides {
+		if i > 0 {
+			fmt.Fprintf(&b, " %c ", s.Relations[i-1])
+		}
+		b.WriteString(side.String())
+	}
+	return b.String()
+}
+
+// String writes the side.
+func (s Side) String() string {
+	var b strings.Builder
+	for i, t := range s.Terms {
+		if i > 0 {
+			fmt.Fprintf(&b, " %c ", s.Ops[i-1])
+		}
+		if t.Unknown {
+			b.WriteString(Unknown)
+		} else {
+			b.WriteString(t.Number.String())
+		}
+	}
+	return b.String()
+}
+
+// signs are the ways in which a class or a keyboard writes each sign.
+var signs = strings.NewReplacer("-", "−", "–", "−", "*", "×", "x", "×", "X", "×", "·", "×", "/", "÷", ":", "÷", "?", Unknown, "_", Unknown)
+
+// Parse reads a sentence. Errors are refusals that quote the part at fault.
+func Parse(text string) (Sentence, error) {
+	var s Sentence
+	rest := signs.Replace(text)
+	for {
+		i := strings.IndexAny(rest, "=<>")
+		part := rest
+		if i >= 0 {
+			part = rest[:i]
+		}
+		side, err := parseSide(part)
+		if err != nil {
+			return s, err
+		}
+		s.Sides = append(s.Sides, side)
+		if i < 0 {
+			break
+		}
+		s.Relations = append(s.Relations, rune(rest[i]))
+		rest = rest[i+1:]
+	}
+	switch {
+	case len(s.Sides) < 2:
+		return s, say.Refuse("sentence-relation", say.Text("text", say.Given, strings.TrimSpace(text)))
+	case len(s.Sides) > 6:
+		return s, say.Refuse("sentence-long")
+	case s.unknowns() > 1:
+		return s, say.Refuse("sentence-unknowns", say.Int("n", say.Given, s.unknowns()))
+	}
+	return s, nil
+}
+
+func parseSide(text string) (Side, error) {
+	var s Side
+	for _, field := range strings.FieldsFunc(text, isOperator) {
+		if field = strings.TrimSpace(field); field == "" {
+			continue
+		}
+		t, err := parseTerm(field)
+		if err != nil {
+			return s, err
+		}
+		s.Terms = append(s.Terms, t)
+	}
+	for _, r := range text {
+		if isOperator(r) {
+			s.Ops = append(s.Ops, r)
+		}
+	}
+	if len(s.Terms) == 0 || len(s.Ops) != len(s.Terms)-1 || len(s.Terms) > 12 {
+		return s, say.Refuse("sentence-side", say.Text("text", say.Given, strings.TrimSpace(text)))
+	}
+	return s, nil
+}
+
+func isOperator(r rune) bool { return strings.ContainsRune("+−×÷", r) }
+
+func parseTerm(text string) (Term, error) {
+	if text == Unknown {
+		return Term{Unknown: true}, nil
+	}
+	w, err := place.Parse(text)
+	if err != nil {
+		return Term{}, say.Refuse("bad-number", say.Text("reason", say.Given, err.Error()+"."))
+	}
+	return Term{Number: w}, nil
+}
+
+func (s Sentence) unknowns() int {
+	n := 0
+	for _, side := range s.Sides {
+		if side.hasUnknown() {
+			for _, t := range side.Terms {
+				if t.Unknown {
+					n++
+				}
+			}
+		}
+	}
+	return n
+}
+
+func (s Side) hasUnknown() bool {
+	for _, t := range s.Terms {
+		if t.Unknown {
+			return true
+		}
+	}
+	return false
+}
+
+// value is (p·x + q) / (r·x + t) in the unknown x: with one unknown, every step
+// has a plain number on one side, and so the form is kept.
+type value struct{ p, q, r, t *big.Rat }
+
+func plain(n place.Number) value {
+	v, _ := new(big.Rat).SetString(n.String())
+	return value{new(big.Rat), v, new(big.Rat), big.NewRat(1, 1)}
+}
+
+var unknown = value{big.NewRat(1, 1), new(big.Rat), new(big.Rat), big.NewRat(1, 1)}
+
+// isPlain reports whether the value does not depend on the unknown.
+func (v value) isPlain() bool { return v.p.Sign() == 0 && v.r.Sign() == 0 }
+
+func (v value) rat() *big.Rat { return new(big.Rat).Quo(v.q, v.t) }
+
+func mul(a, b *big.Rat) *big.Rat { return new(big.Rat).Mul(a, b) }
+func add(a, b *big.Rat) *big.Rat { return new(big.Rat).Add(a, b) }
+
+// plus adds b times sign; one of the two is plain, so that no x² comes up.
+func (v value) plus(b value, sign int64) value {
+	s := big.NewRat(sign, 1)
+	return value{
+		add(add(mul(v.p, b.t), mul(v.q, b.r)), mul(s, add(mul(b.p, v.t), mul(b.q, v.r)))),
+		add(mul(v.q, b.t), mul(s, mul(b.q, v.t))),
+		add(mul(v.r, b.t), mul(b.r, v.t)),
+		mul(v.t, b.t),
+	}
+}
+
+func (v value) times(b value) value {
+	return value{
+		add(mul(v.p, b.q), mul(v.q, b.p)), mul(v.q, b.q),
+		add(mul(v.r, b.t), mul(v.t, b.r)), mul(v.t, b.t),
+	}
+}
+
+func (v value) inverse() value { return value{v.r, v.t, v.p, v.q} }
+
+// eval works a side: × and ÷ before + and −, from left to right.
+func (s Side) eval() (value, error) {
+	var sum *value
+	op := '+'
+	for i := 0; i < len(s.Terms); {
+		product, next, err := s.product(i)
+		if err != nil {
+			return value{}, err
+		}
+		switch {
+		case sum == nil:
+			sum = &product
+		case op == '+':
+			*sum = sum.plus(product, 1)
+		default:
+			*sum = sum.plus(product, -1)
+		}
+		if i = next; i < len(s.Terms) {
+			op = s.Ops[i-1]
+		}
+	}
+	return *sum, nil
+}
+
+// product works the terms from i that are joined by × and ÷.
+func (s Side) product(i int) (value, int, error) {
+	v := s.Terms[i].value()
+	for i++; i < len(s.Terms) && (s.Ops[i-1] == '×' || s.Ops[i-1] == '÷'); i++ {
+		w := s.Terms[i].value()
+		if s.Ops[i-1] == '÷' {
+			if w.isPlain() && w.q.Sign() == 0 {
+				return v, i, say.Refuse("by-zero")
+			}
+			w = w.inverse()
+		}
+		v = v.times(w)
+	}
+	return v, i, nil
+}
+
+func (t Term) value() value {
+	if t.Unknown {
+		return unknown
+	}
+	return plain(t.Number.Number)
+}

@@ -1,0 +1,116 @@
+import { centre, choose, counters, drag, expect, open, says, settled, test, type } from './teacher';
+
+const tens = { frames: [{ rows: 2, columns: 5 }] };
+
+test('typed counters fill the frame, what does not fit stays beside, a tap turns one over', async ({
+  page,
+}) => {
+  await open(page, [counters(0, tens)], ['numeral', 'colours', 'empty']);
+  await type(page, '8 + 5');
+  await expect(says(page, 'numeral')).toHaveText('13');
+  await expect(says(page, 'colours')).toHaveText('8 + 5 = 13');
+  await expect(says(page, 'empty')).toHaveText('0 more makes 10');
+  await settled(page);
+  const frame = (await page.locator('.frame-cell').first().boundingBox())!;
+  const last = (await page.locator('[data-piece]').nth(12).boundingBox())!;
+  expect(last.y).toBeGreaterThan(frame.y + frame.height * 2);
+  await page.locator('[data-piece]').first().click();
+  await expect(says(page, 'colours')).toHaveText('7 + 6 = 13');
+  await page.getByRole('button', { name: 'Add 1 mint' }).click();
+  await expect(says(page, 'numeral')).toHaveText('14');
+});
+
+test('parts go over one by one, change places, and stand in all ways', async ({ page }) => {
+  await open(page, [counters(6, { frames: [{ rows: 1, columns: 6 }] })], ['colours', 'numeral']);
+  await page.getByRole('button', { name: 'Parts' }).click();
+  const less = page.getByRole('button', { name: 'First part: one fewer' });
+  await less.click();
+  await expect(says(page, 'colours')).toHaveText('5 + 1 = 6');
+  await less.click();
+  await expect(says(page, 'colours')).toHaveText('4 + 2 = 6');
+  await page.getByRole('button', { name: 'Swap the parts' }).click();
+  await expect(says(page, 'colours')).toHaveText('2 + 4 = 6');
+  await page.getByRole('button', { name: 'All ways with both colours' }).click();
+  await expect(page.locator('.caption')).toHaveText(['5 + 1', '4 + 2', '3 + 3', '2 + 4', '1 + 5']);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Parts' }).click();
+  await page.getByRole('button', { name: 'All ways', exact: true }).click();
+  await expect(page.locator('.caption')).toHaveCount(7);
+});
+
+test('counters are shared round by round, gathered, and made into groups of a size', async ({ page }) => {
+  await open(page, [counters(14)], ['shared', 'numeral']);
+  await page.getByRole('button', { name: 'Groups', exact: true }).click();
+  for (let n = 0; n < 4; n++) await page.getByRole('button', { name: 'Groups: one more' }).click();
+  await page.getByRole('button', { name: 'Deal one round' }).click();
+  await expect(says(page, 'shared')).toHaveText('4 groups of 1, 10 left over');
+  await page.getByRole('button', { name: 'Share all' }).click();
+  await expect(says(page, 'shared')).toHaveText('4 groups of 3, 2 left over');
+  await page.getByRole('button', { name: 'Share all' }).click();
+  await expect(page.getByRole('alert')).toHaveText('2 left. One for each of 4 groups needs 4.');
+  await page.getByRole('button', { name: 'Groups: one more' }).click();
+  await expect(says(page, 'numeral')).toHaveText('14');
+  await page.getByRole('button', { name: 'Gather again' }).click();
+  await expect(says(page, 'shared')).toHaveText('5 groups of 0, 14 left over');
+  await page.getByLabel('Groups of').fill('4');
+  await page.getByRole('button', { name: 'Make them' }).click();
+  await expect(says(page, 'shared')).toHaveText('3 groups of 4, 2 left over');
+});
+
+test('an array is set, split, turned and grown', async ({ page }) => {
+  await open(page, [counters(0)], ['array', 'numeral']);
+  await page.getByRole('button', { name: 'Frames', exact: true }).click();
+  await page.getByLabel('Rows', { exact: true }).fill('7');
+  await page.getByLabel('Columns', { exact: true }).fill('6');
+  await page.getByRole('button', { name: 'Full array' }).click();
+  await expect(says(page, 'array')).toHaveText('7 rows of 6: 7 × 6 = 42');
+  const shade = page.getByRole('button', { name: 'Shade after rows: one more' });
+  for (let n = 0; n < 5; n++) await shade.click();
+  await expect(says(page, 'array')).toContainText('7 × 6 = 5 × 6 + 2 × 6');
+  await expect(page.locator('.frame-cell.shaded')).toHaveCount(12);
+  await page.getByRole('button', { name: 'Turn on its side' }).click();
+  await expect(says(page, 'array')).toContainText('6 rows of 7');
+  await page.getByRole('button', { name: 'Rows of the first frame: one more' }).click();
+  await expect(says(page, 'numeral')).toHaveText('49');
+  await page.getByRole('button', { name: 'Count along the edge' }).click();
+  await expect(page.locator('.caption')).toHaveText(['7', '14', '21', '28', '35', '42', '49']);
+});
+
+test('shapes change together, the unit is renamed, and lines of five are made after a scatter', async ({
+  page,
+}) => {
+  await open(page, [counters(8)], ['counted', 'numeral']);
+  await choose(page, 'Show as', 'Snail');
+  await expect(says(page, 'counted')).toHaveText('8 snails');
+  await page.getByRole('button', { name: 'Unit', exact: true }).click();
+  await page.getByLabel('Each counter is one of these').fill('thousands');
+  await page.getByRole('button', { name: 'Rename' }).click();
+  await expect(says(page, 'counted')).toHaveText('8 thousands');
+  await expect(says(page, 'numeral')).toHaveText('8000');
+  await choose(page, 'Show as', 'Scatter');
+  await choose(page, 'Show as', 'Lines of five');
+  await settled(page);
+  const rows = await page
+    .locator('[data-piece]')
+    .evaluateAll((all) => new Set(all.map((e) => Math.round(e.getBoundingClientRect().y))).size);
+  expect(rows).toBe(2);
+});
+
+test.describe('by finger and by keys', () => {
+  test.use({ hasTouch: true });
+  test('counters are turned, moved into a group and taken away', async ({ page }) => {
+    await open(page, [counters(6, { groups: 2 })], ['colours', 'shared', 'numeral']);
+    await settled(page);
+    await page.locator('[data-piece]').nth(1).tap();
+    await expect(says(page, 'colours')).toHaveText('5 + 1 = 6');
+    await drag(page, page.locator('[data-piece]').nth(0), await centre(page.locator('.zone.group').nth(1)));
+    await expect(says(page, 'shared')).toHaveText('0, 1, and 5 left over');
+    await page.locator('svg.pieces').first().focus();
+    await page.keyboard.press('Enter');
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press(' ');
+    await expect(page.getByRole('toolbar', { name: /selected/ })).toContainText('1 selected');
+    await page.getByRole('toolbar').getByRole('button', { name: 'Take away' }).tap();
+    await expect(says(page, 'numeral')).toHaveText('5');
+  });
+});

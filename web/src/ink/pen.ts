@@ -1,0 +1,16 @@
+// Which pen is in the hand; none when the pieces are touched as usual.
+import { create } from 'zustand';
+import type { Stroke } from '../core/core';
+
+export type Tool = Stroke['tool'] | 'rub' | 'rubPart' | 'note';
+
+interface Pen {
+  tool: Tool | undefined;
+  colour: Stroke['colour'];
+  width: 1 | 2 | 3;
+}
+
+export const usePen = create<Pen>(() => ({ tool: undefined, colour: 'ink', width: 2 }));
+
+/** Takes a pen into the hand, or puts it away. */
+export const takePen = (tool: Tool | undefined) => usePen.setState({ tool });

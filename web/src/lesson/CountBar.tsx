@@ -1,0 +1,70 @@
+// Counting aloud: piece after piece is lit, and the number reached is said
+// large, from the first or on from a part.
+import { Button } from 'antd';
+import { useEffect, useState } from 'react';
+import { create } from 'zustand';
+import { call, type Reached } from '../core/core';
+import { light, notify, sentence, useLesson } from './store';
+
+const useCount = create<{ counts: Reached[] }>(() => ({ counts: [] }));
+
+/** Begins to count the pieces of a model. */
+export function countAloud(model: number) {
+  try {
+    useCount.setState({ counts: call('counting', { handle: useLesson.getState().handle, model }) });
+  } catch (error) {
+    notify('refusal', sentence(error));
+  }
+}
+
+/** Between two numbers when the board counts for itself, in milliseconds. */
+const PACE = 900;
+
+export function CountBar() {
+  const counts = useCount((s) => s.counts);
+  const notation = useLesson((s) => s.notation);
+  // A board that has changed is counted afresh.
+  return counts.length > 0 ? <Counting key={notation} counts={counts} /> : null;
+}
+
+function Counting({ counts }: { counts: Reached[] }) {
+  const [at, setAt] = useState(0);
+  const [running, setRunning] = useState(false);
+  const last = counts.length;
+  useEffect(() => {
+    light(counts.slice(0, at).map((c) => c.id));
+  }, [counts, at]);
+  useEffect(() => () => light([]), []);
+  useEffect(() => {
+    if (!running || at >= last) return;
+    const timer = setTimeout(() => setAt(at + 1), PACE);
+    return () => clearTimeout(timer);
+  }, [running, at, last]);
+  const now = counts[at - 1];
+  const firstPart = counts.findIndex((c) => c.part !== counts[0]!.part);
+  return (
+    <div className="count-bar" role="toolbar" aria-label="Counting aloud">
+      <output className="count-now" aria-live="polite">
+        <b>{now?.upto ?? '0'}</b> {now?.words ?? 'zero'}
+      </output>
+      <Button disabled={at === 0} onClick={() => setAt(at - 1)}>
+        One back
+      </Button>
+      <Button type="primary" disabled={at >= last} onClick={() => setAt(at + 1)}>
+        Next one
+      </Button>
+      <Button disabled={at >= last} onClick={() => setRunning(!running)}>
+        {running && at < last ? 'Pause' : 'Count by itself'}
+      </Button>
+      {firstPart > 0 && <Button onClick={() => setAt(firstPart)}>Count on from the first part</Button>}
+      <Button
+        onClick={() => {
+          light([]);
+          useCount.setState({ counts: [] });
+        }}
+      >
+        Done
+      </Button>
+    </div>
+  );
+}
