@@ -69,7 +69,7 @@ test('a cover is laid anywhere, moved and resized; a quick look gives nothing aw
   await choose(page, 'Cover', 'Cover row 1 right');
   await expect(says(page, 'missing')).toHaveText('3 and ? make 10');
   await expect(says(page, 'numeral')).toHaveText('?');
-  await page.getByRole('button', { name: 'Quick look' }).click();
+  await page.getByRole('button', { name: 'Quick look', exact: true }).click();
   await expect(page.locator('.cover')).toHaveCount(0);
   await expect(says(page, 'numeral')).toHaveText('?');
   await expect(page.locator('.cover')).toHaveCount(1, { timeout: 3000 });

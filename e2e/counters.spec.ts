@@ -22,7 +22,7 @@ test('typed counters fill the frame, what does not fit stays beside, a tap turns
 
 test('parts go over one by one, change places, and stand in all ways', async ({ page }) => {
   await open(page, [counters(6, { frames: [{ rows: 1, columns: 6 }] })], ['colours', 'numeral']);
-  await page.getByRole('button', { name: 'Parts' }).click();
+  await page.getByRole('button', { name: 'Parts', exact: true }).click();
   const less = page.getByRole('button', { name: 'First part: one fewer' });
   await less.click();
   await expect(says(page, 'colours')).toHaveText('5 + 1 = 6');
@@ -33,7 +33,7 @@ test('parts go over one by one, change places, and stand in all ways', async ({ 
   await page.getByRole('button', { name: 'All ways with both colours' }).click();
   await expect(page.locator('.caption')).toHaveText(['5 + 1', '4 + 2', '3 + 3', '2 + 4', '1 + 5']);
   await page.getByRole('button', { name: 'Undo' }).click();
-  await page.getByRole('button', { name: 'Parts' }).click();
+  await page.getByRole('button', { name: 'Parts', exact: true }).click();
   await page.getByRole('button', { name: 'All ways', exact: true }).click();
   await expect(page.locator('.caption')).toHaveCount(7);
 });

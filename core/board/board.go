@@ -211,26 +211,16 @@ func Saved(b Board, mv Move) (Move, error) {
 	return spec.saved(b, mv)
 }
 
-func (b Board) find(mv Move) (MoveSpec, error) {
-	if spec, ok := findMove(boardMoves, mv.Kind); ok {
+func (b Board) find(mv Move) (*MoveSpec, error) {
+	if spec, ok := boardTable[mv.Kind]; ok {
 		return spec, nil
 	}
 	if !b.has(mv.Model) {
-		return MoveSpec{}, b.noModel(mv.Model)
+		return nil, b.noModel(mv.Model)
 	}
 	kind := b.Models[mv.Model].Kind()
-	model, _ := SpecOf(kind)
-	spec, ok := findMove(model.Moves, mv.Kind)
-	if !ok {
-		return MoveSpec{}, say.Refuse("unknown-move", say.Text("move", say.Given, fmt.Sprintf("%q", mv.Kind)), say.Text("model", say.Name, kind))
+	if spec, ok := moveTables[kind][mv.Kind]; ok {
+		return spec, nil
 	}
-	return spec, nil
-}
-
-func findMove(specs []MoveSpec, kind string) (MoveSpec, bool) {
-	i := slices.IndexFunc(specs, func(s MoveSpec) bool { return s.Kind == kind })
-	if i < 0 {
-		return MoveSpec{}, false
-	}
-	return specs[i], true
+	return nil, say.Refuse("unknown-move", say.Text("move", say.Given, fmt.Sprintf("%q", mv.Kind)), say.Text("model", say.Name, kind))
 }

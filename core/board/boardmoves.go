@@ -85,6 +85,7 @@ func init() {
 		boardMove("dropKept", "Put a kept copy away.", two, IndexArgs{}, dropKept, Move{Kind: "keep"}),
 		boardMove("beside", "Choose the read-outs that stand on the board beside the model.", two, BesideArgs{[]string{"expanded"}}, beside),
 	}
+	boardTable = tableOf(boardMoves)
 }
 
 func boardMove[A any](kind, doc, board string, example A, apply func(Board, int, A, *Turn) (Board, error), before ...Move) MoveSpec {

@@ -229,8 +229,28 @@ func (r Rule[M, A]) Spec() MoveSpec {
 
 var models []ModelSpec
 
+// moveTables finds a model's move by the kinds of both, boardTable a move that
+// every board has.
+var (
+	moveTables = map[string]map[string]*MoveSpec{}
+	boardTable map[string]*MoveSpec
+)
+
+func tableOf(moves []MoveSpec) map[string]*MoveSpec {
+	table := make(map[string]*MoveSpec, len(moves))
+	for i := range moves {
+		table[moves[i].Kind] = &moves[i]
+	}
+	return table
+}
+
 // Use adds models to the registry. It is called once, by core/model.
-func Use(specs ...ModelSpec) { models = append(models, specs...) }
+func Use(specs ...ModelSpec) {
+	models = append(models, specs...)
+	for _, spec := range specs {
+		moveTables[spec.Kind] = tableOf(spec.Moves)
+	}
+}
 
 // Specs lists the models of the registry in order.
 func Specs() []ModelSpec { return models }

@@ -72,6 +72,7 @@ func (s *Store) saveGroup(group []*waiting) {
 		}
 		return nil
 	})
+	s.wrote()
 	for _, w := range group {
 		if err != nil {
 			w.err = err

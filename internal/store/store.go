@@ -6,6 +6,7 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
+	"hash/crc32"
 	"net/url"
 	"os"
 	"sync"
@@ -70,12 +71,14 @@ type Store struct {
 	write, read   *gorm.DB
 	mu            sync.Mutex
 	decoded       map[string]decodedLesson
+	shelf         map[bool][]Line // lists as they were last read; gone with the next write
 	now           func() time.Time
 	decodedBudget int
 	queue         chan *waiting
 	closing       chan struct{}
 	saved         chan struct{}
 	once          sync.Once
+	writes        int // how many writes there were, so that a list read meanwhile is not kept
 }
 
 // decodedLesson spares decoding a lesson again for each of its saves.
@@ -99,7 +102,7 @@ func Open(path string) (*Store, error) {
 	if err != nil {
 		return nil, fmt.Errorf("the database %q does not open: %w", path, err)
 	}
-	s := &Store{path: path, write: write, decoded: map[string]decodedLesson{}, now: time.Now, decodedBudget: 64,
+	s := &Store{path: path, write: write, decoded: map[string]decodedLesson{}, shelf: map[bool][]Line{}, now: time.Now, decodedBudget: 64,
 		queue: make(chan *waiting), closing: make(chan struct{}), saved: make(chan struct{})}
 	if err := s.migrate(); err != nil {
 		return nil, fmt.Errorf("the database %q cannot be brought up to date: %w", path, err)
@@ -199,12 +202,36 @@ type Line struct {
 
 // List is the shelf, last changed first; deleted lists what can be brought back.
 func (s *Store) List(deleted bool) ([]Line, error) {
+	s.mu.Lock()
+	known, ok := s.shelf[deleted]
+	writes := s.writes
+	s.mu.Unlock()
+	if ok {
+		return known, nil
+	}
 	lines := []Line{}
 	q := s.read.Model(&Row{}).Select("id", "title", "objective", "scenes", "rev", "updated_at", "deleted_at").Order("updated_at DESC, id")
 	if deleted {
 		q = q.Unscoped().Where("deleted_at IS NOT NULL")
 	}
-	return lines, q.Scan(&lines).Error
+	if err := q.Scan(&lines).Error; err != nil {
+		return nil, err
+	}
+	s.mu.Lock()
+	defer s.mu.Unlock()
+	// A write meanwhile may not be in these lines.
+	if writes == s.writes {
+		s.shelf[deleted] = lines
+	}
+	return lines, nil
+}
+
+// wrote forgets the lists that a write has made old.
+func (s *Store) wrote() {
+	s.mu.Lock()
+	defer s.mu.Unlock()
+	s.writes++
+	clear(s.shelf)
 }
 
 // Create keeps a new lesson under its id, at revision 1.
@@ -217,6 +244,7 @@ func (s *Store) Create(l lesson.Lesson) (rev int, err error) {
 	err = s.write.Transaction(func(tx *gorm.DB) error {
 		return errors.Join(tx.Create(&row).Error, tx.Create(&Document{l.ID, 1, doc}).Error)
 	})
+	s.wrote()
 	if err == nil {
 		s.remember(l.ID, decodedLesson{1, l})
 	}
@@ -307,7 +335,7 @@ func (s *Store) keep(tx *gorm.DB, id string, rev int, l lesson.Lesson, save Save
 			"title": l.Title, "objective": l.Objective, "scenes": len(l.Scenes), "rev": rev, "updated_at": s.now(),
 		}).Error,
 	)
-	if err != nil || rev%SnapshotEvery != 0 {
+	if err != nil || (rev+turnOf(id))%SnapshotEvery != 0 {
 		return err
 	}
 	doc, err := json.Marshal(l)
@@ -316,6 +344,10 @@ func (s *Store) keep(tx *gorm.DB, id string, rev int, l lesson.Lesson, save Save
 	}
 	return tx.Model(&Document{}).Where("lesson_id = ?", id).Updates(map[string]any{"rev": rev, "doc": doc}).Error
 }
+
+// turnOf spreads the whole documents of lessons that are saved in step over
+// different saves.
+func turnOf(id string) int { return int(crc32.ChecksumIEEE([]byte(id)) % SnapshotEvery) }
 
 // EditError is an edit that the core refused; nothing was saved.
 type EditError struct {
@@ -398,6 +430,7 @@ func (s *Store) Restore(id string) error {
 }
 
 func (s *Store) touchOne(tx *gorm.DB) error {
+	s.wrote()
 	if tx.Error == nil && tx.RowsAffected == 0 {
 		return ErrNotFound
 	}

@@ -16,8 +16,8 @@ const (
 	fiveGap = 10
 	gap     = 28 // between boxes
 	caption = 84 // room for a count at a frame's edge
-	minW    = 460
-	minH    = 200
+	minW    = 220
+	minH    = 90
 	inset   = 12 // of the counters in a group
 	tallest = 7  // frames of one row that stand on one another
 )

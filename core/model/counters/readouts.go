@@ -7,6 +7,7 @@ import (
 	"strings"
 
 	"unitbloom/core/board"
+	"unitbloom/core/model/pieces"
 	"unitbloom/core/say"
 )
 
@@ -30,11 +31,26 @@ func readOuts(m board.Model, w say.Words, _ []board.Covering) []board.ReadOut {
 
 // colours is the sum of the two parts: 6 + 3 = 9.
 func (c Counters) colours() string {
-	berry, mint := c.faces()
-	if len(c.List) > 0 && c.List[0].Mint {
-		berry, mint = mint, berry
+	one, two := c.inOrder()
+	return fmt.Sprintf("%d + %d = %d", one, two, one+two)
+}
+
+// inOrder counts the two colours, the second first where all of it lies first,
+// as after the parts have changed places.
+func (c Counters) inOrder() (one, two int) {
+	one, two = c.faces()
+	seen := false
+	for _, k := range c.List {
+		if k.State == pieces.Play && !k.Mint {
+			seen = true
+		} else if k.State == pieces.Play && seen {
+			return one, two
+		}
 	}
-	return fmt.Sprintf("%d + %d = %d", berry, mint, berry+mint)
+	if one == 0 || two == 0 {
+		return one, two
+	}
+	return two, one
 }
 
 // empty says how many more fill the frames.
@@ -75,7 +91,7 @@ func (c Counters) shared(w say.Words) string {
 	}
 	in := make([]int, c.Groups)
 	for _, k := range c.List {
-		if k.Group > 0 && lies(k) && k.State == 0 {
+		if k.Group > 0 && lies(k) && k.State == pieces.Play {
 			in[k.Group-1]++
 		}
 	}

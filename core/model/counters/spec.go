@@ -115,8 +115,8 @@ func offers(m board.Model, ids []board.PieceID) []board.Offer {
 func parts(m board.Model) []place.Number {
 	c := m.(Counters)
 	var out []place.Number
-	berry, mint := c.faces()
-	for _, n := range []int{berry, mint} {
+	one, two := c.inOrder()
+	for _, n := range []int{one, two} {
 		if v, err := c.place().Value().Times(n); err == nil && n > 0 {
 			out = append(out, v)
 		}

@@ -106,7 +106,7 @@ func Without(list []Piece, ids []board.PieceID) []Piece {
 	gone := idSet(ids)
 	out := make([]Piece, 0, len(list))
 	for _, k := range list {
-		if !gone[k.ID] {
+		if !gone.has(k.ID) {
 			out = append(out, k)
 		}
 	}
@@ -117,7 +117,7 @@ func Without(list []Piece, ids []board.PieceID) []Piece {
 func Change(list []Piece, ids []board.PieceID, f func(*Piece)) []Piece {
 	hit := idSet(ids)
 	return Each(list, func(k *Piece) {
-		if hit[k.ID] {
+		if hit.has(k.ID) {
 			f(k)
 		}
 	})
@@ -132,12 +132,28 @@ func Each(list []Piece, f func(*Piece)) []Piece {
 	return list
 }
 
-func idSet(ids []board.PieceID) map[board.PieceID]bool {
-	set := make(map[board.PieceID]bool, len(ids))
-	for _, id := range ids {
-		set[id] = true
+// set is some ids. A few are looked through; many have a table.
+type set struct {
+	few  []board.PieceID
+	many map[board.PieceID]bool
+}
+
+func idSet(ids []board.PieceID) set {
+	if len(ids) <= 16 {
+		return set{few: ids}
 	}
-	return set
+	many := make(map[board.PieceID]bool, len(ids))
+	for _, id := range ids {
+		many[id] = true
+	}
+	return set{many: many}
+}
+
+func (s set) has(id board.PieceID) bool {
+	if s.many != nil {
+		return s.many[id]
+	}
+	return slices.Contains(s.few, id)
 }
 
 // IDs are the ids of pieces, in order.
@@ -187,16 +203,22 @@ func FormOf(list []Piece) place.UnitForm {
 // Parts are the values of the addends in play, for the bond: those of the
 // parts from 1 up, then of what belongs to none.
 func Parts(list []Piece) []place.Number {
-	var byPart [16][]Piece
-	for _, k := range list {
-		if k.State == Play {
-			byPart[k.Part] = append(byPart[k.Part], k)
+	var byPart [16]Tally
+	most := int8(0)
+	for i := range list {
+		if k := &list[i]; k.State == Play {
+			byPart[k.Part][k.Place-place.Smallest]++
+			most = max(most, k.Part)
 		}
+	}
+	if most == 0 {
+		return nil // one part at most: the whole
 	}
 	var out []place.Number
 	for i := 1; i <= len(byPart); i++ {
-		if some := byPart[i%len(byPart)]; len(some) > 0 {
-			if v, err := FormOf(some).Total(); err == nil {
+		t := byPart[i%len(byPart)]
+		if form := place.FromCounts(t.Of); len(form) > 0 {
+			if v, err := form.Total(); err == nil {
 				out = append(out, v)
 			}
 		}

@@ -3,6 +3,7 @@ package pieces
 import (
 	"slices"
 	"strings"
+	"unicode"
 
 	"unitbloom/core/board"
 	"unitbloom/core/place"
@@ -105,12 +106,9 @@ func (k Kit[M]) Build(m M, a AmountArgs, t *board.Turn) (M, error) {
 
 // addends reads "146 + 87" as two amounts, and anything else as one.
 func (k Kit[M]) addends(a AmountArgs) ([]place.UnitForm, error) {
-	texts := strings.Split(a.Amount, "+")
-	for _, text := range texts {
-		if _, err := place.Parse(text); err != nil {
-			texts = []string{a.Amount}
-			break
-		}
+	texts := []string{a.Amount}
+	if !hasWords(a.Amount) {
+		texts = strings.Split(a.Amount, "+")
 	}
 	if len(texts) > k.Parts {
 		return nil, BadCount(len(texts), 1, k.Parts)
@@ -147,6 +145,9 @@ func Make(form place.UnitForm, part int, t *board.Turn) []Piece {
 	return added
 }
 
+// hasWords tells a unit form from a numeral.
+func hasWords(amount string) bool { return strings.ContainsFunc(amount, unicode.IsLetter) }
+
 // form reads an amount. A numeral whose digits reach past the largest piece is
 // built of more of the largest.
 func (k Kit[M]) form(a AmountArgs) (place.UnitForm, error) {
@@ -157,7 +158,7 @@ func (k Kit[M]) form(a AmountArgs) (place.UnitForm, error) {
 	if a.Part < 0 || a.Part > k.Parts {
 		return nil, BadCount(a.Part, 0, k.Parts)
 	}
-	if _, err := place.Parse(a.Amount); err == nil {
+	if !hasWords(a.Amount) {
 		form = k.Hold(form)
 	}
 	for _, c := range form {

@@ -71,15 +71,15 @@ func pick(pool []Piece, sel board.Select) ([]Piece, error) {
 
 func byID(list []Piece, ids []board.PieceID) ([]Piece, error) {
 	want := idSet(ids)
-	var out []Piece
+	out := make([]Piece, 0, len(ids))
 	for _, k := range list {
-		if want[k.ID] {
+		if want.has(k.ID) {
 			out = append(out, k)
-			delete(want, k.ID)
 		}
 	}
+	found := idSet(IDs(out))
 	for _, id := range ids {
-		if want[id] {
+		if !found.has(id) {
 			return nil, say.Refuse("unknown-piece", say.Int("n", say.Given, int(id)))
 		}
 	}
@@ -90,6 +90,10 @@ func byID(list []Piece, ids []board.PieceID) ([]Piece, error) {
 func (r Rules) FindAll(list []Piece, sels []board.Select) ([]Piece, error) {
 	if len(sels) == 0 {
 		return nil, BadField("pieces", "say which pieces")
+	}
+	if len(sels) == 1 {
+		found, err := r.Find(list, sels[0])
+		return slices.Clone(found), err
 	}
 	var out []Piece
 	seen := map[board.PieceID]bool{}
@@ -137,7 +141,7 @@ func (r Rules) slots(list, found []Piece) []board.Select {
 				sel.State = name
 			}
 			for i, k := range pool {
-				if hit[k.ID] {
+				if hit.has(k.ID) {
 					sel.Slots = append(sel.Slots, i)
 				}
 			}

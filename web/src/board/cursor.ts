@@ -11,7 +11,7 @@ export function useCursor(
 ) {
   const [id, setId] = useState(0);
   const [focused, setFocused] = useState(false);
-  const at = focused ? model.pieces.find((p) => p[0] === id) : undefined;
+  const at = model.pieces.find((p) => p[0] === id) ?? model.pieces[0];
   const onKeyDown = (e: KeyboardEvent) => {
     if (e.key === 'a' && (e.ctrlKey || e.metaKey)) {
       select(
@@ -25,15 +25,16 @@ export function useCursor(
     } else if (e.key === 'Enter' && at && enter?.(at[0])) {
       // The model has acted on the piece.
     } else if (e.key.startsWith('Arrow')) {
-      setId((nearest(model.pieces, at, e.key) ?? at ?? model.pieces[0])?.[0] ?? 0);
+      setId((nearest(model.pieces, at, e.key) ?? at)?.[0] ?? 0);
     } else {
       return;
     }
+    setFocused(true);
     e.preventDefault();
     e.stopPropagation();
   };
   return {
-    at,
+    at: focused ? at : undefined,
     onKeyDown,
     onFocus: (e: { target: EventTarget & Element }) => {
       setFocused(e.target.matches(':focus-visible'));

@@ -37,7 +37,6 @@ export function InkLayer({
     if (e.button !== 0 || !tool || !stage.current) return;
     const at = { x: e.clientX, y: e.clientY };
     const r = e.currentTarget.getBoundingClientRect();
-    if (tool === 'note') return note({ ...at, left: at.x - r.left, top: at.y - r.top });
     e.currentTarget.setPointerCapture(e.pointerId);
     live.current = [at];
     setRect(r);
@@ -51,11 +50,17 @@ export function InkLayer({
     live.current = drawsFreely(tool) ? [...live.current, at] : [live.current[0]!, at];
     setWay(live.current);
   };
-  const onPointerUp = () => {
+  const onPointerUp = (e: PointerEvent<HTMLDivElement>) => {
     const points = live.current;
     live.current = undefined;
     setWay(undefined);
-    if (!points || !tool || !stage.current || tool === 'note') return;
+    if (!points || !tool || !stage.current) return;
+    if (tool === 'note') {
+      // On the way up, since going down takes the focus from what is written.
+      const r = e.currentTarget.getBoundingClientRect();
+      const at = points[points.length - 1]!;
+      return note({ ...at, left: at.x - r.left, top: at.y - r.top });
+    }
     if (tool === 'rub' || tool === 'rubPart') return rub(stage.current, ink, points, tool === 'rubPart');
     if (points.length < 2) points.push({ x: points[0]!.x + 1, y: points[0]!.y + 1 });
     const spot = spotAt(stage.current, ...middle(points));
