@@ -66,7 +66,7 @@ func splitSigned(raw []string) (flags, args []string) {
 			return flags, append(args, raw[i+1:]...)
 		default:
 			flags = append(flags, token)
-			takesValue := token == "--model" || token == "--batch" || token == "--set"
+			takesValue := token == "--model" || token == "--batch" || token == "--set" || token == "--seed"
 			if takesValue && i+1 < len(raw) {
 				i++
 				flags = append(flags, raw[i])
@@ -232,7 +232,7 @@ func printExample(w io.Writer, p method.Plain) error {
 		}
 		fmt.Fprintf(w, "   [%s]\n", s.UnitForm)
 	}
-	_, err := fmt.Fprintf(w, "\n%s = %s\n", p.Problem, p.Answer)
+	_, err := fmt.Fprintf(w, "\n%s: %s\n", p.Problem, p.Answer)
 	return err
 }
 

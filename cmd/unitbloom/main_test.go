@@ -86,7 +86,7 @@ func TestBatchKeepsTheOrderAndGoesOn(t *testing.T) {
 		fmt.Fprintf(&in, "column-add,%d,%d\n", a, b)
 		fmt.Fprintf(&want, "%d %d\n", n, a+b)
 	}
-	in.WriteString("column-add,9999,1\n\ncolumn-sub,1,1\n\"\n")
+	in.WriteString("column-add,9999999,1\n\ncolumn-sub,1,1\n\"\n")
 	out, errs, status := runs(t, in.String(), "example", "--batch", "-", "--json")
 	assert.Equal(t, 1, status)
 	assert.Empty(t, errs)
@@ -107,7 +107,7 @@ func TestBatchKeepsTheOrderAndGoesOn(t *testing.T) {
 	}
 	assert.Equal(t, want.String(), got.String())
 	assert.Equal(t, []string{
-		"201 9999 and 1 make more than 9999, the most that blocks show here.",
+		"201 9999999 does not fit on blocks. They hold whole numbers to 9999 here.",
 		"203 There is no method called column-sub.",
 		"204 this line cannot be read. Write it like column-add,146,87",
 	}, failed)

@@ -23,7 +23,7 @@ func Throw(kind string, count int, seed uint64) ([]int, error) {
 	if count < 1 || count > most {
 		return nil, fmt.Errorf("count: %d is not from 1 to %d", count, most)
 	}
-	draw := source(seed)
+	draw := Source(seed)
 	digits := make([]int, count)
 	pack := []int{0, 1, 2, 3, 4, 5, 6, 7, 8, 9}
 	for i := range digits {
@@ -41,10 +41,10 @@ func Throw(kind string, count int, seed uint64) ([]int, error) {
 	return digits, nil
 }
 
-// source is a small generator of our own (splitmix), so that a seed means the
+// Source is a small generator of our own (splitmix), so that a seed means the
 // same in the browser and natively. Every side is as likely as the others to
 // one part in 2^60.
-func source(seed uint64) func(below int) int {
+func Source(seed uint64) func(below int) int {
 	return func(below int) int {
 		seed += 0x9E3779B97F4A7C15
 		z := seed

@@ -89,32 +89,38 @@ var operations map[string]operation
 // The operations refer to the types below them, hence init.
 func init() {
 	operations = map[string]operation{
-		"version":     func(*Door, []byte) (any, error) { return map[string]int{"format": lesson.Format}, nil },
-		"read":        op(read),
-		"methods":     func(*Door, []byte) (any, error) { return Methods(), nil },
-		"preview":     op(preview),
-		"open":        op(open),
-		"close":       on(closeSession),
-		"outline":     on(func(s *session, _ struct{}) (any, error) { return s.outline(), nil }),
-		"document":    on(func(s *session, _ struct{}) (any, error) { return s.doc, nil }),
-		"show":        on(show),
-		"apply":       on(apply),
-		"undo":        on(func(s *session, _ struct{}) (any, error) { return s.undo() }),
-		"redo":        on(func(s *session, _ struct{}) (any, error) { return s.redo() }),
-		"edit":        on(func(s *session, a editArgs) (any, error) { return s.edit(a.Edit) }),
-		"editStep":    on(editStep),
-		"setScene":    on(setScene),
-		"addExample":  on(addExample),
-		"addBoard":    on(addBoard),
-		"keepScratch": on(keepScratch),
-		"dropScratch": on(func(s *session, _ struct{}) (any, error) { s.scratch = nil; return s.frame(), nil }),
-		"verbs":       on(verbs),
-		"counting":    on(counting),
-		"builds":      on(builds),
-		"judge":       on(judge),
-		"compare":     on(compare),
-		"clear":       on(clearThings),
-		"throw":       op(throw),
+		"version":      func(*Door, []byte) (any, error) { return map[string]int{"format": lesson.Format}, nil },
+		"read":         op(read),
+		"methods":      func(*Door, []byte) (any, error) { return Methods(), nil },
+		"preview":      op(preview),
+		"open":         op(open),
+		"close":        on(closeSession),
+		"outline":      on(func(s *session, _ struct{}) (any, error) { return s.outline(), nil }),
+		"document":     on(func(s *session, _ struct{}) (any, error) { return s.doc, nil }),
+		"show":         on(show),
+		"apply":        on(apply),
+		"undo":         on(func(s *session, _ struct{}) (any, error) { return s.undo() }),
+		"redo":         on(func(s *session, _ struct{}) (any, error) { return s.redo() }),
+		"edit":         on(func(s *session, a editArgs) (any, error) { return s.edit(a.Edit) }),
+		"editStep":     on(editStep),
+		"setScene":     on(setScene),
+		"addExample":   on(addExample),
+		"addBoard":     on(addBoard),
+		"keepScratch":  on(keepScratch),
+		"dropScratch":  on(func(s *session, _ struct{}) (any, error) { s.scratch = nil; return s.frame(), nil }),
+		"verbs":        on(verbs),
+		"counting":     on(counting),
+		"builds":       on(builds),
+		"judge":        on(judge),
+		"compare":      on(compare),
+		"clear":        on(clearThings),
+		"throw":        op(throw),
+		"beginCapture": on(beginCapture),
+		"endStep":      on(endStep),
+		"endCapture":   on(endCapture),
+		"dropCapture":  on(dropCapture),
+		"anotherLike":  on(anotherLike),
+		"reshape":      on(reshape),
 	}
 }
 
@@ -149,20 +155,23 @@ func on[A any](f func(*session, A) (any, error)) operation {
 
 // MethodInfo is what is to be known of a method before using it.
 type MethodInfo struct {
-	ID      string          `json:"id"`
-	Title   string          `json:"title"`
-	Doc     string          `json:"doc"`
-	Args    string          `json:"args"`
-	Sample  []string        `json:"sample"`
-	Models  []string        `json:"models"`
-	Options []method.Option `json:"options"`
+	ID        string          `json:"id"`
+	Title     string          `json:"title"`
+	Operation string          `json:"operation"`
+	Doc       string          `json:"doc"`
+	Args      string          `json:"args"`
+	Sample    []string        `json:"sample"`
+	Typed     string          `json:"typed"`
+	Limits    string          `json:"limits"`
+	Models    []string        `json:"models"`
+	Options   []method.Option `json:"options"`
 }
 
 // Methods lists the registry of methods.
 func Methods() []MethodInfo {
 	var out []MethodInfo
 	for _, m := range method.Specs() {
-		out = append(out, MethodInfo{m.ID, m.Title, m.Doc, m.Args, m.Sample, m.Models, m.AllOptions()})
+		out = append(out, MethodInfo{m.ID, m.Title, m.Operation, m.Doc, m.Args, m.Sample, m.Typed, m.Limits, m.Models, m.AllOptions()})
 	}
 	return out
 }
@@ -186,7 +195,7 @@ type exampleArgs struct {
 func (a exampleArgs) make() (method.Example, error) {
 	r := a.Request
 	if a.Typed != "" {
-		typed, err := method.Typed(a.Typed)
+		typed, err := method.Typed(a.Method, a.Typed)
 		if err != nil {
 			return method.Example{}, err
 		}

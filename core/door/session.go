@@ -6,6 +6,7 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
+	"unitbloom/core/method"
 	"unitbloom/core/say"
 )
 
@@ -28,6 +29,7 @@ type session struct {
 	drawn []board.Layout
 	// overlayMoved says that the last move took ink and notes along.
 	overlayMoved bool
+	capture      *capture
 }
 
 // change is one entry of the history: the document on its other side, and the
@@ -161,6 +163,7 @@ func (s *session) playTo(sc lesson.Scene, before, next board.Board, mv board.Mov
 	doc.Scenes = slices.Clone(doc.Scenes)
 	_, i := doc.Scene(sc.ID)
 	doc.Scenes[i] = doc.Scenes[i].Played(next, []board.Move{saved})
+	s.keepMove(sc.ID, saved)
 	s.commit(doc, []string{sc.ID})
 	return []lesson.Edit{{Kind: "play", Scene: sc.ID, Moves: []board.Move{saved}}}, nil
 }
@@ -223,6 +226,9 @@ func (s *session) undo() (any, error) {
 		}
 		return s.turned(nil), nil
 	}
+	if len(s.past) > 0 {
+		s.dropMove()
+	}
 	return s.travel(&s.past, &s.future)
 }
 
@@ -282,9 +288,15 @@ func addExample(s *session, a exampleArgs) (any, error) {
 	if err != nil {
 		return nil, err
 	}
-	e.Scene.ID = a.ID
-	e.Scene.Show = []string{"unitForm"}
-	return s.addScene(e.Scene, a.At)
+	var scenes []lesson.Scene
+	for i, one := range append([]method.Example{e}, e.More...) {
+		if one.Scene.ID = a.ID; i > 0 {
+			one.Scene.ID = fmt.Sprintf("%s-%d", a.ID, i+1)
+		}
+		one.Scene.Show = []string{"unitForm"}
+		scenes = append(scenes, one.Scene)
+	}
+	return s.addScenes(scenes, a.At)
 }
 
 type boardArgs struct {
@@ -299,22 +311,33 @@ func addBoard(s *session, a boardArgs) (any, error) {
 	if err != nil {
 		return nil, err
 	}
-	return s.addScene(lesson.Scene{ID: a.ID, Title: a.Title, Start: b, Show: []string{"numeral", "unitForm"}}, a.At)
+	return s.addScenes([]lesson.Scene{{ID: a.ID, Title: a.Title, Start: b, Show: []string{"numeral", "unitForm"}}}, a.At)
 }
 
-// addScene puts the scene in and goes to it.
-func (s *session) addScene(sc lesson.Scene, at *int) (any, error) {
-	if _, i := s.doc.Scene(sc.ID); i >= 0 {
-		return nil, fmt.Errorf("id: there is a scene %q already", sc.ID)
+// addScenes puts scenes in, one after another and as one undo, and goes to the
+// first of them.
+func (s *session) addScenes(scenes []lesson.Scene, at *int) (any, error) {
+	doc := s.doc
+	var edits []lesson.Edit
+	var touched []string
+	for i := range scenes {
+		if _, there := doc.Scene(scenes[i].ID); there >= 0 {
+			return nil, fmt.Errorf("id: there is a scene %q already", scenes[i].ID)
+		}
+		e := lesson.Edit{Kind: "putScene", Put: &scenes[i]}
+		if at != nil {
+			to := *at + i
+			e.At = &to
+		}
+		var err error
+		if doc, err = lesson.Apply(doc, e); err != nil {
+			return nil, err
+		}
+		edits, touched = append(edits, e), append(touched, scenes[i].ID)
 	}
-	e := lesson.Edit{Kind: "putScene", Put: &sc, At: at}
-	doc, err := lesson.Apply(s.doc, e)
-	if err != nil {
-		return nil, err
-	}
-	s.commit(doc, []string{sc.ID})
-	s.scene, s.step, s.asked, s.scratch = sc.ID, 0, false, nil
-	return s.turned([]lesson.Edit{e}), nil
+	s.commit(doc, touched)
+	s.scene, s.step, s.asked, s.scratch = scenes[0].ID, 0, false, nil
+	return s.turned(edits), nil
 }
 
 type sceneArgs struct {

@@ -471,30 +471,43 @@ func written(sc lesson.Scene, n int, b board.Board) (*Written, []string) {
 		w.Marks = "above"
 	}
 	lines := []string{}
-	top, grid := place.Ones, false
+	top, low, grid := place.Ones, place.Ones, false
 	for i, step := range sc.Steps {
 		for _, wr := range step.Write {
 			switch {
 			case wr.Kind == "cell":
 				grid = true
 				if wr.Place != nil {
-					top = max(top, *wr.Place)
+					top, low = max(top, *wr.Place), min(low, *wr.Place)
 				}
 				if i < n {
 					w.Cells = append(w.Cells, cellOf(wr, b, i == n-1))
 				}
-			case i < n && wr.Text != "":
-				lines = append(lines, wr.Text)
+			case i < n:
+				if text := lineOf(wr); text != "" {
+					lines = append(lines, text)
+				}
 			}
 		}
 	}
 	if !grid {
 		return nil, lines
 	}
-	for p := top; p >= place.Ones; p-- {
+	for p := top; p >= low; p-- {
 		w.Places = append(w.Places, p.Plural())
 	}
 	return &w, lines
+}
+
+// lineOf is a sentence, a text, a bond or a row of a table as one line.
+func lineOf(wr lesson.Write) string {
+	switch wr.Kind {
+	case "row":
+		return strings.Join(wr.Cells, " │ ")
+	case "bond":
+		return wr.Whole + ": " + strings.Join(wr.Parts, " and ")
+	}
+	return wr.Text
 }
 
 func cellOf(wr lesson.Write, b board.Board, isNew bool) Cell {

@@ -2,26 +2,26 @@ package method
 
 import (
 	"strconv"
+	"strings"
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
-	"unitbloom/core/model/blocks"
 	"unitbloom/core/model/pieces"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
 
-// columnAdd builds both addends, largest place first, and joins them from the
-// ones up. Ten or more of a place are seen as making ten: with 6 and 7, the 6
-// takes 4 of the 7. The ten is ringed across both addends, bundled, and left
-// crossed out, so that nobody counts it twice.
+// columnAdd builds the addends, largest place first, and joins them from the
+// smallest place up. Ten or more of a place are seen as making ten: with 6 and
+// 7, the 6 takes 4 of the 7. The ten is ringed across the addends, bundled, and
+// left crossed out, so that nobody counts it twice.
 var columnAdd = Spec{
-	ID:     "column-add",
-	Title:  "Column addition",
-	Doc:    "Build both addends, join them place by place from the ones up, and bundle wherever there are ten or more. The written column method grows in step. Whole numbers, sum up to 9,999.",
-	Args:   "two whole numbers",
-	Sample: []string{"146", "87"},
-	Models: []string{"blocks"},
+	ID: "column-add", Title: "Column addition", Operation: "add",
+	Doc:    "Build the addends, join them place by place from the smallest up, and bundle wherever there are ten or more. The written column method grows in step.",
+	Args:   "two to four numbers",
+	Sample: []string{"146", "87"}, Typed: "146 + 87",
+	Limits: "Two to four addends. Blocks: whole numbers, sum to 9,999; discs: sum to 9,999,999, decimals to thousandths.",
+	Models: []string{"blocks", "discs"},
 	Options: []Option{
 		{"marks", "Where the regroup marks are written.", []string{"above", "below"}},
 		{"style", "How the blocks look.", []string{"solid", "sketch"}},
@@ -31,104 +31,153 @@ var columnAdd = Spec{
 
 // columnAddition is the problem while its example is made.
 type columnAddition struct {
-	*builder
-	a, b, sum place.Number
+	*maker
+	addends []place.Number
+	sum     place.Number
+	low     place.Place
 }
 
 func makeColumnAdd(r Request) (Example, error) {
-	a, b, sum, err := columnAddends(r.Args)
-	if err != nil {
+	c := columnAddition{}
+	var err error
+	if c.addends, c.sum, c.low, err = columnAddends(r); err != nil {
 		return Example{}, err
 	}
-	top := max(a.Top(), b.Top(), place.Tens)
-	start := board.Board{
-		Models: []board.Model{blocks.Blocks{UpTo: top, Sketch: r.Options["style"] == "sketch"}},
-		Tiles:  []board.Tile{{}},
+	top := c.top()
+	c.maker = begin(r, r.Model+" 0")
+	if r.Model == "blocks" {
+		c.now = startBlocks(max(top, place.Tens), r.Options["style"] == "sketch")
+		c.scene.Start = c.now
 	}
-	c := columnAddition{newBuilder(start), a, b, sum}
 	c.predict()
-	c.build()
+	for i := range c.addends {
+		c.buildAddend(i)
+	}
 	carried := 0
-	for p := place.Ones; p <= max(top, sum.Top()) && (p <= max(a.Top(), b.Top()) || carried > 0); p++ {
+	for p := c.low; p <= max(top, c.sum.Top()) && (p <= top || carried > 0); p++ {
 		carried = c.addPlace(p, carried)
 	}
 	c.check()
-	if c.err != nil {
-		return Example{}, c.err
-	}
-	c.scene.Title = a.String() + " + " + b.String()
 	c.scene.Marks = r.Options["marks"]
-	c.scene.Made = &lesson.Made{Method: r.Method, Problem: c.scene.Title, Answer: sum.String(), Model: r.Model, Args: r.Args, Options: r.Options}
-	return Example{c.scene, r.words(), c.now}, nil
+	return c.end(c.problem(), c.sum.String())
 }
 
-func columnAddends(args []string) (a, b, sum place.Number, err error) {
-	if len(args) == 3 && args[1] == "+" {
-		args = []string{args[0], args[2]}
+func (c *columnAddition) problem() string {
+	texts := make([]string, len(c.addends))
+	for i, n := range c.addends {
+		texts[i] = n.String()
 	}
-	if len(args) != 2 {
-		return a, b, sum, say.Refuse("need-two")
+	return strings.Join(texts, " + ")
+}
+
+// top is the largest place that an addend reaches.
+func (c *columnAddition) top() place.Place {
+	top := place.Ones
+	for _, n := range c.addends {
+		top = max(top, n.Top())
 	}
-	for i, into := range []*place.Number{&a, &b} {
-		w, err := place.Parse(args[i])
-		if err != nil {
-			return a, b, sum, say.Refuse("bad-number", say.Text("reason", say.Given, err.Error()+"."))
+	return top
+}
+
+func columnAddends(r Request) (ns []place.Number, sum place.Number, low place.Place, err error) {
+	numbers := 0
+	for _, a := range r.Args {
+		if !isSign(a) {
+			numbers++
+		} else if a != "+" {
+			return nil, sum, low, say.Refuse("need-two")
 		}
-		if _, whole := w.Whole(); !whole {
-			return a, b, sum, say.Refuse("whole-only", say.Number("n", say.Given, w.Number))
+	}
+	if numbers < 2 || numbers > 4 {
+		return nil, sum, low, say.Refuse("need-two")
+	}
+	if ns, low, err = columnNumbers(r, 2, 4); err != nil {
+		return nil, sum, low, err
+	}
+	for _, n := range ns {
+		if sum, err = sum.Add(n); err != nil {
+			return nil, sum, low, sumTooLarge(ns, 9_999_999)
 		}
-		*into = w.Number
 	}
-	sum, err = a.Add(b)
-	if err != nil || sum.Cmp(place.Int(9999)) > 0 {
-		return a, b, sum, say.Refuse("sum-too-large", say.Number("a", say.Given, a), say.Number("b", say.Given, b))
+	if r.Model == "blocks" && sum.Cmp(place.Int(9999)) > 0 {
+		return nil, sum, low, sumTooLarge(ns, 9999)
 	}
-	return a, b, sum, nil
+	return ns, sum, low, nil
+}
+
+func sumTooLarge(ns []place.Number, most int) error {
+	return say.Refuse("sum-too-large", say.Number("a", say.Given, ns[0]), say.Number("b", say.Given, ns[1]), say.Int("most", say.Given, most))
+}
+
+// digits are those of a place, of each addend.
+func (c *columnAddition) digits(p place.Place) []int {
+	out := make([]int, len(c.addends))
+	for i, n := range c.addends {
+		out[i] = n.Digit(p)
+	}
+	return out
+}
+
+func sumOf(ns []int) int {
+	total := 0
+	for _, n := range ns {
+		total += n
+	}
+	return total
 }
 
 // predict asks what the digits tell before anything is built.
 func (c *columnAddition) predict() {
-	p, q := c.a.Digit(place.Ones), c.b.Digit(place.Ones)
-	answer := "columnAdd.predict.no"
-	if p+q >= 10 {
-		answer = "columnAdd.predict.yes"
-	}
+	ds := c.digits(c.low)
 	digits := "1 digit"
-	if n := len(c.sum.String()); n > 1 {
+	if n := len(strings.ReplaceAll(c.sum.String(), ".", "")); n > 1 {
 		digits = strconv.Itoa(n) + " digits"
 	}
-	c.step(lesson.Step{
-		Say:    line("columnAdd.predict", say.Number("a", say.Given, c.a), say.Number("b", say.Given, c.b)),
-		Ask:    line("columnAdd.predict.ask"),
-		Answer: line(answer, say.Pieces("p", say.Given, p, place.Ones), say.Pieces("q", say.Given, q, place.Ones), say.Text("digits", say.Answer, digits)),
+	if len(c.addends) > 2 {
+		c.key(lesson.Step{
+			Say: line("columnAdd.predictMany", text("problem", c.problem())), Ask: line("columnAdd.predictMany.ask"),
+			Answer: line("columnAdd.predictMany.answer", answerText("digits", digits)), Look: line("look.digits"),
+		})
+		return
+	}
+	id := "columnAdd.predict.no"
+	if sumOf(ds) >= 10 {
+		id = "columnAdd.predict.yes"
+	}
+	ask := line("columnAdd.predict.ask")
+	if c.low != place.Ones {
+		ask = line("columnAdd.predict.askPlace", say.PlaceName("place", c.low), say.PlaceName("next", c.low+1))
+	}
+	c.key(lesson.Step{
+		Say: line("columnAdd.predict", say.Number("a", say.Given, c.addends[0]), say.Number("b", say.Given, c.addends[1])), Ask: ask,
+		Answer: line(id, say.Pieces("p", say.Given, ds[0], c.low), say.Pieces("q", say.Given, ds[1], c.low), say.PlaceName("next", c.low+1), answerText("digits", digits)),
 		Look:   line("look.digits"),
 	})
 }
 
-// build puts the addends in their rows and writes them.
-func (c *columnAddition) build() {
-	c.buildAddend(1, c.a, line("columnAdd.first", say.Number("n", say.Given, c.a)), line("look.columns"))
-	c.buildAddend(2, c.b, line("columnAdd.second", say.Number("n", say.Given, c.b), say.Number("above", say.Given, c.a)), line("look.rows"))
-}
-
-func (c *columnAddition) buildAddend(part int, n place.Number, said, look say.Line) {
+// buildAddend puts an addend in its row and writes it.
+func (c *columnAddition) buildAddend(i int) {
+	n, part := c.addends[i], i+1
 	s := lesson.Step{
-		Say: said, Look: look,
+		Say: line("columnAdd.first", say.Number("n", say.Given, n)), Look: line("look.columns"),
 		Ask:    line("columnAdd.build.ask", say.Number("n", say.Given, n)),
 		Answer: line("columnAdd.build.answer", say.Form("form", say.Answer, n.UnitForm())),
+	}
+	row := "addend " + strconv.Itoa(part)
+	if i > 0 {
+		s.Say, s.Look = line("columnAdd.second", say.Number("n", say.Given, n), say.Number("above", say.Given, c.addends[i-1])), line("look.rows")
+	}
+	if i == len(c.addends)-1 {
+		s.Write = append(s.Write, lesson.Write{Kind: "cell", Row: row, Text: "+"})
 	}
 	if n.IsZero() {
 		s.Answer = line("columnAdd.build.nothing")
 	}
 	for _, count := range n.UnitForm() {
-		s.Moves = append(s.Moves, board.Move{Kind: "place", Args: pieces.AmountArgs{Amount: count.String(), Part: part}})
+		s.Moves = append(s.Moves, c.lay(count.Count, count.Place, part)...)
 	}
-	row := "addend " + strconv.Itoa(part)
-	if part == 2 {
-		s.Write = append(s.Write, lesson.Write{Kind: "cell", Row: row, Text: "+"})
-	}
-	for p := n.Top(); p >= place.Ones; p-- {
-		s.Write = append(s.Write, digitCell(row, p, n.Digit(p), board.Select{Place: p, Part: &part, State: "any"}))
+	for p := n.Top(); p >= c.low; p-- {
+		s.Write = append(s.Write, digitCell(row, p, n.Digit(p), partly(p, part)))
 	}
 	c.step(s)
 }
@@ -142,39 +191,53 @@ func digitCell(row string, p place.Place, digit int, stands board.Select) lesson
 	return w
 }
 
-// addPlace joins one place. carried is 1 when a new piece came from the place
-// before; the result is 1 when this place makes one for the next.
+// addPlace joins one place. carried is how many new pieces came from the place
+// before; the result is how many this place makes for the next.
 func (c *columnAddition) addPlace(p place.Place, carried int) int {
-	x, y := c.a.Digit(p), c.b.Digit(p)
-	sum := x + y + carried
-	s := lesson.Step{
-		Say:  c.joinLine(p, carried),
-		Look: line("look.place", say.PlaceName("place", p)),
-		Moves: []board.Move{
-			{Kind: "join", Args: pieces.PlaceArgs{Place: p}},
-		},
+	ds := c.digits(p)
+	sum := sumOf(ds) + carried
+	s := lesson.Step{Say: c.joinLine(p, carried), Look: line("look.place", say.PlaceName("place", p))}
+	if c.r.Model == "blocks" {
+		s.Moves = append(s.Moves, joinMove(p))
 	}
 	if carried > 0 {
 		s.Moves = append(s.Moves, board.Move{Kind: "counted"})
 	}
 	if sum < 10 {
 		s.Ask = line("columnAdd.many.ask", say.PlaceName("place", p))
-		s.Answer = line("columnAdd.many.answer", say.Pieces("sum", say.Answer, sum, p), say.Int("digit", say.Answer, sum), say.PlaceName("place", p))
+		s.Answer = line("columnAdd.many.answer", say.Pieces("sum", say.Answer, sum, p), answer("digit", sum), say.PlaceName("place", p))
 		s.Write = []lesson.Write{c.sumCell(p, sum)}
 		c.step(s)
 		return 0
 	}
-	c.makeTen(s, p, sum)
-	c.bundle(p, sum-10)
-	return 1
+	if len(ds) == 2 && sum < 20 {
+		c.makeTen(s, p, ds, sum)
+		c.bundle(p, 1, sum-10)
+		return 1
+	}
+	c.makeTens(s, p, sum)
+	c.bundle(p, sum/10, sum%10)
+	return sum / 10
 }
 
 // joinLine names what lies in the place: each addend that reaches so far, and
-// the new piece.
+// the new pieces.
 func (c *columnAddition) joinLine(p place.Place, carried int) say.Line {
+	if len(c.addends) > 2 || carried > 1 {
+		var parts []string
+		for _, n := range c.addends {
+			if p <= n.Top() {
+				parts = append(parts, strconv.Itoa(n.Digit(p)))
+			}
+		}
+		if carried > 0 {
+			parts = append(parts, strconv.Itoa(carried)+" new")
+		}
+		return line("columnAdd.join.list", say.PlaceName("place", p), say.Text("list", say.Part, strings.Join(parts, ", ")))
+	}
 	id, values := "columnAdd.join.", []say.Value{say.PlaceName("place", p)}
 	name := "p"
-	for _, n := range []place.Number{c.a, c.b} {
+	for _, n := range c.addends {
 		if p <= n.Top() {
 			values = append(values, say.Pieces(name, say.Part, n.Digit(p), p))
 			id += name
@@ -188,10 +251,10 @@ func (c *columnAddition) joinLine(p place.Place, carried int) say.Line {
 }
 
 // makeTen asks what fills the first addend up to ten, and rings the ten.
-func (c *columnAddition) makeTen(s lesson.Step, p place.Place, sum int) {
-	base := c.a.Digit(p)
+func (c *columnAddition) makeTen(s lesson.Step, p place.Place, ds []int, sum int) {
+	base := ds[0]
 	if base == 0 {
-		base = c.b.Digit(p)
+		base = ds[1]
 	}
 	left := sum - 10
 	id := "columnAdd.ten.many"
@@ -202,41 +265,57 @@ func (c *columnAddition) makeTen(s lesson.Step, p place.Place, sum int) {
 		id = "columnAdd.ten.one"
 	}
 	s.Ask = line("columnAdd.ten.ask", say.Pieces("p", say.Part, base, p))
-	s.Answer = line(id, say.Int("more", say.Answer, 10-base), say.Int("base", say.Part, base), say.Int("left", say.Answer, left))
+	s.Answer = line(id, answer("more", 10-base), part("base", base), answer("left", left))
 	s.Look = line("look.ring")
-	s.Moves = append(s.Moves, board.Move{Kind: "ring", Args: pieces.PiecesArgs{Pieces: []board.Select{{Place: p, Count: 10}}}})
-	c.step(s)
+	s.Moves = append(s.Moves, ringed(p, 10))
+	c.key(s)
 }
 
-// bundle makes the ringed ten into one of the next place, and writes what stays
+// makeTens asks how many tens there are, and rings the first.
+func (c *columnAddition) makeTens(s lesson.Step, p place.Place, sum int) {
+	s.Ask = line("columnAdd.tens.ask", say.PlaceName("place", p))
+	s.Answer = line("columnAdd.tens.answer", say.Pieces("sum", say.Answer, sum, p), answer("tens", sum/10), answer("left", sum%10))
+	s.Look = line("look.ring")
+	s.Moves = append(s.Moves, ringed(p, 10))
+	c.key(s)
+}
+
+// bundle makes tens of a place into pieces of the next, and writes what stays
 // and the mark.
-func (c *columnAddition) bundle(p place.Place, left int) {
+func (c *columnAddition) bundle(p place.Place, tens, left int) {
 	none := 0
 	next := p + 1
-	mark := digitCell("mark", next, 1, board.Select{Place: next, Part: &none, State: "any"})
-	c.step(lesson.Step{
-		Say:    line("columnAdd.bundle", say.PlaceName("place", p), say.PlaceName("next", next)),
-		Ask:    line("columnAdd.bundle.ask", say.PlaceName("next", next)),
-		Answer: line("columnAdd.bundle.answer", say.PlaceName("next", next), say.Int("digit", say.Answer, left), say.PlaceName("place", p)),
+	mark := digitCell("mark", next, tens, board.Select{Place: next, Part: &none, State: "any"})
+	id, asked, said := "columnAdd.bundle", "columnAdd.bundle.ask", "columnAdd.bundle.answer"
+	if tens > 1 {
+		id, asked, said = "columnAdd.bundleMany", "columnAdd.bundleMany.ask", "columnAdd.bundleMany.answer"
+	}
+	s := lesson.Step{
+		Say:    line(id, say.PlaceName("place", p), say.PlaceName("next", next)),
+		Ask:    line(asked, say.PlaceName("next", next)),
+		Answer: line(said, say.PlaceName("next", next), answer("digit", left), answer("tens", tens), say.PlaceName("place", p)),
 		Look:   line("look.new", say.PlaceName("next", next)),
-		Moves:  []board.Move{{Kind: "bundle", Args: pieces.BundleArgs{Place: p, Trace: true}}},
 		Write:  []lesson.Write{c.sumCell(p, left), mark},
-	})
+	}
+	for range tens {
+		s.Moves = append(s.Moves, board.Move{Kind: "bundle", Args: pieces.BundleArgs{Place: p, Trace: true}})
+	}
+	c.step(s)
 }
 
 func (c *columnAddition) sumCell(p place.Place, digit int) lesson.Write {
 	return digitCell("sum", p, digit, board.Select{Place: p})
 }
 
-// check reads the blocks and the written answer, each on its own.
+// check reads the pieces and the written answer, each on its own.
 func (c *columnAddition) check() {
 	form := c.now.Models[0].InPlay()
-	c.step(lesson.Step{
+	c.key(lesson.Step{
 		Say:    line("columnAdd.check"),
 		Ask:    line("columnAdd.check.ask"),
 		Answer: line("columnAdd.check.answer", say.Form("form", say.Answer, form), say.Number("sum", say.Answer, c.sum)),
 		Look:   line("look.both"),
 		Moves:  []board.Move{{Kind: "tidy"}},
-		Write:  []lesson.Write{{Kind: "sentence", Text: c.a.String() + " + " + c.b.String() + " = " + c.sum.String()}},
+		Write:  []lesson.Write{c.sentence(c.problem(), c.sum.String())},
 	})
 }

@@ -17,14 +17,23 @@ type Spec struct {
 	ID    string
 	Title string
 	Doc   string
-	// Args shows the arguments, Sample is a problem that works.
+	// Operation groups the methods for choosing: "number", "add", "subtract",
+	// "multiply", "divide".
+	Operation string
+	// Args shows the arguments, Sample is a problem that works, and Typed the same
+	// as a teacher types it in one line.
 	Args   string
 	Sample []string
+	Typed  string
+	// Limits say in words what fits.
+	Limits string
 	// Models are the kinds that it can be shown with; the first is the default.
 	Models  []string
 	Options []Option
 
 	make func(Request) (Example, error)
+	// read turns a typed line into arguments, when it is not numbers and signs.
+	read func(string) []string
 }
 
 // Option is something that a teacher chooses; the first choice is the default.
@@ -43,23 +52,36 @@ type Request struct {
 }
 
 // Example is a worked example: its scene, whose Made says the problem and the
-// answer, and the board after its last step.
+// answer, and the board after its last step. A method that shows several ways
+// has More: an example for each further way.
 type Example struct {
 	Scene lesson.Scene
 	Words say.Words
 	End   board.Board
+	More  []Example
 }
 
 // sharedOptions are those of every method.
 var sharedOptions = []Option{
 	{"regroup", "What the class calls making ten into one of the next.", say.RegroupChoices()},
 	{"ones", "What the class calls the ones.", []string{"ones", "units"}},
+	{"pace", "Whether pieces come by groups or one at a time.", []string{"by groups", "one by one"}},
+	{"ask", "Which steps ask a question.", []string{"every step", "key steps", "never"}},
+	{"answer", "The side of a sentence that the answer stands on.", []string{"last", "first"}},
 }
 
 // Specs lists the methods: one line each.
-func Specs() []Spec {
-	return []Spec{
-		columnAdd,
+func Specs() []Spec { return specs }
+
+// The methods refer to Find, which looks through them, hence init.
+var specs []Spec
+
+func init() {
+	specs = []Spec{
+		build, read, count, teens, moreLess, compare, shift,
+		addFacts, bonds, snap, turn, columnAdd,
+		subtractFacts, difference, columnSubtract, pattern, unknown,
+		array, share, group,
 	}
 }
 
@@ -80,17 +102,34 @@ func Make(r Request) (Example, error) {
 	if err != nil {
 		return Example{}, err
 	}
-	if r.Model == "" {
-		r.Model = spec.Models[0]
-	}
-	if !slices.Contains(spec.Models, r.Model) {
-		return Example{}, say.Refuse("method-model", say.Text("method", say.Name, spec.Title),
-			say.Text("models", say.Name, strings.Join(spec.Models, ", ")), say.Text("model", say.Given, r.Model))
-	}
 	if r.Options, err = spec.choose(r.Options); err != nil {
 		return Example{}, err
 	}
-	return spec.make(r)
+	if r.Model != "" && !slices.Contains(spec.Models, r.Model) {
+		return Example{}, say.Refuse("method-model", say.Text("method", say.Name, spec.Title),
+			say.Text("models", say.Name, strings.Join(spec.Models, ", ")), say.Text("model", say.Given, r.Model))
+	}
+	if r.Model != "" {
+		return spec.make(r)
+	}
+	return spec.firstThatFits(r)
+}
+
+// firstThatFits makes the example on the first of the method's models that holds
+// the problem. When none does, the first model's reason is given.
+func (s Spec) firstThatFits(r Request) (Example, error) {
+	var reason error
+	for _, model := range s.Models {
+		r.Model = model
+		e, err := s.make(r)
+		if err == nil {
+			return e, nil
+		}
+		if reason == nil {
+			reason = err
+		}
+	}
+	return Example{}, reason
 }
 
 // AllOptions are the method's own options and those that all share.
@@ -135,12 +174,15 @@ func (r Request) words() say.Words {
 type Plain struct {
 	Line    int         `json:"line,omitempty"`
 	Method  string      `json:"method"`
+	Title   string      `json:"title"`
 	Problem string      `json:"problem"`
 	Answer  string      `json:"answer"`
 	Model   string      `json:"model"`
 	Steps   []PlainStep `json:"steps"`
 	Start   board.Board `json:"start"`
 	End     board.Board `json:"end"`
+	// Scenes are all ways, this first, of a method that shows several.
+	Scenes []Plain `json:"scenes,omitempty"`
 }
 
 // PlainStep is one step with its lines in the class's words.
@@ -158,12 +200,18 @@ type PlainStep struct {
 // Plain gives the example in the class's words.
 func (e Example) Plain() Plain {
 	made := e.Scene.Made
-	p := Plain{Method: made.Method, Problem: made.Problem, Answer: made.Answer, Model: made.Model, Start: e.Scene.Start, End: e.End}
+	p := Plain{Method: made.Method, Title: e.Scene.Title, Problem: made.Problem, Answer: made.Answer, Model: made.Model, Start: e.Scene.Start, End: e.End}
 	for _, s := range e.Scene.Steps {
 		p.Steps = append(p.Steps, PlainStep{
 			Say: s.Say.Text(e.Words), Ask: s.Ask.Text(e.Words), Answer: s.Answer.Text(e.Words), Look: s.Look.Text(e.Words),
 			Write: orEmpty(s.Write), Moves: orEmpty(s.Moves), Total: s.Total, UnitForm: s.UnitForm,
 		})
+	}
+	if len(e.More) > 0 {
+		p.Scenes = []Plain{p}
+		for _, more := range e.More {
+			p.Scenes = append(p.Scenes, more.Plain())
+		}
 	}
 	return p
 }
@@ -180,16 +228,26 @@ type builder struct {
 	scene lesson.Scene
 	now   board.Board
 	err   error
+	// asks is which steps ask: "key steps", "never", or all.
+	asks string
 }
 
 func newBuilder(start board.Board) *builder {
 	return &builder{scene: lesson.Scene{Start: start}, now: start}
 }
 
+// key adds a step whose question matters most.
+func (b *builder) key(s lesson.Step) { b.add(s, b.asks != "never") }
+
 // step adds a step, plays its moves, and notes what the model then shows.
-func (b *builder) step(s lesson.Step) {
+func (b *builder) step(s lesson.Step) { b.add(s, b.asks != "never" && b.asks != "key steps") }
+
+func (b *builder) add(s lesson.Step, asks bool) {
 	if b.err != nil {
 		return
+	}
+	if !asks {
+		s.Ask, s.Answer = say.Line{}, say.Line{}
 	}
 	next, err := board.ApplyAll(b.now, s.Moves)
 	if err != nil {
@@ -205,11 +263,73 @@ func (b *builder) step(s lesson.Step) {
 
 func line(id string, values ...say.Value) say.Line { return say.Line{Message: say.New(id, values...)} }
 
-// Typed reads a problem as a teacher types it in one line: "146 + 87".
-func Typed(text string) (Request, error) {
-	a, b, ok := strings.Cut(text, "+")
-	if !ok || strings.Contains(b, "+") {
-		return Request{}, say.Refuse("need-two")
+// Typed reads a problem as a teacher types it in one line for a method; without
+// one, the signs tell: "146 + 87" is a column addition.
+func Typed(id, text string) (Request, error) {
+	text = strings.TrimSpace(text)
+	if id == "" {
+		id = methodOf(text)
 	}
-	return Request{Method: columnAdd.ID, Args: []string{strings.TrimSpace(a), strings.TrimSpace(b)}}, nil
+	spec, err := Find(id)
+	if err != nil {
+		return Request{}, err
+	}
+	if spec.read != nil {
+		return Request{Method: id, Args: spec.read(text)}, nil
+	}
+	return Request{Method: id, Args: Words(text)}, nil
+}
+
+// methodOf guesses the method from the signs of a problem.
+func methodOf(text string) string {
+	switch {
+	case strings.ContainsAny(text, "?□_"):
+		return unknown.ID
+	case strings.Contains(text, "+"):
+		return columnAdd.ID
+	case strings.ContainsAny(text, "-−–"):
+		return columnSubtract.ID
+	case strings.ContainsAny(text, "×x*"):
+		if _, last, _ := strings.Cut(strings.NewReplacer("x", "×", "*", "×").Replace(text), "×"); isPower(strings.TrimSpace(last)) {
+			return shift.ID
+		}
+		return array.ID
+	case strings.ContainsAny(text, "÷/:"):
+		if _, last, _ := strings.Cut(strings.NewReplacer("/", "÷", ":", "÷").Replace(text), "÷"); isPower(strings.TrimSpace(last)) {
+			return shift.ID
+		}
+		return share.ID
+	}
+	return build.ID
+}
+
+func isPower(s string) bool {
+	s = strings.NewReplacer(" ", "", ",", "").Replace(s)
+	return s == "10" || s == "100" || s == "1000"
+}
+
+// Words parts a typed line into numbers and signs; spaces inside a number stay
+// with it: "4 002 - 1 567".
+func Words(text string) []string {
+	var out []string
+	number := ""
+	end := func() {
+		if n := strings.TrimSpace(number); n != "" {
+			out = append(out, n)
+		}
+		number = ""
+	}
+	for _, r := range text {
+		if strings.ContainsRune("+-−–×x*÷/:<>=", r) {
+			end()
+			if r == '–' {
+				r = '−'
+			}
+			out = append(out, string(r))
+			continue
+		}
+		number += string(r)
+	}
+	end()
+	return out
 }

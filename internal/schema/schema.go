@@ -32,19 +32,20 @@ func Lesson() *jsonschema.Schema {
 
 // doorTypes are what crosses the door between the core and the web.
 type doorTypes struct {
-	Lesson  lesson.Lesson     `json:"lesson"`
-	Turned  door.Turned       `json:"turned"`
-	Verb    door.Verb         `json:"verb"`
-	Method  door.MethodInfo   `json:"method"`
-	Plain   method.Plain      `json:"plain"`
-	Reading place.Reading     `json:"reading"`
-	Became  board.Became      `json:"became"`
-	Edit    lesson.Edit       `json:"edit"`
-	Reached door.Reached      `json:"reached"`
-	Builds  door.Builds       `json:"builds"`
-	Verdict door.Verdict      `json:"verdict"`
-	Overlay door.Overlay      `json:"overlay"`
-	Model   map[string]string `json:"-"`
+	Lesson   lesson.Lesson     `json:"lesson"`
+	Turned   door.Turned       `json:"turned"`
+	Verb     door.Verb         `json:"verb"`
+	Method   door.MethodInfo   `json:"method"`
+	Plain    method.Plain      `json:"plain"`
+	Reading  place.Reading     `json:"reading"`
+	Became   board.Became      `json:"became"`
+	Edit     lesson.Edit       `json:"edit"`
+	Reached  door.Reached      `json:"reached"`
+	Builds   door.Builds       `json:"builds"`
+	Verdict  door.Verdict      `json:"verdict"`
+	Overlay  door.Overlay      `json:"overlay"`
+	Captured door.Captured     `json:"captured"`
+	Model    map[string]string `json:"-"`
 }
 
 // Door is the schema of what the web exchanges with the core.

@@ -5,6 +5,7 @@ import (
 	"strings"
 
 	"unitbloom/core/board"
+	"unitbloom/core/chance"
 	"unitbloom/core/model/pieces"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
@@ -272,11 +273,7 @@ func scattered(n int, seed uint64) [][2]int {
 	for columns*columns*2/3 < n*2 {
 		columns++
 	}
-	state := seed*2 + 0x9E3779B97F4A7C15
-	draw := func(below int) int {
-		state = state*6364136223846793005 + 1442695040888963407
-		return int(state>>33) % below
-	}
+	draw := chance.Source(seed)
 	cells := make([]int, max(n*2, columns*8))
 	for i := range cells {
 		cells[i] = i

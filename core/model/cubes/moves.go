@@ -5,6 +5,7 @@ import (
 	"strings"
 
 	"unitbloom/core/board"
+	"unitbloom/core/chance"
 	"unitbloom/core/model/pieces"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
@@ -200,10 +201,7 @@ func (c Cubes) snap(a SnapArgs, t *board.Turn) (Cubes, error) {
 	}
 	after := a.After
 	if after == 0 {
-		// A little generator of our own, so that a seed means the same everywhere.
-		mixed := (uint64(a.Seed)+1)*0x9E3779B97F4A7C15 ^ 0xD1B54A32D192ED03
-		mixed ^= mixed >> 29
-		after = 1 + int(mixed%uint64(len(train)-1))
+		after = 1 + chance.Source(uint64(max(0, a.Seed)))(len(train)-1)
 	}
 	if after < 1 || after >= len(train) {
 		return c, pieces.BadCount(after, 1, len(train)-1)

@@ -167,6 +167,7 @@ export interface DoorTypes {
   builds: Builds;
   verdict: Verdict;
   overlay: Overlay;
+  captured: Captured;
 }
 export interface Lesson {
   /**
@@ -2921,9 +2922,12 @@ export interface Verb {
 export interface MethodInfo {
   id: string;
   title: string;
+  operation: string;
   doc: string;
   args: string;
   sample: string[];
+  typed: string;
+  limits: string;
   models: string[];
   options: Option[];
 }
@@ -2935,12 +2939,14 @@ export interface Option {
 export interface Plain {
   line?: number;
   method: string;
+  title: string;
   problem: string;
   answer: string;
   model: string;
   steps: PlainStep[];
   start: Board1;
   end: Board1;
+  scenes?: Plain[];
 }
 export interface PlainStep {
   say: string;
@@ -3010,4 +3016,9 @@ export interface Verdict {
 export interface Overlay {
   ink: Stroke[];
   notes: Note[];
+}
+export interface Captured {
+  on: boolean;
+  steps: number;
+  moves: number;
 }

@@ -1,0 +1,80 @@
+package main
+
+import (
+	"fmt"
+	"strings"
+
+	"github.com/spf13/cobra"
+
+	"unitbloom/core/door"
+	"unitbloom/core/method"
+)
+
+func methodsCommand() *cobra.Command {
+	var asJSON bool
+	cmd := &cobra.Command{
+		Use: "methods", Short: "List the methods of worked examples", Args: arguments(cobra.NoArgs),
+		RunE: func(cmd *cobra.Command, _ []string) error {
+			if asJSON {
+				return encode(cmd.OutOrStdout(), door.Methods())
+			}
+			for _, m := range door.Methods() {
+				fmt.Fprintf(cmd.OutOrStdout(), "%-16s %-24s %s\n", m.ID, m.Typed, m.Limits)
+			}
+			return nil
+		},
+	}
+	cmd.Flags().BoolVar(&asJSON, "json", false, "print JSON")
+	return cmd
+}
+
+// another is a problem like one that was given.
+type another struct {
+	Method  string   `json:"method"`
+	Args    []string `json:"args"`
+	Problem string   `json:"problem"`
+	Answer  string   `json:"answer"`
+}
+
+func parallelCommand() *cobra.Command {
+	var seed uint64
+	var asJSON bool
+	cmd := &cobra.Command{
+		Use: "parallel METHOD ARGUMENTS…", Short: "Give another problem like this one",
+		Long:    "Give a problem of the same method with as many digits, zeros where they were and the same regroupings, but other numbers. The same seed gives the same problem.",
+		Example: "  unitbloom parallel column-add 146 87 --seed 3",
+		// Signs before digits are arguments, so the flags are told apart first.
+		DisableFlagParsing: true,
+	}
+	cmd.Flags().BoolP("help", "h", false, "help for parallel")
+	cmd.Flags().Uint64Var(&seed, "seed", 1, "the same seed gives the same problem")
+	cmd.Flags().BoolVar(&asJSON, "json", false, "print JSON")
+	cmd.RunE = func(cmd *cobra.Command, raw []string) error {
+		flags, args := splitSigned(raw)
+		if err := cmd.Flags().Parse(flags); err != nil {
+			return fmt.Errorf("%w: %w", errUsage, err)
+		}
+		if help, _ := cmd.Flags().GetBool("help"); help {
+			return cmd.Help()
+		}
+		args = append(cmd.Flags().Args(), args...)
+		if len(args) < 2 {
+			return fmt.Errorf("%w: say which method and problem. Use: unitbloom parallel column-add 146 87 --seed 3", errUsage)
+		}
+		next, err := method.Parallel(method.Request{Method: args[0], Args: args[1:]}, seed)
+		if err != nil {
+			return err
+		}
+		e, err := method.Make(next)
+		if err != nil {
+			return err
+		}
+		out := another{next.Method, next.Args, e.Scene.Made.Problem, e.Scene.Made.Answer}
+		if asJSON {
+			return encode(cmd.OutOrStdout(), out)
+		}
+		fmt.Fprintln(cmd.OutOrStdout(), strings.Join(append([]string{out.Method}, out.Args...), " "))
+		return nil
+	}
+	return cmd
+}

@@ -1,0 +1,223 @@
+package method
+
+import (
+	"strconv"
+	"strings"
+
+	"unitbloom/core/board"
+	"unitbloom/core/lesson"
+	"unitbloom/core/model/counters"
+	"unitbloom/core/model/pieces"
+	"unitbloom/core/model/rack"
+	"unitbloom/core/place"
+	"unitbloom/core/say"
+)
+
+// maker is a problem while its example is made: the steps so far, and what the
+// teacher chose.
+type maker struct {
+	*builder
+	r Request
+}
+
+// begin starts an example on a board in notation.
+func begin(r Request, notation string) *maker {
+	b, err := board.Parse(notation)
+	m := &maker{newBuilder(b), r}
+	m.err = err
+	m.asks = r.Options["ask"]
+	return m
+}
+
+// end closes the example with its title and bare answer.
+func (m *maker) end(problem, answer string) (Example, error) {
+	if m.err != nil {
+		return Example{}, m.err
+	}
+	m.scene.Title = problem
+	m.scene.Made = &lesson.Made{Method: m.r.Method, Problem: problem, Answer: answer, Model: m.r.Model, Args: m.r.Args, Options: m.r.Options}
+	return Example{Scene: m.scene, Words: m.r.words(), End: m.now}, nil
+}
+
+// sentence is a number sentence with its answer at the side that was chosen.
+func (m *maker) sentence(left, answer string) lesson.Write {
+	text := left + " = " + answer
+	if m.r.Options["answer"] == "first" {
+		text = answer + " = " + left
+	}
+	return lesson.Write{Kind: "sentence", Text: text}
+}
+
+// oneByOne reports whether pieces come one at a time.
+func (m *maker) oneByOne() bool { return m.r.Options["pace"] == "one by one" }
+
+// lay puts an amount on the first model beside what is there: at once, or piece
+// by piece.
+func (m *maker) lay(count int, p place.Place, part int) []board.Move {
+	if count == 0 {
+		return nil
+	}
+	each, times := count, 1
+	if m.oneByOne() {
+		each, times = 1, count
+	}
+	var moves []board.Move
+	for range times {
+		moves = append(moves, layMove(m.r.Model, each, p, part))
+	}
+	return moves
+}
+
+// layMove is the move that puts pieces of a place on a model of a kind.
+func layMove(kind string, n int, p place.Place, part int) board.Move {
+	value, _ := p.Value().Times(n)
+	ones, _ := value.Whole()
+	switch kind {
+	case "rack":
+		return board.Move{Kind: "more", Args: rack.NumberArgs{Amount: value.String()}}
+	case "counters":
+		return board.Move{Kind: "place", Args: counters.PlaceArgs{Count: ones, Mint: part == 2}}
+	}
+	return board.Move{Kind: "place", Args: pieces.AmountArgs{Amount: place.Count{Place: p, Count: n}.String(), Part: part}}
+}
+
+// emptyBoard is the notation of a model with room for a number.
+func emptyBoard(kind string, n int) string {
+	switch kind {
+	case "rack":
+		return "rack " + strconv.Itoa(max(2, (n+9)/10)) + ": 0"
+	case "counters":
+		if n > 20 {
+			return "counters 10x10: 0"
+		}
+		if n > 10 {
+			return "counters 2x5 2x5: 0"
+		}
+		return "counters 2x5: 0"
+	}
+	return kind + " 0"
+}
+
+// ringed rings so many pieces of a place.
+func ringed(p place.Place, count int) board.Move {
+	return board.Move{Kind: "ring", Args: pieces.PiecesArgs{Pieces: []board.Select{{Place: p, Count: count}}}}
+}
+
+// taken takes so many pieces of a place away.
+func taken(p place.Place, count int) board.Move {
+	return board.Move{Kind: "take", Args: pieces.PiecesArgs{Pieces: []board.Select{{Place: p, Count: count}}}}
+}
+
+func bundled(p place.Place) board.Move {
+	return board.Move{Kind: "bundle", Args: pieces.BundleArgs{Place: p}}
+}
+
+func unbundled(p place.Place) board.Move {
+	return board.Move{Kind: "unbundle", Args: pieces.UnbundleArgs{Place: p}}
+}
+
+func stepped(p place.Place, down bool) board.Move {
+	return board.Move{Kind: "step", Args: pieces.StepArgs{Place: p, Down: down}}
+}
+
+// push sets the beads of rack rows in one push.
+func push(rows ...rack.Push) board.Move {
+	return board.Move{Kind: "slide", Args: rack.SlideArgs{Rows: rows}}
+}
+
+// row is a line of a table.
+func row(cells ...string) lesson.Write { return lesson.Write{Kind: "row", Cells: cells} }
+
+// bond is a whole with its parts.
+func bond(whole int, parts ...int) lesson.Write {
+	w := lesson.Write{Kind: "bond", Whole: strconv.Itoa(whole)}
+	for _, p := range parts {
+		w.Parts = append(w.Parts, strconv.Itoa(p))
+	}
+	return w
+}
+
+// Values of messages, by role.
+func given(name string, n int) say.Value  { return say.Int(name, say.Given, n) }
+func part(name string, n int) say.Value   { return say.Int(name, say.Part, n) }
+func answer(name string, n int) say.Value { return say.Int(name, say.Answer, n) }
+func text(name, s string) say.Value       { return say.Text(name, say.Given, s) }
+func answerText(name, s string) say.Value { return say.Text(name, say.Answer, s) }
+
+// arguments reads whole numbers with the signs that may stand between them, each
+// within its range.
+func arguments(r Request, limits ...[2]int) ([]int, error) {
+	var words []string
+	for _, a := range r.Args {
+		if !isSign(a) {
+			words = append(words, a)
+		}
+	}
+	if len(words) != len(limits) {
+		return nil, needs(r)
+	}
+	out := make([]int, len(words))
+	for i, w := range words {
+		n, err := wholeNumber(w, limits[i][0], limits[i][1])
+		if err != nil {
+			return nil, err
+		}
+		out[i] = n
+	}
+	return out, nil
+}
+
+func isSign(s string) bool {
+	switch s {
+	case "+", "-", "−", "x", "×", "*", "/", "÷", ":":
+		return true
+	}
+	return false
+}
+
+// needs refuses arguments that are not what the method takes.
+func needs(r Request) error {
+	spec, _ := Find(r.Method)
+	return say.Refuse("method-needs", say.Text("method", say.Name, spec.Title), say.Text("args", say.Given, spec.Args), say.Text("sample", say.Given, spec.Typed))
+}
+
+func wholeNumber(s string, least, most int) (int, error) {
+	w, err := place.Parse(s)
+	if err != nil {
+		return 0, badNumber(err)
+	}
+	n, whole := w.Whole()
+	if !whole {
+		return 0, say.Refuse("method-whole", say.Number("n", say.Given, w.Number))
+	}
+	if n < least || n > most {
+		return 0, say.Refuse("method-range", say.Int("n", say.Given, n), say.Int("least", say.Given, least), say.Int("most", say.Given, most))
+	}
+	return n, nil
+}
+
+func badNumber(err error) error {
+	return say.Refuse("bad-number", say.Text("reason", say.Given, err.Error()+"."))
+}
+
+// mirrored is a sign as we write it.
+func mirrored(sign string) string {
+	switch sign {
+	case "-":
+		return "−"
+	case "x", "*":
+		return "×"
+	case "/", ":":
+		return "÷"
+	}
+	return sign
+}
+
+// problemText writes arguments as a problem.
+func problemText(args []string) string {
+	out := make([]string, len(args))
+	for i, a := range args {
+		out[i] = mirrored(a)
+	}
+	return strings.Join(out, " ")
+}

@@ -1,0 +1,579 @@
+package method_test
+
+import (
+	"fmt"
+	"math/big"
+	"math/rand/v2"
+	"strconv"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"unitbloom/core/board"
+	"unitbloom/core/lesson"
+	"unitbloom/core/method"
+	"unitbloom/core/place"
+	"unitbloom/core/say"
+	"unitbloom/core/sentence"
+	"unitbloom/internal/proptest"
+)
+
+// trial is a way of drawing problems of a method, with the answer from
+// arithmetic of the test's own: empty when the problem is to be refused.
+type trial struct {
+	draw   func(r *rand.Rand) []string
+	answer func(args []string) string
+	hard   [][]string
+}
+
+func num(s string) *big.Rat { v, _ := new(big.Rat).SetString(strings.ReplaceAll(s, " ", "")); return v }
+
+func text(v *big.Rat) string {
+	if v.IsInt() {
+		return v.Num().String()
+	}
+	return strings.TrimRight(strings.TrimRight(v.FloatString(6), "0"), ".")
+}
+
+func itoa(n int) string { return strconv.Itoa(n) }
+
+func upTo(r *rand.Rand, digits int) int { return r.IntN(pow10(1 + r.IntN(digits))) }
+
+// decimal draws a number with up to so many decimals.
+func decimal(r *rand.Rand, digits, decimals int) string {
+	n := upTo(r, digits)
+	d := r.IntN(decimals + 1)
+	if d == 0 {
+		return itoa(n)
+	}
+	return fmt.Sprintf("%d.%0*d", n, d, r.IntN(pow10(d)))
+}
+
+func fitsRange(v *big.Rat) bool {
+	thousandths := new(big.Rat).Mul(v, big.NewRat(1000, 1))
+	return v.Sign() >= 0 && thousandths.IsInt() && thousandths.Cmp(big.NewRat(9_999_999_999, 1)) <= 0
+}
+
+func divide(a, b string) string {
+	q, rest := new(big.Int).QuoRem(num(a).Num(), num(b).Num(), new(big.Int))
+	if rest.Sign() == 0 {
+		return q.String()
+	}
+	return q.String() + " remainder " + rest.String()
+}
+
+func ints(args []string) []int {
+	var out []int
+	for _, a := range args {
+		if n, err := strconv.Atoi(a); err == nil {
+			out = append(out, n)
+		}
+	}
+	return out
+}
+
+var trials = map[string]trial{
+	"build": {
+		func(r *rand.Rand) []string { return []string{decimal(r, 7, 3)} },
+		func(a []string) string { return text(num(a[0])) },
+		[][]string{{"0"}, {"9999"}, {"9999999.999"}, {"4070"}, {"0.005"}, {"40.00"}, {"10000000"}},
+	},
+	"read": {
+		func(r *rand.Rand) []string {
+			return []string{fmt.Sprintf("blocks %dth %dh %dt %do", r.IntN(3), r.IntN(12), r.IntN(14), 1+r.IntN(25))}
+		},
+		func(a []string) string {
+			var th, h, t, o int
+			if n, _ := fmt.Sscanf(a[0], "blocks %dth %dh %dt %do", &th, &h, &t, &o); n == 4 {
+				return itoa(th*1000 + h*100 + t*10 + o)
+			}
+			return map[string]string{"rack 2: 6 8": "14", "counters 2x5: 7": "7", "discs 3o 5.h": "3.05", "blocks 0": "0"}[a[0]]
+		},
+		[][]string{{"rack 2: 6 8"}, {"counters 2x5: 7"}, {"discs 3o 5.h"}, {"blocks 0"}, {"cubes 5"}, {"moon"}},
+	},
+	"count": {
+		func(r *rand.Rand) []string {
+			return []string{itoa(upTo(r, 4)), itoa([]int{1, 2, 5, 10, 100, 1000, 3}[r.IntN(7)]), itoa(1 + r.IntN(12))}
+		},
+		func(a []string) string {
+			n := ints(a)
+			end := n[0] + n[1]*n[2]
+			if n[1] == 3 || end > 9999 {
+				return ""
+			}
+			return itoa(end)
+		},
+		[][]string{{"95", "10", "3"}, {"990", "10", "2"}, {"0", "1", "30"}, {"9998", "1", "1"}, {"9998", "1", "2"}},
+	},
+	"teens": {
+		func(r *rand.Rand) []string { return []string{itoa(9 + r.IntN(13))} },
+		func(a []string) string {
+			if a[0] == "run" {
+				return "20"
+			}
+			if n := ints(a)[0]; n < 10 || n > 20 {
+				return ""
+			}
+			return a[0]
+		},
+		[][]string{{"10"}, {"20"}, {"run"}, {"9"}, {"21"}},
+	},
+	"more-less": {
+		func(r *rand.Rand) []string {
+			args := []string{decimal(r, 5, 2)}
+			for range 1 + r.IntN(5) {
+				args = append(args, []string{"+", "-"}[r.IntN(2)]+[]string{"0.01", "0.1", "1", "10", "100", "1000"}[r.IntN(6)])
+			}
+			return args
+		},
+		func(a []string) string {
+			sum := num(a[0])
+			for _, c := range a[1:] {
+				if sum.Add(sum, num(c)); !fitsRange(sum) {
+					return ""
+				}
+			}
+			return text(sum)
+		},
+		[][]string{{"296", "+10", "+10", "-100"}, {"0", "-1"}, {"9999999.999", "+0.01"}, {"1000", "-1"}, {"999", "+1", "-1"}, {"0.99", "+0.01"}},
+	},
+	"compare": {
+		func(r *rand.Rand) []string {
+			if r.IntN(4) == 0 {
+				return []string{fmt.Sprintf("%d + %d", upTo(r, 2), upTo(r, 2)), fmt.Sprintf("%d + %d", upTo(r, 2), upTo(r, 2))}
+			}
+			return []string{decimal(r, 4, 3), decimal(r, 4, 3)}
+		},
+		func(a []string) string {
+			value := func(s string) *big.Rat {
+				v := new(big.Rat)
+				for _, part := range strings.Split(s, "+") {
+					v.Add(v, num(part))
+				}
+				return v
+			}
+			return []string{"<", "=", ">"}[value(a[0]).Cmp(value(a[1]))+1]
+		},
+		[][]string{{"408", "480"}, {"0.5", "0.45"}, {"7", "7"}, {"0", "0"}, {"7 + 5", "6 + 6"}, {"1000", "999"}},
+	},
+	"shift": {
+		func(r *rand.Rand) []string {
+			return []string{decimal(r, 6, 3), []string{"x", "/"}[r.IntN(2)], []string{"10", "100", "1000"}[r.IntN(3)]}
+		},
+		func(a []string) string {
+			v := num(a[0])
+			if a[1] == "x" {
+				v.Mul(v, num(a[2]))
+			} else {
+				v.Quo(v, num(a[2]))
+			}
+			if !fitsRange(v) {
+				return ""
+			}
+			return text(v)
+		},
+		[][]string{{"3.05", "x", "10"}, {"640", "/", "100"}, {"0", "x", "1000"}, {"40.00", "x", "10"}, {"9999.999", "x", "1000"}, {"9999999", "x", "10"}, {"0.001", "/", "10"}},
+	},
+	"add-facts": {
+		func(r *rand.Rand) []string { return []string{itoa(r.IntN(11)), "+", itoa(r.IntN(11))} },
+		func(a []string) string { return itoa(ints(a)[0] + ints(a)[1]) },
+		[][]string{{"0", "+", "0"}, {"10", "+", "10"}, {"8", "+", "5"}, {"9", "+", "9"}, {"1", "+", "6"}},
+	},
+	"subtract-facts": {
+		func(r *rand.Rand) []string { return []string{itoa(r.IntN(21)), "-", itoa(r.IntN(21))} },
+		func(a []string) string {
+			n := ints(a)
+			if n[1] > n[0] {
+				return ""
+			}
+			return itoa(n[0] - n[1])
+		},
+		[][]string{{"0", "-", "0"}, {"20", "-", "20"}, {"14", "-", "6"}, {"11", "-", "2"}},
+	},
+	"bonds": {
+		func(r *rand.Rand) []string { return []string{itoa(1 + r.IntN(20))} },
+		func(a []string) string { return itoa(ints(a)[0] + 1) },
+		[][]string{{"1"}, {"20"}},
+	},
+	"snap": {
+		func(r *rand.Rand) []string {
+			n := 2 + r.IntN(19)
+			return []string{itoa(n), itoa(1 + r.IntN(n-1))}
+		},
+		func(a []string) string {
+			n := ints(a)
+			if n[1] >= n[0] {
+				return ""
+			}
+			return fmt.Sprintf("%d + %d", n[1], n[0]-n[1])
+		},
+		[][]string{{"2", "1"}, {"20", "10"}, {"5", "5"}},
+	},
+	"turn": {
+		func(r *rand.Rand) []string {
+			return []string{itoa(1 + r.IntN(12)), []string{"+", "x"}[r.IntN(2)], itoa(1 + r.IntN(12))}
+		},
+		func(a []string) string {
+			n := ints(a)
+			if a[1] == "x" {
+				return itoa(n[0] * n[1])
+			}
+			return itoa(n[0] + n[1])
+		},
+		[][]string{{"1", "x", "1"}, {"12", "x", "12"}, {"20", "+", "20"}},
+	},
+	"column-subtract": {
+		func(r *rand.Rand) []string {
+			a, b := decimal(r, 7, 3), decimal(r, 7, 3)
+			if num(a).Cmp(num(b)) < 0 && r.IntN(10) > 0 {
+				a, b = b, a
+			}
+			return []string{a, "-", b}
+		},
+		func(a []string) string {
+			d := new(big.Rat).Sub(num(a[0]), num(a[2]))
+			if d.Sign() < 0 {
+				return ""
+			}
+			return text(d)
+		},
+		[][]string{{"4002", "-", "1567"}, {"1000", "-", "1"}, {"9999", "-", "9999"}, {"7", "-", "0"}, {"0", "-", "0"}, {"1000000", "-", "1"}, {"9999999.999", "-", "0.001"}, {"5", "-", "0.25"}, {"1", "-", "2"}},
+	},
+	"difference": {
+		func(r *rand.Rand) []string { return []string{itoa(upTo(r, 4)), itoa(upTo(r, 4))} },
+		func(a []string) string {
+			n := ints(a)
+			return itoa(max(n[0]-n[1], n[1]-n[0]))
+		},
+		[][]string{{"0", "0"}, {"9999", "0"}, {"28", "63"}, {"1000", "999"}},
+	},
+	"pattern": {
+		func(r *rand.Rand) []string {
+			var out []string
+			for range 2 + r.IntN(4) {
+				a, b := upTo(r, 3), upTo(r, 3)
+				if r.IntN(2) == 0 {
+					out = append(out, fmt.Sprintf("%d + %d", a, b))
+				} else {
+					out = append(out, fmt.Sprintf("%d - %d", max(a, b), min(a, b)))
+				}
+			}
+			return out
+		},
+		func(a []string) string {
+			f := strings.Fields(a[len(a)-1])
+			if f[1] == "+" {
+				return text(new(big.Rat).Add(num(f[0]), num(f[2])))
+			}
+			return text(new(big.Rat).Sub(num(f[0]), num(f[2])))
+		},
+		[][]string{{"14 - 10", "23 - 10", "35 - 10"}, {"1000 - 1", "100 - 1"}},
+	},
+	"unknown": {
+		func(r *rand.Rand) []string {
+			a, b := r.IntN(50), r.IntN(50)
+			x, y := 1+r.IntN(9), 1+r.IntN(9)
+			return []string{[]string{
+				fmt.Sprintf("? + %d = %d", b, a+b), fmt.Sprintf("%d + ? = %d", a, a+b), fmt.Sprintf("%d + %d = ?", a, b),
+				fmt.Sprintf("? - %d = %d", b, a), fmt.Sprintf("%d - ? = %d", a+b, a), fmt.Sprintf("%d = %d - ?", a, a+b),
+				fmt.Sprintf("? × %d = %d", y, x*y), fmt.Sprintf("%d ÷ ? = %d", x*y, x), fmt.Sprintf("? ÷ %d = %d", x, y),
+			}[r.IntN(9)]}
+		},
+		func(a []string) string {
+			if !strings.Contains(a[0], "=") {
+				return ""
+			}
+			// Found by trying every number there is.
+			for n := range 101 {
+				if v, err := sentence.Judge(strings.Replace(a[0], "?", itoa(n), 1)); err == nil && v.State == "true" {
+					return itoa(n)
+				}
+			}
+			return ""
+		},
+		[][]string{{"? + 7 = 15"}, {"0 + ? = 0"}, {"100 - ? = 0"}, {"? > 3"}, {"7 - ? = 9"}},
+	},
+	"array": {
+		func(r *rand.Rand) []string { return []string{itoa(1 + r.IntN(12)), "x", itoa(1 + r.IntN(12))} },
+		func(a []string) string { return itoa(ints(a)[0] * ints(a)[1]) },
+		[][]string{{"1", "x", "1"}, {"12", "x", "12"}},
+	},
+	"share": {
+		func(r *rand.Rand) []string { return []string{itoa(upTo(r, 7)), itoa(2 + r.IntN(8))} },
+		func(a []string) string { return divide(a[0], a[1]) },
+		[][]string{{"97", "4"}, {"0", "2"}, {"9999999", "9"}, {"9999999", "2"}, {"1000000", "7"}, {"5", "9"}, {"80008", "8"}},
+	},
+	"group": {
+		func(r *rand.Rand) []string {
+			size := 1 + r.IntN(12)
+			return []string{itoa(r.IntN(size*12 + size)), itoa(size)}
+		},
+		func(a []string) string {
+			if n := ints(a); n[0] > 144 || n[0]/n[1] > 12 {
+				return ""
+			}
+			return divide(a[0], a[1])
+		},
+		[][]string{{"0", "3"}, {"144", "12"}, {"14", "4"}, {"5", "12"}},
+	},
+}
+
+func TestEveryMethodAgreesWithAnOracle(t *testing.T) {
+	for _, spec := range method.Specs() {
+		if spec.ID == "column-add" {
+			continue // has a file of its own
+		}
+		trial, ok := trials[spec.ID]
+		require.True(t, ok, "%s has no oracle", spec.ID)
+		t.Run(spec.ID, func(t *testing.T) {
+			r := proptest.Random(7)
+			problems := trial.hard
+			for len(problems) < len(trial.hard)+proptest.Cases() {
+				problems = append(problems, trial.draw(r))
+			}
+			for _, args := range problems {
+				checkProblem(t, spec.ID, args, trial.answer(args), nil)
+			}
+		})
+	}
+}
+
+func checkProblem(t *testing.T, id string, args []string, want string, options map[string]string) {
+	e, err := method.Make(method.Request{Method: id, Args: args, Options: options})
+	if err != nil {
+		var refusal *say.Refusal
+		require.ErrorAs(t, err, &refusal, "%s %v", id, args)
+		require.NotContains(t, err.Error(), "{")
+	}
+	beyond := map[string]bool{"moon": true, "cubes 5": true, "10000000": true}[args[0]]
+	if want == "" || beyond {
+		require.Error(t, err, "%s %v", id, args)
+		return
+	}
+	require.NoError(t, err, "%s %v", id, args)
+	require.Equal(t, want, e.Scene.Made.Answer, "%s %v", id, args)
+	for _, one := range append([]method.Example{e}, e.More...) {
+		checkExample(t, one)
+	}
+}
+
+// checkExample holds what is true of every example: it replays to its end, each
+// step says something, nothing is given away, every sentence is true, and
+// regrouping keeps the total.
+func checkExample(t *testing.T, e method.Example) {
+	name := e.Scene.Title
+	now := e.Scene.Start
+	for i, s := range e.Scene.Steps {
+		for _, mv := range s.Moves {
+			before := board.Total(now.Models[0])
+			next, _, err := board.Apply(now, mv)
+			require.NoErrorf(t, err, "%s, step %d, %s", name, i+1, mv.Kind)
+			if mv.Kind == "bundle" || mv.Kind == "unbundle" || mv.Kind == "share" || mv.Kind == "snap" {
+				require.Equal(t, before, board.Total(next.Models[0]), "%s: %s keeps the total", name, mv.Kind)
+			}
+			now = next
+		}
+		require.Equalf(t, board.Total(now.Models[0]).String(), s.Total, "%s, step %d", name, i+1)
+		require.Equal(t, now.Models[0].InPlay().String(), s.UnitForm)
+		require.NotEmptyf(t, s.Say.Text(say.Words{}), "%s, step %d says nothing", name, i+1)
+		for _, l := range []say.Line{s.Say, s.Ask, s.Look} {
+			require.Falsef(t, l.Message.Has(say.Answer), "%s, step %d gives its answer away: %s", name, i+1, l.Text(say.Words{}))
+		}
+		for _, l := range s.Lines() {
+			require.NotContains(t, l.Text(say.Words{}), "{", name)
+		}
+		for _, w := range s.Write {
+			checkWrite(t, name, w)
+		}
+	}
+	require.Equal(t, board.Print(e.End), board.Print(now), "%s: replay gives the end", name)
+}
+
+func checkWrite(t *testing.T, name string, w lesson.Write) {
+	switch w.Kind {
+	case "sentence":
+		if whole, rest, ok := strings.Cut(w.Text, " remainder "); ok {
+			checkRemainder(t, whole, rest)
+			return
+		}
+		v, err := sentence.Judge(w.Text)
+		require.NoErrorf(t, err, "%s: %q", name, w.Text)
+		require.Equalf(t, "true", v.State, "%s: %q", name, w.Text)
+	case "bond":
+		sum := new(big.Rat)
+		for _, p := range w.Parts {
+			sum.Add(sum, num(p))
+		}
+		require.Zero(t, sum.Cmp(num(w.Whole)), name)
+	}
+}
+
+// checkRemainder holds "97 ÷ 4 = 24 remainder 1" against division.
+func checkRemainder(t *testing.T, whole, rest string) {
+	var a, b, q, r int
+	_, err := fmt.Sscanf(whole, "%d ÷ %d = %d", &a, &b, &q)
+	require.NoError(t, err, whole)
+	r, err = strconv.Atoi(rest)
+	require.NoError(t, err)
+	require.Equal(t, a, q*b+r)
+	require.Less(t, r, b)
+}
+
+// schoolSubtraction is column subtraction as a child does it on text: digits
+// from the right, going to the next digit that is not 0 for ten more.
+func schoolSubtraction(a, b string) (digits string, marks map[int]int) {
+	top := make([]int, len(a))
+	for i := range a {
+		top[i] = digitAt(a, i)
+	}
+	marks = map[int]int{}
+	for col := range top {
+		d := digitAt(b, col)
+		if top[col] < d {
+			from := col + 1
+			for top[from] == 0 {
+				from++
+			}
+			top[from]--
+			marks[from] = top[from]
+			for k := from - 1; k > col; k-- {
+				top[k] = 9
+				marks[k] = 9
+			}
+			top[col] += 10
+			marks[col] = top[col]
+		}
+		digits = itoa(top[col]-d) + digits
+	}
+	return digits, marks
+}
+
+func TestColumnSubtractionIsWrittenAsAtSchool(t *testing.T) {
+	r := proptest.Random(8)
+	for range proptest.Cases() {
+		a, b := upTo(r, 4), upTo(r, 4)
+		a, b = max(a, b), min(a, b)
+		for _, exchange := range []string{"as you go", "first"} {
+			e, err := method.Make(method.Request{Method: "column-subtract", Args: []string{itoa(a), itoa(b)}, Options: map[string]string{"exchange": exchange}})
+			require.NoError(t, err)
+			checkExample(t, e)
+			digits, marks := schoolSubtraction(itoa(a), itoa(b))
+			got := map[string]string{}
+			for _, s := range e.Scene.Steps {
+				for _, w := range s.Write {
+					if w.Kind == "cell" && w.Place != nil {
+						got[w.Row+w.Place.String()] = w.Text
+					}
+				}
+			}
+			for col := range len(itoa(a)) {
+				p := place.Place(col)
+				want := string(digits[len(digits)-1-col])
+				if at, ok := got["sum"+p.String()]; ok {
+					require.Equal(t, want, at, "%d − %d, %s", a, b, p)
+				} else {
+					require.Equal(t, "0", want, "%d − %d, %s", a, b, p)
+				}
+				if n, ok := marks[col]; ok {
+					require.Equal(t, itoa(n), got["mark"+p.String()], "%d − %d, %s", a, b, p)
+				} else {
+					require.Empty(t, got["mark"+p.String()], "%d − %d, %s", a, b, p)
+				}
+			}
+		}
+	}
+}
+
+func TestSeveralAddendsAndDecimals(t *testing.T) {
+	r := proptest.Random(9)
+	for range proptest.Cases() {
+		var args []string
+		sum := new(big.Rat)
+		for range 2 + r.IntN(3) {
+			one := decimal(r, 6, 3)
+			args = append(args, one)
+			sum.Add(sum, num(one))
+		}
+		checkProblem(t, "column-add", args, text(sum), nil)
+	}
+	for _, args := range [][]string{{"999", "999", "999", "999"}, {"9999999", "0"}, {"0.001", "0.999"}, {"5", "0.5"}} {
+		sum := new(big.Rat)
+		for _, a := range args {
+			sum.Add(sum, num(a))
+		}
+		checkProblem(t, "column-add", args, text(sum), nil)
+	}
+	checkProblem(t, "column-add", []string{"9999999", "1"}, "", nil)
+}
+
+func TestDecimalsFromSharing(t *testing.T) {
+	for args, want := range map[string]string{"97 4": "24.25", "1 8": "0.125", "10 4": "2.5", "12 3": "4", "1 3": "", "7 16": ""} {
+		checkProblem(t, "share", strings.Fields(args), want, map[string]string{"remainder": "decimals"})
+	}
+}
+
+func TestChosenWaysSayWhyTheyDoNotFit(t *testing.T) {
+	for way, says := range map[string]string{
+		"use fives": "Fives are used when both numbers are 5 or more. 3 and 4 are not.",
+		"make ten":  "A ten is made when the numbers come to more than ten and neither is ten. 3 and 4 do not.",
+		"add ten":   "Ten is added and some taken back when one number is 8 or 9. 3 and 4 are not.",
+	} {
+		_, err := method.Make(method.Request{Method: "add-facts", Args: []string{"3", "4"}, Options: map[string]string{"way": way}})
+		assert.EqualError(t, err, says)
+	}
+	e, err := method.Make(method.Request{Method: "add-facts", Args: []string{"8", "5"}})
+	require.NoError(t, err)
+	var names []string
+	for _, s := range e.Plain().Scenes {
+		names = append(names, s.Title)
+	}
+	assert.Equal(t, []string{"8 + 5: use fives", "8 + 5: make ten", "8 + 5: add ten"}, names)
+}
+
+// regroupings are the places where pieces were bundled and opened, in order.
+func regroupings(e method.Example) string {
+	var out []string
+	for _, s := range e.Scene.Steps {
+		for _, mv := range s.Moves {
+			if mv.Kind == "bundle" || mv.Kind == "unbundle" {
+				out = append(out, fmt.Sprintf("%s %+v", mv.Kind, mv.Args))
+			}
+		}
+	}
+	return strings.Join(out, "; ")
+}
+
+func TestAnotherProblemIsLikeTheFirstAndNotTheSame(t *testing.T) {
+	for _, c := range []method.Request{
+		{Method: "column-add", Args: []string{"146", "87"}},
+		{Method: "column-subtract", Args: []string{"4002", "-", "1567"}},
+		{Method: "share", Args: []string{"97", "4"}},
+		{Method: "array", Args: []string{"7", "x", "6"}},
+		{Method: "add-facts", Args: []string{"8", "+", "5"}},
+		{Method: "shift", Args: []string{"3.05", "x", "10"}},
+		{Method: "build", Args: []string{"4070"}},
+	} {
+		first, err := method.Make(c)
+		require.NoError(t, err)
+		for seed := range uint64(20) {
+			next, err := method.Parallel(c, seed)
+			require.NoError(t, err, "%s", c.Method)
+			again, err := method.Parallel(c, seed)
+			require.NoError(t, err)
+			require.Equal(t, next.Args, again.Args)
+			require.NotEqual(t, c.Args, next.Args)
+			other, err := method.Make(next)
+			require.NoError(t, err)
+			require.Equal(t, len(first.Scene.Made.Answer), len(other.Scene.Made.Answer))
+			for i := range c.Args {
+				require.Len(t, next.Args[i], len(c.Args[i]), "as many digits")
+				require.Equal(t, strings.Index(c.Args[i], "0"), strings.Index(next.Args[i], "0"), "zeros inside stay")
+			}
+			if c.Method == "column-add" || c.Method == "column-subtract" {
+				require.Equal(t, regroupings(first), regroupings(other))
+			}
+		}
+	}
+}

@@ -1,0 +1,121 @@
+package method
+
+import (
+	"fmt"
+	"strings"
+
+	"unitbloom/core/board"
+	"unitbloom/core/chance"
+	"unitbloom/core/model/pieces"
+	"unitbloom/core/say"
+)
+
+// tries is how many problems are drawn before it is said that there is no other.
+const tries = 4000
+
+// Parallel gives another problem like one that works: the same method, as many
+// digits, zeros inside where they were, and regroupings in the same places; but
+// other numbers. The same seed gives the same problem.
+func Parallel(r Request, seed uint64) (Request, error) {
+	e, err := Make(r)
+	if err != nil {
+		return r, err
+	}
+	like := signature(e)
+	r.Model = e.Scene.Made.Model
+	draw := chance.Source(seed)
+	for range tries {
+		next := r
+		next.Args = make([]string, len(r.Args))
+		for i, a := range r.Args {
+			next.Args[i] = redrawn(a, draw)
+		}
+		if strings.Join(next.Args, " ") == strings.Join(r.Args, " ") || sameNumber(next.Args, r.Args) {
+			continue
+		}
+		if other, err := Make(next); err == nil && signature(other) == like {
+			return next, nil
+		}
+	}
+	return r, say.Refuse("no-parallel")
+}
+
+// sameNumber reports whether any number of the one stands in the other's place:
+// the class shall not see it again. Powers of ten belong to the method.
+func sameNumber(a, b []string) bool {
+	for i := range a {
+		if a[i] == b[i] && strings.ContainsAny(a[i], "23456789") {
+			return true
+		}
+	}
+	return false
+}
+
+// redrawn is a text with its digits drawn anew: as many, a 0 stays a 0, the first
+// and the others do not become one. Powers of ten stay, as in a change by 10.
+func redrawn(text string, draw func(int) int) string {
+	var b strings.Builder
+	for i := 0; i < len(text); {
+		end := i
+		for end < len(text) && (text[end] >= '0' && text[end] <= '9') {
+			end++
+		}
+		if end == i {
+			b.WriteByte(text[i])
+			i++
+			continue
+		}
+		number := text[i:end]
+		if strings.Trim(number, "0") == "1" && (number != "1" || i > 0) || strings.Trim(number, "0") == "" {
+			b.WriteString(number)
+		} else {
+			for _, d := range number {
+				if d == '0' {
+					b.WriteRune('0')
+				} else {
+					b.WriteByte(byte('1' + draw(9)))
+				}
+			}
+		}
+		i = end
+	}
+	return b.String()
+}
+
+// signature is what makes two problems alike: their regroupings by place, how
+// long they are, and the way that was gone.
+func signature(e Example) string {
+	var b strings.Builder
+	fmt.Fprintf(&b, "%d:", len(e.Scene.Made.Answer))
+	for _, s := range e.Scene.Steps {
+		for _, mv := range s.Moves {
+			switch args := mv.Args.(type) {
+			case pieces.BundleArgs:
+				fmt.Fprintf(&b, "b%d", args.Place)
+			case pieces.UnbundleArgs:
+				fmt.Fprintf(&b, "u%d", args.Place)
+			}
+		}
+	}
+	b.WriteString(crossings(e))
+	return b.String()
+}
+
+// crossings tells where a chain of single steps crosses a ten.
+func crossings(e Example) string {
+	var b strings.Builder
+	now := e.Scene.Start
+	for _, s := range e.Scene.Steps {
+		for _, mv := range s.Moves {
+			next, effect, err := board.Apply(now, mv)
+			if err != nil {
+				return b.String()
+			}
+			if mv.Kind == "step" {
+				fmt.Fprintf(&b, "%d", len(effect.Stages))
+			}
+			now = next
+		}
+	}
+	return b.String()
+}

@@ -1,0 +1,265 @@
+package method
+
+import (
+	"fmt"
+	"strconv"
+	"strings"
+
+	"unitbloom/core/board"
+	"unitbloom/core/lesson"
+	"unitbloom/core/model/discs"
+	"unitbloom/core/model/pieces"
+	"unitbloom/core/place"
+	"unitbloom/core/say"
+)
+
+func amountOf(n int) pieces.AmountArgs { return pieces.AmountArgs{Amount: strconv.Itoa(n)} }
+
+// moreLess changes a number by powers of ten, as a chain or as a fan.
+var moreLess = Spec{
+	ID: "more-less", Title: "More and less", Operation: "number",
+	Doc:    "A start and changes by 1, 10, 100, 1,000 or a tenth or hundredth, one after another or each from the same start; the digits that change are seen.",
+	Args:   "a start and changes",
+	Sample: []string{"296", "+10", "+10", "-100"}, Typed: "296 +10 +10 -100",
+	Limits: "Changes by 0.01, 0.1, 1, 10, 100 or 1,000; discs to 9,999,999.999, blocks whole numbers to 9,999.",
+	Models: []string{"discs", "blocks"},
+	Options: []Option{
+		{"shape", "One change after another, or each from the same start.", []string{"chain", "fan"}},
+	},
+	make: makeMoreLess,
+	read: func(text string) []string {
+		text = strings.NewReplacer("−", "-", "–", "-", "- ", "-", "+ ", "+", ",", " ").Replace(text)
+		return strings.Fields(text)
+	},
+}
+
+type change struct {
+	by   place.Number
+	at   place.Place
+	down bool
+}
+
+func (c change) String() string {
+	if c.down {
+		return "−" + c.by.String()
+	}
+	return "+" + c.by.String()
+}
+
+func makeMoreLess(r Request) (Example, error) {
+	if len(r.Args) < 2 || len(r.Args) > 21 {
+		return Example{}, needs(r)
+	}
+	w, err := place.Parse(r.Args[0])
+	if err != nil {
+		return Example{}, badNumber(err)
+	}
+	if err := fitsModel(r.Model, w.Number); err != nil {
+		return Example{}, err
+	}
+	start, now := w.Number, w.Number
+	m := begin(r, r.Model+" 0")
+	m.step(lesson.Step{
+		Say: line("moreLess.start", say.Number("n", say.Given, start)), Ask: line("moreLess.predict"),
+		Answer: line("moreLess.predict.answer"),
+		Moves:  []board.Move{{Kind: "build", Args: pieces.AmountArgs{Amount: start.String()}}},
+		Write:  []lesson.Write{row("start", start.String())},
+	})
+	for _, a := range r.Args[1:] {
+		c, err := readChange(a)
+		if err != nil {
+			return Example{}, err
+		}
+		from := now
+		if r.Options["shape"] == "fan" {
+			from = start
+		}
+		next, err := c.apply(from)
+		if err != nil || fitsModel(r.Model, next) != nil {
+			return Example{}, say.Refuse("more-less-range", say.Number("n", say.Given, from), text("change", c.String()))
+		}
+		m.change(c, from, next, r.Options["shape"] == "fan" && now != start)
+		now = next
+	}
+	return m.end(start.String()+" "+strings.Join(spaced(r.Args[1:]), " "), now.String())
+}
+
+func spaced(args []string) []string {
+	out := make([]string, len(args))
+	for i, a := range args {
+		out[i] = mirrored(a[:1]) + " " + a[1:]
+	}
+	return out
+}
+
+// change is one step: 10 more than 296 is 306.
+func (m *maker) change(c change, from, next place.Number, again bool) {
+	var moves []board.Move
+	if again {
+		moves = append(moves, board.Move{Kind: "build", Args: pieces.AmountArgs{Amount: from.String()}})
+	}
+	id, ask := "moreLess.more", "moreLess.more.ask"
+	if c.down {
+		id, ask = "moreLess.less", "moreLess.less.ask"
+	}
+	values := []say.Value{say.Number("by", say.Given, c.by), say.Number("from", say.Given, from)}
+	m.key(lesson.Step{
+		Say: line(id, say.PlaceName("place", c.at)), Ask: line(ask, values...),
+		Answer: line("moreLess.answer", say.Number("next", say.Answer, next), answerText("changed", changedPlaces(m.r.words(), from, next))),
+		Look:   line("look.place", say.PlaceName("place", c.at)),
+		Moves:  append(moves, stepped(c.at, c.down)),
+		Write:  []lesson.Write{row(c.String(), next.String())},
+	})
+}
+
+// changedPlaces names the places whose digits differ.
+func changedPlaces(w say.Words, a, b place.Number) string {
+	var names []string
+	for p := place.Largest; p >= place.Smallest; p-- {
+		if a.Digit(p) != b.Digit(p) {
+			names = append(names, w.PlaceName(p, 2))
+		}
+	}
+	return strings.Join(names, ", ")
+}
+
+func readChange(s string) (change, error) {
+	var c change
+	s = strings.ReplaceAll(s, "−", "-")
+	switch {
+	case strings.HasPrefix(s, "-"):
+		c.down = true
+	case !strings.HasPrefix(s, "+"):
+		return c, say.Refuse("more-less-change", text("text", s))
+	}
+	w, err := place.Parse(strings.TrimSpace(s[1:]))
+	if err != nil {
+		return c, badNumber(err)
+	}
+	for p := place.Hundredths; p <= place.Thousands; p++ {
+		if p.Value() == w.Number {
+			c.by, c.at = w.Number, p
+			return c, nil
+		}
+	}
+	return c, say.Refuse("more-less-change", text("text", s))
+}
+
+func (c change) apply(n place.Number) (place.Number, error) {
+	if c.down {
+		return n.Sub(c.by)
+	}
+	return n.Add(c.by)
+}
+
+// shift multiplies or divides by 10, 100 or 1,000: digits move, the point stays.
+var shift = Spec{
+	ID: "shift", Title: "Ten times as much", Operation: "multiply",
+	Doc:    "A number × or ÷ 10, 100 or 1,000: larger or smaller is predicted, the digits move column by column, the point stays; zeros that hold a place and zeros that need not be written.",
+	Args:   "a number, × or ÷, and 10, 100 or 1,000",
+	Sample: []string{"3.05", "x", "10"}, Typed: "3.05 × 10",
+	Limits: "0 to 9,999,999.999 before and after.",
+	Models: []string{"discs"},
+	Options: []Option{
+		{"way", "Column by column, or at once.", []string{"column by column", "at once"}},
+	},
+	make: makeShift,
+}
+
+func makeShift(r Request) (Example, error) {
+	if len(r.Args) != 3 {
+		return Example{}, needs(r)
+	}
+	w, err := place.Parse(r.Args[0])
+	if err != nil {
+		return Example{}, badNumber(err)
+	}
+	sign := mirrored(r.Args[1])
+	power := map[string]int{"10": 1, "100": 2, "1000": 3}[strings.NewReplacer(",", "", " ", "").Replace(r.Args[2])]
+	if power == 0 || sign != "×" && sign != "÷" {
+		return Example{}, needs(r)
+	}
+	if sign == "÷" {
+		power = -power
+	}
+	to, err := w.Number.Shift(power)
+	if err != nil {
+		return Example{}, say.Refuse("shift-range", say.Number("n", say.Given, w.Number), text("sign", sign), text("by", r.Args[2]))
+	}
+	problem := w.String() + " " + sign + " " + r.Args[2]
+	m := begin(r, "discs 0")
+	if m.err == nil {
+		m.now, m.err = board.ApplyAll(m.now, []board.Move{{Kind: "cards", Args: shownArgs()}})
+		m.scene.Start = m.now
+	}
+	m.shiftSteps(w, to, power, problem)
+	return m.end(problem, to.String())
+}
+
+func (m *maker) shiftSteps(w place.Written, to place.Number, power int, problem string) {
+	n := w.Number
+	bigger := "shift.larger"
+	if power < 0 {
+		bigger = "shift.smaller"
+	}
+	if n.IsZero() {
+		bigger = "shift.zero"
+	}
+	m.key(lesson.Step{
+		Say: line("shift.start", say.Number("n", say.Given, n)), Ask: line("shift.predict", text("problem", problem)), Answer: line(bigger),
+		Moves: []board.Move{{Kind: "build", Args: pieces.AmountArgs{Amount: n.String()}}},
+	})
+	if w.Decimals > 0 && w.String() != n.String() {
+		m.step(lesson.Step{
+			Say: line("shift.needless", text("written", w.String())), Ask: line("shift.needless.ask"), Answer: line("shift.needless.answer", answerText("written", w.String()), say.Number("n", say.Answer, n)),
+			Write: []lesson.Write{{Kind: "sentence", Text: w.String() + " = " + n.String()}},
+		})
+	}
+	steps, by := max(power, -power), 1
+	if power < 0 {
+		by = -1
+	}
+	if m.r.Options["way"] == "at once" {
+		steps, by = 1, power
+	}
+	now := n
+	for i := range steps {
+		next, err := now.Shift(by)
+		if err != nil {
+			m.err = badNumber(err)
+			return
+		}
+		s := lesson.Step{
+			Say: line(map[bool]string{true: "shift.left", false: "shift.right"}[by > 0]), Ask: line("shift.ask"),
+			Answer: line("shift.answer", say.Number("next", say.Answer, next)),
+			Look:   line("look.point"),
+			Moves:  []board.Move{{Kind: "shift", Args: shiftArgs(by, i == 0)}},
+			Write:  []lesson.Write{row(fmt.Sprintf("%s %s", mirroredPower(by), powerText(by)), next.String())},
+		}
+		if n.IsZero() {
+			s.Moves = nil
+		}
+		m.step(s)
+		now = next
+	}
+	m.key(lesson.Step{
+		Say: line("shift.check"), Ask: line("shift.check.ask", text("inverse", inverseText(power))),
+		Answer: line("shift.check.answer", say.Number("n", say.Answer, n)),
+		Write:  []lesson.Write{m.sentence(problem, to.String())},
+	})
+}
+
+func mirroredPower(by int) string {
+	if by < 0 {
+		return "÷"
+	}
+	return "×"
+}
+
+func powerText(by int) string { return "1" + "000"[:max(by, -by)] }
+
+func inverseText(power int) string { return mirroredPower(-power) + " " + powerText(power) }
+
+func shownArgs() discs.ShownArgs { return discs.ShownArgs{Shown: true} }
+
+func shiftArgs(by int, keep bool) discs.ShiftArgs { return discs.ShiftArgs{By: by, Keep: keep} }
