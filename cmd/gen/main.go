@@ -1,4 +1,4 @@
-// Command gen writes the published schemas and the page about the models from
+// Command gen writes the published schemas and the pages about models and methods from
 // the Go types and registries. Run it from the top of the tree; `make generate`
 // then makes the TypeScript types from the schemas.
 package main
@@ -16,8 +16,10 @@ import (
 func main() {
 	write("docs/schema/lesson.v1.schema.json", schema.Lesson())
 	write("docs/schema/door.schema.json", schema.Door())
-	if err := os.WriteFile("docs/models.md", []byte(manual.Models()), 0o644); err != nil {
-		log.Fatal(err)
+	for path, page := range map[string]string{"docs/models.md": manual.Models(), "docs/methods.md": manual.Methods()} {
+		if err := os.WriteFile(path, []byte(page), 0o644); err != nil {
+			log.Fatal(err)
+		}
 	}
 }
 

@@ -128,6 +128,7 @@ type Zone struct {
 	ID         string
 	Label      string // a place's or a row's name
 	Count      int
+	Text       string // said in place of the count, as of a track
 	X, Y, W, H int
 	Side       bool // one side of a row: covered by name, not labelled
 	// Offer is the verb that the zone carries at its foot, if any.

@@ -294,6 +294,9 @@ func (s *session) zoneViews(model int, zones []board.Zone, covers []board.Coveri
 
 func (s *session) zoneView(model int, z board.Zone, covers []board.Covering) ZoneView {
 	v := ZoneView{ID: z.ID, Label: z.Label, Count: strconv.Itoa(z.Count), X: z.X, Y: z.Y, W: z.W, H: z.H, Side: z.Side}
+	if z.Text != "" {
+		v.Count = z.Text
+	}
 	if p, err := place.ParsePlace(z.ID); err == nil {
 		w := s.doc.Words
 		v.Label, v.One, v.Shape, v.Size = w.PlaceName(p, 2), "1 "+p.Singular(), w.Shape(p), p.Value().String()

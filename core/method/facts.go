@@ -167,13 +167,24 @@ func useFives(m *maker, a, b int) {
 	x, y := a-5, b-5
 	m.key(lesson.Step{
 		Say: line("fives.split", part("a", a), part("b", b)), Ask: line("fives.ask"), Answer: line("fives.answer", answer("x", x), answer("y", y)),
-		Write: []lesson.Write{bond(a, 5, x), bond(b, 5, y), m.sentence("5 + 5", "10")},
+		Write: append(fiveBonds(a, b), m.sentence("5 + 5", "10")),
 	})
 	m.step(lesson.Step{
-		Say: line("fives.rest"), Ask: line("fives.rest.ask", part("x", x), part("y", y)), Answer: line("fives.rest.answer", answer("rest", x+y), answer("sum", a+b)),
+		Say: line("fives.rest"), Ask: line("fives.rest.ask"), Answer: line("fives.rest.answer", answer("rest", x+y), answer("sum", a+b)),
 		Write: []lesson.Write{m.sentence("10 + "+strconv.Itoa(x+y), strconv.Itoa(a+b))},
 	})
 	m.close(a, b)
+}
+
+// fiveBonds part what is more than five.
+func fiveBonds(ns ...int) []lesson.Write {
+	var out []lesson.Write
+	for _, n := range ns {
+		if n > 5 {
+			out = append(out, bond(n, 5, n-5))
+		}
+	}
+	return out
 }
 
 func makeTenFact(m *maker, a, b int) {

@@ -142,11 +142,18 @@ func (c *columnSubtraction) exchange(p place.Place) {
 	for c.has[from] == 0 {
 		from++
 	}
+	first := from
 	for ; from > p; from-- {
 		to := from - 1
-		id, ask := "minusColumn.exchange", line("minusColumn.exchange.ask", say.PlaceName("to", to))
-		if to > p {
+		ask := line("minusColumn.exchange.ask", say.PlaceName("to", to))
+		id := "minusColumn.exchange"
+		switch {
+		case from == first && to > p:
 			id = "minusColumn.across"
+		case from < first && to > p:
+			id = "minusColumn.on"
+		case from < first:
+			id = "minusColumn.now"
 		}
 		c.has[from]--
 		c.has[to] += 10

@@ -108,7 +108,7 @@ func (m Message) Text(w Words) string {
 		before, rest, ok := strings.Cut(template, "{")
 		b.WriteString(before)
 		if !ok {
-			return capital(b.String())
+			return sentences(b.String())
 		}
 		name, after, _ := strings.Cut(rest, "}")
 		b.WriteString(m.fill(name, w))
@@ -144,6 +144,17 @@ func (v Value) text(form string, w Words) string {
 	}
 	n, _ := strconv.Atoi(v.Text)
 	return v.Text + " " + w.PlaceName(*v.Place, n)
+}
+
+// sentences begins each sentence with a capital, wherever a value stands first.
+func sentences(s string) string {
+	s = capital(s)
+	for i := 0; i+2 < len(s); i++ {
+		if (s[i] == '.' || s[i] == '!' || s[i] == '?') && s[i+1] == ' ' {
+			s = s[:i+2] + capital(s[i+2:])
+		}
+	}
+	return s
 }
 
 func capital(s string) string {

@@ -8,13 +8,24 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"unitbloom/core/board"
+	"unitbloom/core/method"
 	"unitbloom/internal/manual"
 )
 
-func TestThePublishedPageIsFresh(t *testing.T) {
-	page, err := os.ReadFile("../../docs/models.md")
-	require.NoError(t, err)
-	assert.Equal(t, manual.Models(), string(page), "run make generate")
+func TestThePublishedPagesAreFresh(t *testing.T) {
+	for path, want := range map[string]string{"models.md": manual.Models(), "methods.md": manual.Methods()} {
+		page, err := os.ReadFile("../../docs/" + path)
+		require.NoError(t, err)
+		assert.Equal(t, want, string(page), "run make generate")
+	}
+}
+
+func TestEveryMethodIsOnThePage(t *testing.T) {
+	page := manual.Methods()
+	for _, spec := range method.Specs() {
+		assert.Contains(t, page, "(`"+spec.ID+"`)")
+	}
+	assert.NotContains(t, page, "{")
 }
 
 func TestEveryMoveIsOnThePage(t *testing.T) {

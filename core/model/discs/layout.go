@@ -129,11 +129,10 @@ func (g *grid) columns(l *board.Layout) {
 		total += h
 	}
 	l.H = total + 2*padY - rowGap
-	counts := pieces.Count(g.List, pieces.Play, pieces.AnyPart)
 	for p := g.top; p >= g.bottom; p-- {
 		i := p - place.Smallest
 		name := p.Plural()
-		l.Zones = append(l.Zones, board.Zone{ID: name, Label: name, Count: counts.Of(p), X: g.x[i], W: g.w[i], H: l.H, Offer: kit.ColumnOffer(p)})
+		l.Zones = append(l.Zones, board.Zone{ID: name, Label: name, Count: g.inColumn(p), X: g.x[i], W: g.w[i], H: l.H, Offer: kit.ColumnOffer(p)})
 		l.W = g.x[i] + g.w[i]
 		y := padY
 		for r, cell := range g.cells[i] {
@@ -163,6 +162,19 @@ func (g *grid) columns(l *board.Layout) {
 			y += h
 		}
 	}
+}
+
+// inColumn counts the discs in play in the chart's column, not on the tracks.
+func (g *grid) inColumn(p place.Place) int {
+	n := 0
+	for _, cell := range g.cells[p-place.Smallest] {
+		for i := range cell {
+			if cell[i].State == pieces.Play {
+				n++
+			}
+		}
+	}
+	return n
 }
 
 func (g *grid) inRow(r int) int {
@@ -241,6 +253,7 @@ func (d Discs) tracks(l *board.Layout) {
 			in[k.Group-1] = append(in[k.Group-1], k)
 		}
 	}
+	worth := d.inGroups()
 	x, y := l.W+trackGap, 0
 	even := (l.H - (d.Groups-1)*8) / d.Groups
 	for i, discs := range in {
@@ -253,7 +266,7 @@ func (d Discs) tracks(l *board.Layout) {
 				count++
 			}
 		}
-		l.Zones = append(l.Zones, board.Zone{ID: name, Label: name, Count: count, X: x, Y: y, W: track, H: h})
+		l.Zones = append(l.Zones, board.Zone{ID: name, Label: name, Count: count, Text: worth[i], X: x, Y: y, W: track, H: h})
 		l.Decor = append(l.Decor, board.Decor{Kind: "group", X: x, Y: y, W: track, H: h, Zone: name})
 		y += h + 8
 	}

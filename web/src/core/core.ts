@@ -5,6 +5,7 @@ import type {
   Became,
   BoardView,
   Builds,
+  Captured,
   Reached,
   Edit,
   Frame,
@@ -90,7 +91,15 @@ interface Calls {
     out: Turned;
   };
   addExample: {
-    in: { handle: number; id: string; typed: string; options?: Record<string, string>; at?: number };
+    in: {
+      handle: number;
+      id: string;
+      typed: string;
+      method?: string;
+      model?: string;
+      options?: Record<string, string>;
+      at?: number;
+    };
     out: Turned;
   };
   addBoard: { in: { handle: number; id: string; title: string; kinds: string[]; at?: number }; out: Turned };
@@ -104,7 +113,22 @@ interface Calls {
   clear: { in: { handle: number; what: string[] }; out: Turned };
   throw: { in: { kind: string; count: number; seed: number }; out: number[] };
   methods: { in: object; out: MethodInfo[] };
-  preview: { in: { typed: string; options?: Record<string, string> }; out: Plain };
+  preview: {
+    in: { typed: string; method?: string; model?: string; options?: Record<string, string> };
+    out: Plain;
+  };
+  anotherLike: { in: { handle: number; scene: string; id: string; seed: number }; out: Turned };
+  reshape: {
+    in: { handle: number; scene: string; step: number; how: 'split' | 'join' | 'earlier' | 'later' };
+    out: Turned;
+  };
+  beginCapture: { in: { handle: number }; out: Captured };
+  endStep: { in: { handle: number; say: string; ask: string; answer: string }; out: Captured };
+  endCapture: {
+    in: { handle: number; id: string; title: string; say: string; ask: string; answer: string };
+    out: Turned;
+  };
+  dropCapture: { in: { handle: number }; out: Captured };
 }
 
 declare global {

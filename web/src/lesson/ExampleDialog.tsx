@@ -1,34 +1,58 @@
-// New worked example: type the problem as it is written, see at once how it
-// will go, add it.
-import { Alert, Button, Input, Modal, Radio } from 'antd';
+// New worked example: choose what to teach, type the problem as it is written,
+// see at once how it will go, add it.
+import { Alert, Button, Input, Modal, Radio, Segmented, Select } from 'antd';
 import { useMemo, useState } from 'react';
-import { call, type Plain } from '../core/core';
+import { views, type Kind } from '../board/views';
+import { call, type MethodInfo, type Plain } from '../core/core';
 import { newId } from '../shell/api';
+import { MethodIcon } from './MethodIcon';
 import { edit, sentence, show, useLesson } from './store';
+
+const operations = [
+  { value: 'number', label: 'Numbers' },
+  { value: 'add', label: 'Add' },
+  { value: 'subtract', label: 'Subtract' },
+  { value: 'multiply', label: 'Multiply' },
+  { value: 'divide', label: 'Divide' },
+];
+
+/** Options that are the lesson's words, or are chosen elsewhere. */
+const ofTheLesson = ['regroup', 'ones'];
+
+const titled = (name: string) => name[0]!.toUpperCase() + name.slice(1);
 
 export function ExampleDialog({ close }: { close: () => void }) {
   const words = useLesson((s) => s.outline.words);
+  const methods = useMemo(() => call('methods', {}), []);
+  const [operation, setOperation] = useState('add');
+  const [chosen, setChosen] = useState('column-add');
   const [typed, setTyped] = useState('');
-  const [marks, setMarks] = useState('above');
-  const [style, setStyle] = useState('solid');
+  const [model, setModel] = useState('');
+  const [picked, setPicked] = useState<Record<string, string>>({});
+  const method = methods.find((m) => m.id === chosen)!;
   const options = useMemo(() => {
-    const chosen: Record<string, string> = { marks, style };
-    if (words.regroup) chosen.regroup = words.regroup;
-    if (words.ones) chosen.ones = words.ones;
-    return chosen;
-  }, [marks, style, words]);
+    const all: Record<string, string> = {};
+    for (const o of method.options) if (picked[o.name]) all[o.name] = picked[o.name]!;
+    if (words.regroup) all.regroup = words.regroup;
+    if (words.ones) all.ones = words.ones;
+    return all;
+  }, [method, picked, words]);
+  const request = useMemo(
+    () => ({ typed, method: chosen, model: method.models.includes(model) ? model : '', options }),
+    [typed, chosen, method, model, options],
+  );
   const preview = useMemo<{ plain?: Plain; why?: string }>(() => {
     if (typed.trim() === '') return {};
     try {
-      return { plain: call('preview', { typed, options }) };
+      return { plain: call('preview', request) };
     } catch (error) {
       return { why: sentence(error) };
     }
-  }, [typed, options]);
+  }, [typed, request]);
   const add = () => {
     if (!preview.plain) return;
     const id = newId();
-    if (edit((handle) => call('addExample', { handle, id, typed, options }))) {
+    if (edit((handle) => call('addExample', { handle, id, ...request }))) {
       show(id, 0, false);
       close();
     }
@@ -38,52 +62,131 @@ export function ExampleDialog({ close }: { close: () => void }) {
       title="New worked example"
       open
       onCancel={close}
-      width={640}
+      width={820}
+      style={{ top: 24 }}
       footer={
         <Button type="primary" size="large" disabled={!preview.plain} onClick={add}>
           Add to the lesson
         </Button>
       }
     >
+      <Segmented
+        aria-label="What to teach"
+        options={operations}
+        value={operation}
+        onChange={(value) => {
+          setOperation(value);
+          setChosen(methods.find((m) => m.operation === value)!.id);
+          setPicked({});
+        }}
+      />
+      <div className="methods" role="radiogroup" aria-label="Method">
+        {methods
+          .filter((m) => m.operation === operation)
+          .map((m) => (
+            <button
+              key={m.id}
+              type="button"
+              role="radio"
+              aria-checked={m.id === chosen}
+              className="method"
+              title={m.doc}
+              onClick={() => {
+                setChosen(m.id);
+                setPicked({});
+              }}
+            >
+              <MethodIcon model={m.models[0]!} operation={m.operation} />
+              {m.title}
+            </button>
+          ))}
+      </div>
       <label className="field">
-        Column addition: type two numbers to add
+        {method.title}: type {method.args}
         <Input
           size="large"
           className="problem"
-          placeholder="146 + 87"
+          placeholder={method.typed}
           value={typed}
           onChange={(e) => setTyped(e.target.value)}
           onPressEnter={add}
           autoFocus
           autoComplete="off"
+          spellCheck={false}
           status={preview.why ? 'error' : ''}
           aria-describedby="problem-says"
         />
       </label>
       <div id="problem-says" aria-live="polite">
-        {preview.why && <Alert type="warning" title={preview.why} />}
-        {preview.plain && (
-          <ol className="preview" tabIndex={0} aria-label="How it will go">
-            {preview.plain.steps.map((s, i) => (
-              <li key={i}>{s.say}</li>
-            ))}
-          </ol>
-        )}
+        {preview.why && <Alert type="warning" title={preview.why} description={method.limits} />}
+        {preview.plain && <Preview plain={preview.plain} />}
       </div>
-      <fieldset className="choices">
-        <legend>Regroup marks</legend>
-        <Radio.Group value={marks} onChange={(e) => setMarks(e.target.value as string)}>
-          <Radio value="above">Above</Radio>
-          <Radio value="below">Below</Radio>
-        </Radio.Group>
-      </fieldset>
-      <fieldset className="choices">
-        <legend>Blocks</legend>
-        <Radio.Group value={style} onChange={(e) => setStyle(e.target.value as string)}>
-          <Radio value="solid">Solid</Radio>
-          <Radio value="sketch">Sketch</Radio>
-        </Radio.Group>
-      </fieldset>
+      <Options method={method} picked={picked} pick={setPicked} model={model} setModel={setModel} />
     </Modal>
+  );
+}
+
+/** How the example will go: what is said at each step, of one way or of each. */
+function Preview({ plain }: { plain: Plain }) {
+  const scenes = plain.scenes ?? [plain];
+  return (
+    <ol className="preview" tabIndex={0} aria-label="How it will go">
+      {scenes.flatMap((scene) => [
+        ...(scenes.length > 1
+          ? [
+              <li key={scene.title} className="preview-scene">
+                {scene.title}
+              </li>,
+            ]
+          : []),
+        ...scene.steps.map((s, i) => <li key={`${scene.title} ${i}`}>{s.say}</li>),
+      ])}
+    </ol>
+  );
+}
+
+interface OptionsProps {
+  method: MethodInfo;
+  picked: Record<string, string>;
+  pick: (picked: Record<string, string>) => void;
+  model: string;
+  setModel: (model: string) => void;
+}
+
+function Options({ method, picked, pick, model, setModel }: OptionsProps) {
+  return (
+    <div className="options">
+      {method.models.length > 1 && (
+        <div className="choices">
+          <span>Shown with</span>
+          <Select
+            aria-label="Shown with"
+            value={method.models.includes(model) ? model : ''}
+            options={[
+              { value: '', label: 'The first that fits' },
+              ...method.models.map((m) => ({ value: m, label: views[m as Kind].title })),
+            ]}
+            onChange={setModel}
+          />
+        </div>
+      )}
+      {method.options
+        .filter((o) => !ofTheLesson.includes(o.name))
+        .map((o) => (
+          <fieldset className="choices" key={o.name}>
+            <legend>{titled(o.name)}</legend>
+            <Radio.Group
+              value={picked[o.name] ?? o.choices[0]}
+              onChange={(e) => pick({ ...picked, [o.name]: e.target.value as string })}
+            >
+              {o.choices.map((c) => (
+                <Radio key={c} value={c}>
+                  {titled(c)}
+                </Radio>
+              ))}
+            </Radio.Group>
+          </fieldset>
+        ))}
+    </div>
   );
 }

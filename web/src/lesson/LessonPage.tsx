@@ -13,6 +13,7 @@ import { Flower } from '../shell/Mark';
 import { Notices } from '../shell/Notices';
 import { AboutDialog } from './AboutDialog';
 import { BuildsDialog } from './BuildsDialog';
+import { beginCapture, CaptureBar } from './CaptureBar';
 import { ChanceDialog } from './ChanceDialog';
 import { CountBar, countAloud } from './CountBar';
 import { ExampleDialog } from './ExampleDialog';
@@ -94,6 +95,7 @@ export function LessonPage() {
           {empty ? <FirstBoard onExample={() => setDialog('example')} /> : <Stage />}
           <PenBar />
           <CountBar />
+          <CaptureBar />
         </div>
         <Record />
       </main>
@@ -269,6 +271,7 @@ function MoreMenu({ disabled, onDialog }: { disabled: boolean; onDialog: (d: Dia
       label: models.length > 1 ? `Count aloud: ${views[m.kind as Kind].title.toLowerCase()}` : 'Count aloud',
       onClick: () => countAloud(i),
     })),
+    { key: 'capture', label: 'Capture my own example', onClick: beginCapture },
     { key: 'chance', label: 'Numbers by chance', onClick: () => onDialog('chance') },
     { key: 'builds', label: 'All builds of a number', onClick: () => onDialog('builds') },
     { key: 'compare', label: 'Compare the two models', disabled: models.length < 2, onClick: compare },

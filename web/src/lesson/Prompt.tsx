@@ -1,7 +1,10 @@
 // What the teacher says and asks at a step, with the answer held back.
 import { Button } from 'antd';
 import { useState } from 'react';
-import { useLesson } from './store';
+import { Words } from '../board/controls';
+import { call } from '../core/core';
+import { newId } from '../shell/api';
+import { edit, show, useLesson } from './store';
 import { back, next, useReveal } from './walk';
 import { StepDialog } from './StepDialog';
 
@@ -47,11 +50,41 @@ export function Prompt() {
         <Button type="primary" onClick={next}>
           Next
         </Button>
-        {number > 0 && !readOnly && <Button onClick={() => setEditing(true)}>Edit step</Button>}
+        {number > 0 && !readOnly && (
+          <StepMenu scene={scene.id} step={number - 1} edit={() => setEditing(true)} />
+        )}
+        {scene.method && !readOnly && <Button onClick={() => anotherLike(scene.id)}>Another like it</Button>}
       </div>
       {editing && (
         <StepDialog scene={scene.id} step={number - 1} line={frame.prompt} close={() => setEditing(false)} />
       )}
     </section>
   );
+}
+
+/** What is done with a step: its words, its place, and where it is parted. */
+function StepMenu({ scene, step, edit: words }: { scene: string; step: number; edit: () => void }) {
+  const reshape = (how: 'split' | 'join' | 'earlier' | 'later') =>
+    edit((handle) => call('reshape', { handle, scene, step, how }));
+  return (
+    <>
+      <Button onClick={words}>Edit step</Button>
+      <Words
+        label="Change order"
+        words={[
+          { label: 'Split in two', run: () => reshape('split') },
+          { label: 'Join to the next', run: () => reshape('join') },
+          { label: 'Earlier', run: () => reshape('earlier') },
+          { label: 'Later', run: () => reshape('later') },
+        ]}
+      />
+    </>
+  );
+}
+
+/** A parallel problem, after this one; the record stays. */
+function anotherLike(scene: string) {
+  const id = newId();
+  const seed = crypto.getRandomValues(new Uint32Array(1))[0]!;
+  if (edit((handle) => call('anotherLike', { handle, scene, id, seed }))) show(id, 0, false);
 }

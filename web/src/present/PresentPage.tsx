@@ -3,6 +3,7 @@
 import { Button, Modal } from 'antd';
 import { useCallback, useEffect, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
+import { Words } from '../board/controls';
 import { Stage } from '../board/Tile';
 import {
   change,
@@ -44,6 +45,8 @@ export function PresentPage() {
   const [list, setList] = useState(false);
   const [writtenShown, setWrittenShown] = useState(true);
   const [offer, setOffer] = useState(false);
+  const [pace, setPace] = useState(0);
+  const [theirs, setTheirs] = useState(0);
 
   useEffect(() => {
     setPresenting(true);
@@ -100,8 +103,16 @@ export function PresentPage() {
     return () => removeEventListener('keydown', onKey);
   }, [forward, backward, reveal, quit, scene, list]);
 
+  // Played by itself, a question waits as long as a step.
+  useEffect(() => {
+    if (!pace) return;
+    const timer = setTimeout(forward, pace * 1000);
+    return () => clearTimeout(timer);
+  }, [pace, frame, forward]);
+
   if (status !== 'open' || !scene) return <main className="present" aria-busy="true" />;
   const number = frame.asked ? frame.step + 1 : frame.step;
+  const yourTurn = theirs > 0 && frame.asked && frame.step >= frame.steps - theirs && !revealed;
   const petals = frame.steps === 0 ? 10 : Math.floor((10 * frame.step) / frame.steps);
   return (
     <main className="present">
@@ -111,8 +122,10 @@ export function PresentPage() {
           <p className="cue-say">{scene.title}</p>
         ) : (
           <>
-            <p className="cue-say">{frame.prompt.say}</p>
-            {frame.prompt.ask && <p className="cue-ask">{frame.prompt.ask}</p>}
+            <p className="cue-say">{yourTurn ? 'Your turn.' : frame.prompt.say}</p>
+            {frame.prompt.ask && (
+              <p className="cue-ask">{yourTurn ? 'What comes next?' : frame.prompt.ask}</p>
+            )}
             {frame.prompt.ask && (
               <p className={`cue-answer ${revealed ? '' : 'held'}`} aria-hidden={!revealed}>
                 {revealed ? frame.prompt.answer : '\u00a0'}
@@ -186,6 +199,22 @@ export function PresentPage() {
           Next
         </Button>
         <Button onClick={toggleFullScreen}>Full screen</Button>
+        <Words
+          label="Play"
+          words={[
+            ...[4, 7, 12].map((s) => ({
+              label: `By itself, every ${s} seconds`,
+              on: pace === s,
+              run: () => setPace(s),
+            })),
+            { label: 'By hand', on: pace === 0, run: () => setPace(0) },
+            'line',
+            { label: 'Your turn: the last step', on: theirs === 1, run: () => setTheirs(1) },
+            { label: 'Your turn: the last two', on: theirs === 2, run: () => setTheirs(2) },
+            { label: 'Your turn: all steps', on: theirs === 500, run: () => setTheirs(500) },
+            { label: 'No turns', on: theirs === 0, run: () => setTheirs(0) },
+          ]}
+        />
         <Button onClick={() => takePen('pen')}>Draw</Button>
         <Button onClick={() => countAloud(0)}>Count</Button>
         <Button onClick={() => setList(true)}>Keys</Button>

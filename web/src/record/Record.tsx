@@ -15,9 +15,6 @@ export function Record() {
   return (
     <aside className="record" aria-label="Record">
       {written && <Written work={written} />}
-      {models.map((m, i) => (
-        <ReadOuts key={i} model={m} named={models.length > 1} />
-      ))}
       {lines.length > 0 && (
         <ul className="lines" aria-label="Written in this example">
           {lines.map((text, i) => (
@@ -25,6 +22,9 @@ export function Record() {
           ))}
         </ul>
       )}
+      {models.map((m, i) => (
+        <ReadOuts key={i} model={m} named={models.length > 1} />
+      ))}
       <Kept />
     </aside>
   );

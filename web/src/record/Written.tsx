@@ -4,13 +4,18 @@ import type { Written as WrittenWork } from '../core/core';
 import { light, useLesson } from '../lesson/store';
 
 const rowsWith = {
-  above: ['mark', 'addend 1', 'addend 2', 'sum'],
-  below: ['addend 1', 'addend 2', 'sum', 'mark'],
+  above: ['mark', 'addend 1', 'addend 2', 'addend 3', 'addend 4', 'sum'],
+  below: ['addend 1', 'addend 2', 'addend 3', 'addend 4', 'sum', 'mark'],
 };
+
+/** Rows that only longer problems have. */
+const further = ['addend 3', 'addend 4'];
 
 export function Written({ work }: { work: WrittenWork }) {
   const lit = useLesson((s) => s.lit);
-  const rows = rowsWith[work.marks === 'below' ? 'below' : 'above'];
+  const rows = rowsWith[work.marks === 'below' ? 'below' : 'above'].filter(
+    (row) => !further.includes(row) || work.cells.some((c) => c.row === row),
+  );
   return (
     <table className="written" aria-label="Written method">
       <thead className="sr-only">
@@ -31,7 +36,11 @@ export function Written({ work }: { work: WrittenWork }) {
               const ids = cell?.ids ?? [];
               const on = ids.some((id) => lit.has(id));
               return (
-                <td key={place} data-place={place || 'sign'}>
+                <td
+                  key={place}
+                  data-place={place || 'sign'}
+                  className={place === 'tenths' ? 'after-point' : undefined}
+                >
                   {cell && (
                     <button
                       type="button"

@@ -1,0 +1,137 @@
+import { blocks, choose, expect, open, says, settled, test, type } from './teacher';
+import type { Page } from '@playwright/test';
+
+/** What is chosen, what is typed, and what stands there at the end. */
+const problems: Record<string, [method: string, typed: string, end: RegExp][]> = {
+  Numbers: [
+    ['Build a number', '146', /100 \+ 40 \+ 6 = 146/],
+    ['Read a number', 'blocks 3h 12o', /300 \+ 10 \+ 2 = 312/],
+    ['Count on in steps', '95, 10, 3', /125 │ one hundred and twenty-five/],
+    ['Ten and so many', '13', /10 \+ 3 = 13/],
+    ['More and less', '296 +10 +10 -100', /−100 │ 216/],
+    ['Compare', '0.5, 0.45', /0\.5 > 0\.45/],
+  ],
+  Add: [
+    ['Addition facts', '8 + 5', /8 \+ 5 = 13/],
+    ['All pairs of a number', '6', /0 \+ 6 = 6/],
+    ['Snap a train', '9, 5', /9 − 5 = 4/],
+    ['Either way round', '6 + 3', /6 \+ 3 = 3 \+ 6/],
+    ['Column addition', '1999 + 2 + 30', /1999 \+ 2 \+ 30 = 2031/],
+    ['Find what is missing', '? + 7 = 15', /8 \+ 7 = 15/],
+  ],
+  Subtract: [
+    ['Subtraction facts', '14 - 6', /8 \+ 6 = 14/],
+    ['What is the difference?', '63, 28', /63 − 28 = 35/],
+    ['Column subtraction', '4 002 - 1 567', /4002 − 1567 = 2435/],
+    ['A row of problems', '14 - 10, 23 - 10, 35 - 10', /35 − 10 = 25/],
+  ],
+  Multiply: [
+    ['Ten times as much', '3.05 × 10', /3\.05 × 10 = 30\.5/],
+    ['Rows and columns', '7 × 6', /6 × 7 = 42/],
+  ],
+  Divide: [
+    ['Share out', '97 ÷ 4', /97 ÷ 4 = 24 remainder 1/],
+    ['How many groups?', '14 ÷ 4', /14 ÷ 4 = 3 remainder 2/],
+  ],
+};
+
+async function make(page: Page, operation: string, method: string, typed: string) {
+  await page.getByRole('button', { name: 'New worked example' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByText(operation, { exact: true }).click();
+  await dialog.getByRole('radio', { name: method }).click();
+  await dialog.locator('.problem').fill(typed);
+  await expect(dialog.getByRole('list', { name: 'How it will go' })).toBeVisible();
+  await dialog.getByRole('button', { name: 'Add to the lesson' }).click();
+  await expect(dialog).toBeHidden();
+}
+
+for (const [operation, list] of Object.entries(problems)) {
+  test(`${operation.toLowerCase()}: from the typed problem to the last step`, async ({ page }) => {
+    test.setTimeout(240_000);
+    await open(page, [blocks({ ones: 3 })]);
+    for (const [method, typed, end] of list) {
+      await make(page, operation, method, typed);
+      const place = page.locator('.prompt-place');
+      const steps = Number((await place.textContent())!.split(' of ')[1]);
+      expect(steps).toBeGreaterThan(1);
+      const last = page.locator('.scene.here .leaf.now', { hasText: new RegExp(`^${steps}$`) });
+      for (let n = 0; n < 2 * steps + 2 && (await last.count()) === 0; n++)
+        await page.getByRole('button', { name: 'Next', exact: true }).click();
+      await expect(page.locator('.lines')).toContainText(end);
+      await expect(page.locator('.misfit-note')).toHaveCount(0);
+    }
+  });
+}
+
+test('a wrong problem is answered under the field with what would fit', async ({ page }) => {
+  await open(page, [blocks({})]);
+  await page.getByRole('button', { name: 'New worked example' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByText('Divide', { exact: true }).click();
+  await dialog.locator('.problem').fill('97 ÷ 0');
+  await expect(dialog.getByRole('alert')).toContainText('0 does not fit here. Use 2 to 9.');
+  await expect(dialog.getByRole('button', { name: 'Add to the lesson' })).toBeDisabled();
+});
+
+test('another like it has other numbers and the same regroupings', async ({ page }) => {
+  await open(page, [blocks({})]);
+  await make(page, 'Add', 'Column addition', '146 + 87');
+  await page.getByRole('button', { name: 'Another like it' }).click();
+  await expect(page.locator('.bud')).toHaveCount(3);
+  const title = (await page.locator('.scene.here .bud-title').textContent())!;
+  expect(title).toMatch(/^\d{3} \+ \d{2}$/);
+  expect(title).not.toBe('146 + 87');
+});
+
+test('steps are split, joined and moved, where the moves allow it', async ({ page }) => {
+  await open(page, [blocks({})]);
+  await make(page, 'Add', 'Column addition', '146 + 87');
+  await page.getByRole('button', { name: /^Step 2:/ }).click();
+  await settled(page);
+  await choose(page, 'Change order', 'Split in two');
+  await expect(page.locator('.prompt-place')).toHaveText('2 of 10');
+  await choose(page, 'Change order', 'Join to the next');
+  await expect(page.locator('.prompt-place')).toHaveText('2 of 9');
+  await page.getByRole('button', { name: /^Step 5:/ }).click();
+  await settled(page);
+  await choose(page, 'Change order', 'Earlier');
+  await expect(page.getByRole('alert')).toContainText('does not fit then');
+});
+
+test('the teacher captures an example with her own hands', async ({ page }) => {
+  await open(page, [blocks({ ones: 13 })]);
+  await choose(page, 'More', 'Capture my own example');
+  const bar = page.getByRole('toolbar', { name: 'Capturing' });
+  await page.getByRole('button', { name: 'Bundle' }).last().click();
+  await bar.getByLabel('Say').fill('Ten ones make a ten.');
+  await bar.getByLabel('Ask').fill('How many ones stay?');
+  await bar.getByLabel('Answer').fill('Three.');
+  await bar.getByRole('button', { name: 'End of step' }).click();
+  await page.getByRole('button', { name: 'Add 1 ten' }).click();
+  await bar.getByLabel('Say').fill('One ten more.');
+  await bar.getByRole('button', { name: 'Make the example' }).click();
+  await expect(page.locator('.prompt-place')).toHaveText('0 of 2');
+  await expect(says(page, 'unitForm')).toHaveText('13 ones');
+  await page.getByRole('button', { name: 'Next', exact: true }).click();
+  await expect(page.locator('.prompt')).toContainText('How many ones stay?');
+  await expect(page.locator('.prompt')).not.toContainText('Three.');
+  await page.getByRole('button', { name: 'Next', exact: true }).click();
+  await expect(says(page, 'unitForm')).toHaveText('1 ten 3 ones');
+  await page.getByRole('button', { name: 'Next', exact: true }).click();
+  await expect(says(page, 'unitForm')).toHaveText('2 tens 3 ones');
+});
+
+test('presented, an example plays by itself, and the last step is left to the class', async ({ page }) => {
+  await open(page, [blocks({})]);
+  await type(page, '3');
+  await make(page, 'Numbers', 'Build a number', '40');
+  await page.getByRole('button', { name: 'Present' }).click();
+  await choose(page, 'Play', 'Your turn: all steps');
+  await page.keyboard.press('ArrowRight');
+  await expect(page.locator('.cue')).toContainText('Your turn.');
+  await page.keyboard.press('r');
+  await expect(page.locator('.cue')).toContainText('With the tens');
+  await choose(page, 'Play', 'By itself, every 4 seconds');
+  await expect(page.getByRole('img', { name: 'Step 2 of 3' })).toBeVisible({ timeout: 20_000 });
+});
