@@ -28,6 +28,23 @@ async function visit(run, viewport = { width: 1280, height: 800 }, extra = {}) {
   await context.close();
 }
 
+/** A ring round the tens, and a note beside them. */
+async function draw(page) {
+  const tens = await page.locator('.zone.column').nth(1).boundingBox();
+  const pens = page.getByRole('toolbar', { name: 'Pens' });
+  await pens.getByRole('button', { name: 'berry' }).click();
+  await pens.getByRole('button', { name: 'Ring' }).click();
+  await page.mouse.move(tens.x + 8, tens.y + 4);
+  await page.mouse.down();
+  await page.mouse.move(tens.x + tens.width - 8, tens.y + tens.height - 10, { steps: 6 });
+  await page.mouse.up();
+  await pens.getByRole('button', { name: 'Note' }).click();
+  await page.mouse.click(tens.x + 30, tens.y + tens.height + 24);
+  await page.getByRole('textbox', { name: 'Note' }).fill('four bags of ten');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Draw' }).click();
+}
+
 try {
   await visit(async ({ page, shot, scene, lesson }) => {
     await page.goto('/');
@@ -39,13 +56,6 @@ try {
     await scene('Can we fill a bag');
     await page.getByRole('button', { name: 'Bundle' }).last().click();
     await shot('refusal');
-    await scene('Thirteen single bulbs');
-    await page.getByRole('button', { name: 'Open mat' }).click();
-    await page.waitForTimeout(700);
-    await page.locator('[data-piece]').nth(2).click();
-    await page.locator('[data-piece]').nth(3).click();
-    await shot('mat');
-    await page.keyboard.press('Escape');
     await scene('Fourteen bags');
     await page.getByRole('button', { name: 'Sketch' }).click();
     await shot('sketch');
@@ -56,16 +66,49 @@ try {
     await lesson('Making ten');
     await page.locator('.rack').waitFor();
     await shot('rack');
-    await scene('42 on blocks');
-    await shot('two-models');
-    await lesson('Two deliveries');
+    await lesson('Counters in frames');
+    await page.locator('[data-piece]').first().waitFor();
+    await shot('counters');
+    await scene('14 bulbs for 4 beds');
+    await page.getByRole('button', { name: 'Groups', exact: true }).click();
+    await page.getByRole('button', { name: 'Share all' }).click();
+    await page.waitForTimeout(2200);
+    await page.mouse.click(900, 700);
+    await shot('groups');
+    await lesson('Trains of nine');
+    await page.locator('[data-piece]').first().waitFor();
+    await shot('cubes');
+    await scene('34 on cubes');
+    await shot('linked');
+    await lesson('Ten times as many');
+    await page.locator('[data-piece]').first().waitFor();
+    await page.getByRole('button', { name: 'Shift digits' }).click();
+    await page.getByRole('button', { name: '× 10', exact: true }).click();
+    await page.waitForTimeout(900);
+    await page.mouse.click(900, 700);
+    await shot('discs');
+    await lesson('How many bulbs');
+    await page.locator('[data-piece]').first().waitFor();
+    await page.getByRole('button', { name: 'Draw' }).click();
+    await page.waitForTimeout(600);
+    await draw(page);
+    await shot('ink');
+    await page.getByRole('button', { name: 'Done' }).click();
+    await page.getByRole('button', { name: 'More', exact: true }).click();
+    await page.getByText('Capture my own example').click();
+    await page.getByRole('button', { name: 'Add 1 ten' }).click();
+    await page.getByLabel('Say', { exact: true }).fill('One bag more.');
+    await shot('capture');
+    await lesson('What is left');
     await page
       .getByRole('button', { name: /^Step 6:/ })
       .first()
       .click();
+    await page.waitForTimeout(2500);
     await shot('example');
+    await lesson('Two deliveries');
     await page.getByRole('button', { name: 'New worked example' }).click();
-    await page.getByPlaceholder('146 + 87').fill('58 + 67');
+    await page.locator('.problem').fill('58 + 67');
     await shot('new-example');
     await page.keyboard.press('Escape');
     await page

@@ -150,7 +150,7 @@ func (v Value) text(form string, w Words) string {
 func sentences(s string) string {
 	s = capital(s)
 	for i := 0; i+2 < len(s); i++ {
-		if (s[i] == '.' || s[i] == '!' || s[i] == '?') && s[i+1] == ' ' {
+		if (s[i] == '.' || s[i] == '!') && s[i+1] == ' ' {
 			s = s[:i+2] + capital(s[i+2:])
 		}
 	}
