@@ -31,11 +31,11 @@ test('parts go over one by one, change places, and stand in all ways', async ({ 
   await page.getByRole('button', { name: 'Swap the parts' }).click();
   await expect(says(page, 'colours')).toHaveText('2 + 4 = 6');
   await page.getByRole('button', { name: 'All ways with both colours' }).click();
-  await expect(page.locator('.caption')).toHaveText(['5 + 1', '4 + 2', '3 + 3', '2 + 4', '1 + 5']);
+  await expect(page.locator('.mat-caption')).toHaveText(['5 + 1', '4 + 2', '3 + 3', '2 + 4', '1 + 5']);
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Parts', exact: true }).click();
   await page.getByRole('button', { name: 'All ways', exact: true }).click();
-  await expect(page.locator('.caption')).toHaveCount(7);
+  await expect(page.locator('.mat-caption')).toHaveCount(7);
 });
 
 test('counters are shared round by round, gathered, and made into groups of a size', async ({ page }) => {
@@ -73,7 +73,7 @@ test('an array is set, split, turned and grown', async ({ page }) => {
   await page.getByRole('button', { name: 'Rows of the first frame: one more' }).click();
   await expect(says(page, 'numeral')).toHaveText('49');
   await page.getByRole('button', { name: 'Count along the edge' }).click();
-  await expect(page.locator('.caption')).toHaveText(['7', '14', '21', '28', '35', '42', '49']);
+  await expect(page.locator('.mat-caption')).toHaveText(['7', '14', '21', '28', '35', '42', '49']);
 });
 
 test('shapes change together, the unit is renamed, and lines of five are made after a scatter', async ({

@@ -11,7 +11,7 @@ test('the whole number goes × 10 while the point stays, from a start row above'
   await expect(says(page, 'numeral')).toHaveText('30.5');
   await settled(page);
   expect(Math.abs((await point.boundingBox())!.x - before.x)).toBeLessThan(2);
-  await expect(page.locator('[data-piece] .digit')).toHaveText(['3', '0', '5']);
+  await expect(page.locator('[data-piece] .card-digit')).toHaveText(['3', '0', '5']);
   await expect(page.locator('.copied')).toHaveCount(8);
   await page.getByRole('button', { name: '÷ 1000' }).click();
   await expect(page.getByRole('alert')).toContainText('The tenths cannot go ÷ 1000');
@@ -72,7 +72,7 @@ test('dots, rows for addends, and digit cards alone', async ({ page }) => {
   await expect(says(page, 'bond')).toHaveText('–');
   await page.getByLabel('Digit cards alone').fill('40.50');
   await page.getByRole('button', { name: 'Lay' }).click();
-  await expect(page.locator('[data-piece] .digit')).toHaveText(['4', '0', '5', '0']);
+  await expect(page.locator('[data-piece] .card-digit')).toHaveText(['4', '0', '5', '0']);
   await expect(says(page, 'numeral')).toHaveText('0');
 });
 

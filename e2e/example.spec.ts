@@ -94,6 +94,7 @@ test('pieces are built one place after another, and a key skips the way', async 
   await makeExample(page, '146 + 87');
   await page.getByRole('button', { name: /^Step 1:/ }).click();
   await page.getByRole('button', { name: 'Present' }).click();
+  await expect(cue(page)).toContainText('Look at the digits');
   await page.keyboard.press('ArrowRight');
   await expect(cue(page)).toContainText('How many of each block');
   await expect(pieces(page, 'hundreds')).toHaveCount(0);

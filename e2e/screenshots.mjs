@@ -40,7 +40,7 @@ async function draw(page) {
   await page.mouse.up();
   await pens.getByRole('button', { name: 'Note' }).click();
   await page.mouse.click(tens.x + 30, tens.y + tens.height + 24);
-  await page.getByRole('textbox', { name: 'Note' }).fill('four bags of ten');
+  await page.getByRole('textbox', { name: 'Note' }).fill('fourteen bags of ten');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Draw' }).click();
 }
@@ -88,7 +88,8 @@ try {
     await page.mouse.click(900, 700);
     await shot('discs');
     await lesson('How many bulbs');
-    await page.locator('[data-piece]').first().waitFor();
+    await scene('Fourteen bags');
+    await page.waitForTimeout(500);
     await page.getByRole('button', { name: 'Draw' }).click();
     await page.waitForTimeout(600);
     await draw(page);

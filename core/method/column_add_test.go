@@ -356,10 +356,25 @@ func TestEveryOptionWorks(t *testing.T) {
 // BenchmarkColumnAdd makes four-digit additions that regroup in every column,
 // and tells the 95th of a hundred beside the mean.
 func BenchmarkColumnAdd(b *testing.B) {
+	timed(b, method.Request{Method: "column-add", Args: []string{"4678", "3987"}})
+}
+
+// BenchmarkLargestShare shares seven digits, opening a rest at every place.
+func BenchmarkLargestShare(b *testing.B) {
+	timed(b, method.Request{Method: "share", Args: []string{"9999999", "7"}})
+}
+
+// BenchmarkOneByOne builds seven digits one disc at a time.
+func BenchmarkOneByOne(b *testing.B) {
+	timed(b, method.Request{Method: "column-add", Args: []string{"4999999", "4999999"}, Model: "discs", Options: map[string]string{"pace": "one by one"}})
+}
+
+func timed(b *testing.B, r method.Request) {
 	var took []time.Duration
 	for b.Loop() {
 		start := time.Now()
-		makeAdd(b, 4678, 3987, nil)
+		_, err := method.Make(r)
+		require.NoError(b, err)
 		took = append(took, time.Since(start))
 	}
 	slices.Sort(took)

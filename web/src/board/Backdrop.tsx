@@ -38,7 +38,7 @@ function Drawn({ d }: { d: Decor }) {
       return <path className="five-tick" d={`M${d.x} ${d.y}v${d.h}`} />;
     case 'caption':
       return (
-        <text className="caption" x={d.x} y={d.y + d.h / 2}>
+        <text className="mat-caption" x={d.x} y={d.y + d.h / 2}>
           {d.text}
         </text>
       );
@@ -53,7 +53,7 @@ export const Numerals = memo(function Numerals({ decor }: { decor: Decor[] }) {
       {decor
         .filter((d) => d.text && d.kind !== 'caption')
         .map((d, i) => (
-          <text key={i} className="numeral" x={d.x + d.w / 2} y={d.y + d.h / 2}>
+          <text key={i} className="cell-numeral" x={d.x + d.w / 2} y={d.y + d.h / 2}>
             {d.text}
           </text>
         ))}

@@ -2,7 +2,8 @@
 // possible; what is not can be asked, and says why.
 import { Button } from 'antd';
 import { useMemo } from 'react';
-import { call, type PageMove, type Verb } from '../core/core';
+import { call, Mark, type PageMove, type Piece, type Verb } from '../core/core';
+import { Words } from './controls';
 import { act, notify, select, useLesson, type DrawnModel } from '../lesson/store';
 
 export function SelectionStrip({ model, index }: { model: DrawnModel; index: number }) {
@@ -34,11 +35,27 @@ export function SelectionStrip({ model, index }: { model: DrawnModel; index: num
             {v.label}
           </Button>
         ))}
+      <Button onClick={() => select(index, alike(model, selected))}>All like these</Button>
+      {verbs.some((v) => !v.ok && v.move.kind !== 'bundle') && (
+        <Words
+          label="Why not"
+          words={verbs
+            .filter((v) => !v.ok && v.move.kind !== 'bundle')
+            .map((v) => ({ label: v.label, run: () => notify('refusal', v.why ?? '') }))}
+        />
+      )}
       <Button type="text" onClick={() => select(index, [])}>
         Done
       </Button>
     </div>
   );
+}
+
+/** All pieces that look like those selected. */
+function alike(model: DrawnModel, selected: ReadonlySet<number>) {
+  const kind = (p: Piece) => `${p[1]} ${p[7] & Mark.alternate} ${p[7] & (Mark.taken | Mark.crossed)}`;
+  const kinds = new Set(model.pieces.filter((p) => selected.has(p[0])).map(kind));
+  return model.pieces.filter((p) => kinds.has(kind(p))).map((p) => p[0]);
 }
 
 /** After most verbs the pieces have a new standing; the selection is over. */

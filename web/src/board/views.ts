@@ -29,8 +29,9 @@ interface View {
   /** Room for controls above and below the pieces, in pixels. */
   head: number;
   foot: number;
-  /** Room at the left, in pixels. */
+  /** Room at the left, and at the right, in pixels. */
   side: number;
+  end: number;
   /** Most pixels to a unit. */
   largest: number;
 }
@@ -46,6 +47,7 @@ export const views: Record<Kind, View> = {
     head: 40,
     foot: 104,
     side: 0,
+    end: 0,
     largest: 4.4,
   },
   rack: {
@@ -56,6 +58,7 @@ export const views: Record<Kind, View> = {
     head: 28,
     foot: 16,
     side: 70,
+    end: 0,
     largest: 2.6,
   },
   counters: {
@@ -66,6 +69,7 @@ export const views: Record<Kind, View> = {
     head: 20,
     foot: 70,
     side: 0,
+    end: 0,
     largest: 2.2,
   },
   cubes: {
@@ -76,6 +80,7 @@ export const views: Record<Kind, View> = {
     head: 20,
     foot: 20,
     side: 50,
+    end: 104,
     largest: 1.8,
   },
   discs: {
@@ -86,6 +91,7 @@ export const views: Record<Kind, View> = {
     head: 44,
     foot: 104,
     side: 0,
+    end: 0,
     largest: 2,
   },
 };

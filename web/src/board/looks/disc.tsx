@@ -24,7 +24,7 @@ export function discLook(piece: Piece) {
     return (
       <>
         <rect className="face paper" x={1} y={1} width={w - 2} height={h - 2} rx={7} />
-        <text className="digit" x={w / 2} y={h / 2} fontSize={h * 0.68}>
+        <text className="card-digit" x={w / 2} y={h / 2} fontSize={h * 0.68}>
           {text}
         </text>
       </>
