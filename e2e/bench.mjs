@@ -217,10 +217,10 @@ async function acts() {
     'hundredths',
     'thousandths',
   ])
-    full.pieces.push({ place, count: place === 'millions' ? 9 : 110 });
+    full.pieces.push({ place, count: place === 'millions' ? 5 : place === 'hundred thousands' ? 19 : 120 });
   for (const [what, model] of [
     ['1,000 blocks', blocks({ tens: 500, ones: 500 })],
-    ['a chart of 999 discs', full],
+    ['a chart of 984 discs', full],
   ]) {
     const id = await create(lessonOf([model]));
     await withPage(laptop, async (page) => {

@@ -24,6 +24,9 @@ interface Props {
 
 const none: ReadonlySet<number> = new Set();
 
+/** With more pieces than this, those that only close up do so at once: hundreds on their way at one time would stutter. */
+const CROWD = 250;
+
 export function PieceBoard({ model, index, scale, name, drop, tap, children }: Props) {
   const flags = model.flags.join(' ');
   const draw = useCallback((p: Piece) => <Look piece={p} flags={flags.split(' ')} />, [flags]);
@@ -41,7 +44,7 @@ export function PieceBoard({ model, index, scale, name, drop, tap, children }: P
       {children}
       <svg
         {...box}
-        className="pieces"
+        className={model.pieces.length > CROWD ? 'pieces crowd' : 'pieces'}
         role="application"
         aria-roledescription={name}
         aria-label={`${name[0]!.toUpperCase()}${name.slice(1)}. Arrow keys go from piece to piece, Space selects, Control A selects all.`}
