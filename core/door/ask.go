@@ -7,6 +7,7 @@ import (
 	"unitbloom/core/board"
 	"unitbloom/core/chance"
 	"unitbloom/core/lesson"
+	"unitbloom/core/method"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
 	"unitbloom/core/sentence"
@@ -91,6 +92,19 @@ func builds(s *session, a struct{ Text string }) (any, error) {
 		out.Forms = append(out.Forms, s.doc.Words.UnitForm(form))
 	}
 	return out, nil
+}
+
+// acts compares the slow way and the fast way of laying a number.
+func acts(_ *Door, a struct{ Text string }) (any, error) {
+	w, err := place.Parse(a.Text)
+	if err != nil {
+		return nil, err
+	}
+	n, whole := w.Whole()
+	if !whole || n > 9999 {
+		return nil, say.Refuse("whole-builds", say.Number("n", say.Given, w.Number))
+	}
+	return method.CountActs(n), nil
 }
 
 type throwArgs struct {

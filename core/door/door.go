@@ -115,6 +115,7 @@ func init() {
 		"compare":      on(compare),
 		"clear":        on(clearThings),
 		"throw":        op(throw),
+		"acts":         op(acts),
 		"beginCapture": on(beginCapture),
 		"endStep":      on(endStep),
 		"endCapture":   on(endCapture),

@@ -373,6 +373,7 @@ type stepArgs struct {
 	Ask    *string `json:"ask"`
 	Answer *string `json:"answer"`
 	Look   *string `json:"look"`
+	Pause  *bool   `json:"pause"`
 	Remove bool    `json:"remove"`
 }
 
@@ -389,6 +390,9 @@ func editStep(s *session, a stepArgs) (any, error) {
 		return s.edit(lesson.Edit{Kind: "putScene", Put: &sc})
 	}
 	step := &sc.Steps[a.Step]
+	if a.Pause != nil {
+		step.Pause = *a.Pause
+	}
 	for own, line := range map[*string]*say.Line{a.Say: &step.Say, a.Ask: &step.Ask, a.Answer: &step.Answer, a.Look: &step.Look} {
 		if own != nil && *own != line.Text(s.doc.Words) {
 			*line = say.Line{Own: *own}

@@ -42,6 +42,7 @@ type StepLine struct {
 	Look   string `json:"look"`
 	Moves  int    `json:"moves"`
 	Misfit string `json:"misfit,omitempty"`
+	Pause  bool   `json:"pause,omitempty"`
 }
 
 func (s *session) outline() Outline {
@@ -65,7 +66,7 @@ func (s *session) outline() Outline {
 
 func (s *session) stepLine(step lesson.Step, misfit error) StepLine {
 	w := s.doc.Words
-	line := StepLine{Say: step.Say.Text(w), Ask: step.Ask.Text(w), Answer: step.Answer.Text(w), Look: step.Look.Text(w), Moves: len(step.Moves)}
+	line := StepLine{Say: step.Say.Text(w), Ask: step.Ask.Text(w), Answer: step.Answer.Text(w), Look: step.Look.Text(w), Moves: len(step.Moves), Pause: step.Pause}
 	if misfit != nil {
 		line.Misfit = misfit.Error()
 	}

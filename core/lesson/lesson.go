@@ -59,6 +59,7 @@ type Step struct {
 	Look   say.Line     `json:"look" jsonschema_description:"What to look at."`
 	Moves  []board.Move `json:"moves" jsonschema:"maxItems=2000" jsonschema_description:"The moves, in order."`
 	Write  []Write      `json:"write" jsonschema:"maxItems=200" jsonschema_description:"What is written."`
+	Pause  bool         `json:"pause,omitempty" jsonschema_description:"Played by itself, the example waits here."`
 	// Total and UnitForm are what the first model shows when the step is over.
 	Total    string `json:"total" jsonschema_description:"The exact value of the pieces in play on the first model afterwards; empty when not known."`
 	UnitForm string `json:"unitForm" jsonschema_description:"Those pieces as they then lie."`

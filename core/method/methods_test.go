@@ -577,3 +577,23 @@ func TestAnotherProblemIsLikeTheFirstAndNotTheSame(t *testing.T) {
 		}
 	}
 }
+
+func TestTheFastWayNeverTakesMoreActs(t *testing.T) {
+	for n := range 1000 {
+		acts := method.CountActs(n)
+		require.Equal(t, n, acts[0].Count)
+		for i, size := range []int{1, 5, 10} {
+			// Laying as many as there are, largest first, one act each.
+			left, count := n, 0
+			for left > 0 {
+				if left >= size {
+					left -= size
+				} else {
+					left--
+				}
+				count++
+			}
+			require.Equal(t, count, acts[i].Count, "%d %s", n, acts[i].Way)
+		}
+	}
+}

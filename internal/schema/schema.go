@@ -41,6 +41,7 @@ type doorTypes struct {
 	Became   board.Became      `json:"became"`
 	Edit     lesson.Edit       `json:"edit"`
 	Reached  door.Reached      `json:"reached"`
+	Acts     method.Acts       `json:"acts"`
 	Builds   door.Builds       `json:"builds"`
 	Verdict  door.Verdict      `json:"verdict"`
 	Overlay  door.Overlay      `json:"overlay"`

@@ -14,6 +14,13 @@ interface Props {
   setZoom: (zoom: number) => void;
 }
 
+/** The same number as a sketch: linked blocks, drawn. */
+function sketchBeside(index: number, at: number) {
+  if (!act({ kind: 'addModel', of: 'blocks' })) return;
+  if (act({ kind: 'link', model: at, with: index })) act({ kind: 'style', model: at, style: 'sketch' });
+  else act({ kind: 'removeModel', model: at });
+}
+
 export function Arrange({ model, index, alone, zoom, setZoom }: Props) {
   const models = useLesson((s) => s.models);
   const [title, setTitle] = useState<string>();
@@ -59,6 +66,11 @@ export function Arrange({ model, index, alone, zoom, setZoom }: Props) {
           ...(model.kind === 'rack' ? [] : [{ label: 'Clear pieces', run: () => make('clear') }]),
           { label: 'Keep a copy beside it', run: () => make('keep') },
           { label: model.title ? 'Change the title' : 'Write a title', run: () => setTitle(model.title) },
+          {
+            label: 'A sketch of it beside',
+            off: models.length === 4,
+            run: () => sketchBeside(index, models.length),
+          },
           { label: 'Larger', off: zoom >= 4, run: () => setZoom(zoom * 1.5) },
           { label: 'Fit to the board', off: zoom === 1, run: () => setZoom(1) },
           ...places,

@@ -2,6 +2,7 @@
 // door. The page mirrors what comes back and computes no mathematics itself.
 import wasmUrl from './generated/core.wasm?url';
 import type {
+  Acts,
   Became,
   BoardView,
   Builds,
@@ -81,7 +82,7 @@ interface Calls {
   redo: { in: { handle: number }; out: Turned };
   edit: { in: { handle: number; edit: Edit }; out: Turned };
   editStep: {
-    in: { handle: number; scene: string; step: number; remove?: boolean } & Partial<
+    in: { handle: number; scene: string; step: number; remove?: boolean; pause?: boolean } & Partial<
       Record<'say' | 'ask' | 'answer' | 'look', string>
     >;
     out: Turned;
@@ -111,6 +112,7 @@ interface Calls {
   judge: { in: { handle: number; text: string }; out: Verdict };
   compare: { in: { handle: number }; out: { text: string } };
   clear: { in: { handle: number; what: string[] }; out: Turned };
+  acts: { in: { text: string }; out: Acts[] };
   throw: { in: { kind: string; count: number; seed: number }; out: number[] };
   methods: { in: object; out: MethodInfo[] };
   preview: {

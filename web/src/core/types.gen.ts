@@ -164,6 +164,7 @@ export interface DoorTypes {
   became: Became;
   edit: Edit;
   reached: Reached;
+  acts: Acts;
   builds: Builds;
   verdict: Verdict;
   overlay: Overlay;
@@ -537,6 +538,10 @@ export interface Step {
    * @maxItems 200
    */
   write: Write[];
+  /**
+   * Played by itself, the example waits here.
+   */
+  pause?: boolean;
   /**
    * The exact value of the pieces in play on the first model afterwards; empty when not known.
    */
@@ -2787,6 +2792,7 @@ export interface StepLine {
   look: string;
   moves: number;
   misfit?: string;
+  pause?: boolean;
 }
 export interface Frame {
   rev: number;
@@ -2998,6 +3004,10 @@ export interface Reached {
   part: number;
   upto: string;
   words: string;
+}
+export interface Acts {
+  way: string;
+  count: number;
 }
 export interface Builds {
   count: number;

@@ -12,6 +12,7 @@ import { Record } from '../record/Record';
 import { Flower } from '../shell/Mark';
 import { Notices } from '../shell/Notices';
 import { AboutDialog } from './AboutDialog';
+import { ActsDialog } from './ActsDialog';
 import { BuildsDialog } from './BuildsDialog';
 import { beginCapture, CaptureBar } from './CaptureBar';
 import { ChanceDialog } from './ChanceDialog';
@@ -35,7 +36,7 @@ import {
 } from './store';
 import { Stem } from './Stem';
 
-type Dialog = 'about' | 'example' | 'chance' | 'builds' | undefined;
+type Dialog = 'about' | 'example' | 'chance' | 'builds' | 'acts' | undefined;
 
 export function LessonPage() {
   const { id = '' } = useParams();
@@ -103,6 +104,7 @@ export function LessonPage() {
       <Notices />
       {dialog === 'example' && <ExampleDialog close={() => setDialog(undefined)} />}
       {dialog === 'chance' && <ChanceDialog close={() => setDialog(undefined)} />}
+      {dialog === 'acts' && <ActsDialog close={() => setDialog(undefined)} />}
       {dialog === 'builds' && <BuildsDialog close={() => setDialog(undefined)} />}
       {dialog === 'about' && <AboutDialog close={() => setDialog(undefined)} />}
     </div>
@@ -274,6 +276,7 @@ function MoreMenu({ disabled, onDialog }: { disabled: boolean; onDialog: (d: Dia
     { key: 'capture', label: 'Capture my own example', onClick: beginCapture },
     { key: 'chance', label: 'Numbers by chance', onClick: () => onDialog('chance') },
     { key: 'builds', label: 'All builds of a number', onClick: () => onDialog('builds') },
+    { key: 'acts', label: 'Slow way and fast way', onClick: () => onDialog('acts') },
     { key: 'compare', label: 'Compare the two models', disabled: models.length < 2, onClick: compare },
     { key: 'words', label: 'Words of the class', onClick: () => onDialog('about') },
   ];

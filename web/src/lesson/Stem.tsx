@@ -1,7 +1,7 @@
 // The stem along the bottom: a bud for each scene, a leaf for each step, to go
 // along and rearrange.
 import { Button, Dropdown, Input, Modal } from 'antd';
-import { useState } from 'react';
+import { useState, type PointerEvent } from 'react';
 import { kinds, views } from '../board/views';
 import { call, type SceneLine } from '../core/core';
 import { addBoard, edit, show, useLesson } from './store';
@@ -17,7 +17,11 @@ export function Stem({ onExample }: { onExample: () => void }) {
           <li key={scene.id} className={scene.id === here ? 'scene here' : 'scene'}>
             <Bud scene={scene} number={i + 1} here={scene.id === here} count={scenes.length} />
             {scene.steps.length > 0 && (
-              <ol className="leaves" aria-label={`Steps of ${scene.title}`}>
+              <ol
+                className="leaves"
+                aria-label={`Steps of ${scene.title}`}
+                onPointerMove={(e) => scrub(e, scene.id)}
+              >
                 {scene.steps.map((s, n) => (
                   <li key={n}>
                     <button
@@ -26,6 +30,7 @@ export function Stem({ onExample }: { onExample: () => void }) {
                       aria-label={`Step ${n + 1}: ${s.say || s.ask || 'moves'}${s.misfit ? `. ${s.misfit}` : ''}`}
                       aria-current={scene.id === here && step === n + 1 ? 'step' : undefined}
                       title={s.misfit ?? s.say}
+                      data-step={n + 1}
                       onClick={() => show(scene.id, n + 1, false)}
                     >
                       {n + 1}
@@ -54,6 +59,15 @@ export function Stem({ onExample }: { onExample: () => void }) {
       </div>
     </nav>
   );
+}
+
+/** A finger along the leaves goes from step to step. */
+function scrub(e: PointerEvent, scene: string) {
+  if (e.buttons !== 1) return;
+  const leaf = document.elementFromPoint(e.clientX, e.clientY)?.closest<HTMLElement>('[data-step]');
+  const step = Number(leaf?.dataset.step ?? 0);
+  const { frame } = useLesson.getState();
+  if (step && (frame.scene !== scene || frame.step !== step)) show(scene, step, false);
 }
 
 function leafClass(here: boolean, n: number, step: number, misfit?: string) {

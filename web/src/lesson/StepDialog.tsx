@@ -1,5 +1,5 @@
 // Editing a step: its words, or taking it out.
-import { Button, Input, Modal } from 'antd';
+import { Button, Checkbox, Input, Modal } from 'antd';
 import { useState } from 'react';
 import { call, type StepLine } from '../core/core';
 import { edit } from './store';
@@ -23,8 +23,9 @@ export function StepDialog({
   close: () => void;
 }) {
   const [words, setWords] = useState({ say: line.say, ask: line.ask, answer: line.answer, look: line.look });
+  const [pause, setPause] = useState(!!line.pause);
   const save = () => {
-    if (edit((handle) => call('editStep', { handle, scene, step, ...words }))) close();
+    if (edit((handle) => call('editStep', { handle, scene, step, ...words, pause }))) close();
   };
   const remove = () => {
     if (edit((handle) => call('editStep', { handle, scene, step, remove: true }))) close();
@@ -57,6 +58,9 @@ export function StepDialog({
           />
         </label>
       ))}
+      <Checkbox checked={pause} onChange={(e) => setPause(e.target.checked)}>
+        Played by itself, it waits here
+      </Checkbox>
     </Modal>
   );
 }

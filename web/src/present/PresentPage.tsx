@@ -105,7 +105,7 @@ export function PresentPage() {
 
   // Played by itself, a question waits as long as a step.
   useEffect(() => {
-    if (!pace) return;
+    if (!pace || (frame.prompt.pause && !frame.asked)) return;
     const timer = setTimeout(forward, pace * 1000);
     return () => clearTimeout(timer);
   }, [pace, frame, forward]);

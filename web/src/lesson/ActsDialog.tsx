@@ -1,0 +1,66 @@
+// The slow way beside the fast way: how many acts it takes to lay a number.
+import { Button, Input, Modal } from 'antd';
+import { useState } from 'react';
+import { call, type Acts } from '../core/core';
+import { newId } from '../shell/api';
+import { edit, notify, sentence, show } from './store';
+
+export function ActsDialog({ close }: { close: () => void }) {
+  const [text, setText] = useState('');
+  const [acts, setActs] = useState<Acts[]>([]);
+  const count = () => {
+    try {
+      setActs(call('acts', { text }));
+    } catch (error) {
+      notify('refusal', sentence(error));
+    }
+  };
+  /** Both ways as worked examples, one after the other. */
+  const both = () => {
+    const ids = [newId(), newId()];
+    const made = ['one by one', 'by groups'].every((pace, i) =>
+      edit((handle) =>
+        call('addExample', { handle, id: ids[i]!, typed: text, method: 'build', options: { pace } }),
+      ),
+    );
+    if (!made) return;
+    show(ids[0]!, 0, false);
+    close();
+  };
+  return (
+    <Modal title="Slow way and fast way" open onCancel={close} footer={null}>
+      <form
+        className="panel-row"
+        onSubmit={(e) => {
+          e.preventDefault();
+          count();
+        }}
+      >
+        <Input
+          aria-label="Number to lay"
+          placeholder="37"
+          value={text}
+          autoFocus
+          autoComplete="off"
+          onChange={(e) => setText(e.target.value)}
+        />
+        <Button type="primary" htmlType="submit">
+          Count the acts
+        </Button>
+      </form>
+      {acts.length > 0 && (
+        <>
+          <dl className="acts">
+            {acts.map((a) => (
+              <div key={a.way}>
+                <dt>{a.way}</dt>
+                <dd>{a.count}</dd>
+              </div>
+            ))}
+          </dl>
+          <Button onClick={both}>Show both ways</Button>
+        </>
+      )}
+    </Modal>
+  );
+}
