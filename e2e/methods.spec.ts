@@ -135,3 +135,45 @@ test('presented, an example plays by itself, and the last step is left to the cl
   await choose(page, 'Play', 'By itself, every 4 seconds');
   await expect(page.getByRole('img', { name: 'Step 2 of 3' })).toBeVisible({ timeout: 20_000 });
 });
+
+test('what children saw stands with the example, and the slow way beside the fast way', async ({ page }) => {
+  await open(page, [blocks({})]);
+  await page.getByRole('button', { name: 'New worked example' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('radio', { name: 'Addition facts' }).click();
+  await dialog.locator('.problem').fill('8 + 5');
+  await dialog.getByLabel('What children saw').fill('two fives and 4');
+  await expect(dialog.getByRole('alert')).toContainText('comes to 14, and there are 13.');
+  await dialog.getByLabel('What children saw').fill('8 and 2 more and 3');
+  await expect(dialog.getByRole('list', { name: 'How it will go' })).toContainText(
+    'One of you saw 8 and 2 more and 3.',
+  );
+  await page.keyboard.press('Escape');
+  await choose(page, 'More', 'Slow way and fast way');
+  await page.getByLabel('Number to lay').fill('37');
+  await page.getByRole('button', { name: 'Count the acts' }).click();
+  await expect(page.locator('.acts')).toContainText('one by one37');
+  await expect(page.locator('.acts')).toContainText('by tens10');
+  await page.getByRole('button', { name: 'Show both ways' }).click();
+  await expect(page.locator('.bud')).toHaveCount(3);
+});
+
+test('a finger along the leaves goes through the steps, and one that waits stops the playing', async ({
+  page,
+}) => {
+  await open(page, [blocks({})]);
+  await make(page, 'Add', 'Column addition', '146 + 87');
+  const leaf = async (n: number) =>
+    (await page.getByRole('button', { name: new RegExp(`^Step ${n}:`) }).boundingBox())!;
+  const [from, to] = [await leaf(2), await leaf(6)];
+  await page.mouse.move(from.x + 10, from.y + 15);
+  await page.mouse.down();
+  await page.mouse.move(to.x + 12, to.y + 15, { steps: 12 });
+  await page.mouse.up();
+  await expect(page.locator('.prompt-place')).toHaveText('6 of 9');
+  await page.getByRole('button', { name: 'Edit step' }).click();
+  await page.getByLabel('Played by itself, it waits here').check();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('button', { name: 'Edit step' }).click();
+  await expect(page.getByLabel('Played by itself, it waits here')).toBeChecked();
+});

@@ -37,6 +37,12 @@ func ways(r Request, all []way, a, b int, problem, result, start string) (Exampl
 		}
 		m := begin(r, start)
 		w.make(m, a, b)
+		if len(made) == 0 {
+			// What children saw stands with the first way.
+			if err := m.seen(seenTotal(r, a, b)); err != nil {
+				return Example{}, err
+			}
+		}
 		e, err := m.end(problem, result)
 		if err != nil {
 			return Example{}, err
@@ -51,12 +57,12 @@ func ways(r Request, all []way, a, b int, problem, result, start string) (Exampl
 	return made[0], nil
 }
 
-func wayNames(all []way) []string {
-	names := []string{"all"}
-	for _, w := range all {
-		names = append(names, w.name)
+// seenTotal is what lies on the model when an example of a fact is over.
+func seenTotal(r Request, a, b int) int {
+	if r.Method == subtractFactsID {
+		return a - b
 	}
-	return names
+	return a + b
 }
 
 // addFacts are the ways to a sum up to 20: on a rack of two rows, one number a
@@ -70,6 +76,7 @@ var addFacts = Spec{
 	Models: []string{"rack"},
 	Options: []Option{
 		{"way", "One way, or all that fit.", []string{"all", "use fives", "make ten", "near doubles", "count on", "add ten"}},
+		seenOption,
 	},
 	make: makeAddFacts,
 }
@@ -261,9 +268,11 @@ func addTen(m *maker, a, b int) {
 	m.close(a, b)
 }
 
+const subtractFactsID = "subtract-facts"
+
 // subtractFacts are the ways to a difference up to 20.
 var subtractFacts = Spec{
-	ID: "subtract-facts", Title: "Subtraction facts", Operation: "subtract",
+	ID: subtractFactsID, Title: "Subtraction facts", Operation: "subtract",
 	Doc:    "A difference from numbers to 20 by each way that fits: take away, back through ten, think addition, difference.",
 	Args:   "a number from 0 to 20, and one to take away",
 	Sample: []string{"14", "-", "6"}, Typed: "14 − 6",
@@ -271,6 +280,7 @@ var subtractFacts = Spec{
 	Models: []string{"rack"},
 	Options: []Option{
 		{"way", "One way, or all that fit.", []string{"all", "take away", "back through ten", "think addition", "difference"}},
+		seenOption,
 	},
 	make: makeSubtractFacts,
 }
@@ -380,6 +390,7 @@ var bonds = Spec{
 	Models: []string{"counters"},
 	Options: []Option{
 		{"zero", "Whether a part may be 0.", []string{"allowed", "not allowed"}},
+		seenOption,
 	},
 	make: makeBonds,
 }
@@ -413,6 +424,9 @@ func makeBonds(r Request) (Example, error) {
 			Moves: []board.Move{{Kind: "parts", Args: counters.FirstArgs{First: first}}},
 			Write: []lesson.Write{row(strconv.Itoa(first), strconv.Itoa(n-first)), m.sentence(sumText([2]int{first, n - first}), strconv.Itoa(n))},
 		})
+	}
+	if err := m.seen(n); err != nil {
+		return Example{}, err
 	}
 	m.key(lesson.Step{Say: line("bonds.all"), Ask: line("bonds.notice"), Answer: line("bonds.notice.answer")})
 	return m.end(strconv.Itoa(n), strconv.Itoa(pairs))

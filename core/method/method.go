@@ -36,11 +36,12 @@ type Spec struct {
 	read func(string) []string
 }
 
-// Option is something that a teacher chooses; the first choice is the default.
+// Option is something that a teacher chooses; the first choice is the default. One
+// without choices is a text of her own.
 type Option struct {
 	Name    string   `json:"name"`
 	Doc     string   `json:"doc"`
-	Choices []string `json:"choices"`
+	Choices []string `json:"choices,omitempty"`
 }
 
 // Request is a problem with what the teacher chose.
@@ -140,10 +141,10 @@ func (s Spec) choose(given map[string]string) (map[string]string, error) {
 	chosen := map[string]string{}
 	for _, o := range s.AllOptions() {
 		value, ok := given[o.Name]
-		if !ok {
+		if !ok && len(o.Choices) > 0 {
 			value = o.Choices[0]
 		}
-		if !slices.Contains(o.Choices, value) {
+		if len(o.Choices) > 0 && !slices.Contains(o.Choices, value) {
 			return nil, say.Refuse("bad-option", say.Text("option", say.Given, o.Name),
 				say.Text("value", say.Given, value), say.Text("choices", say.Given, strings.Join(o.Choices, ", ")))
 		}

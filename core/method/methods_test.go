@@ -597,3 +597,32 @@ func TestTheFastWayNeverTakesMoreActs(t *testing.T) {
 		}
 	}
 }
+
+func TestWhatChildrenSawIsHeldAgainstWhatIsThere(t *testing.T) {
+	make := func(id, seen string, args ...string) (method.Example, error) {
+		return method.Make(method.Request{Method: id, Args: args, Options: map[string]string{"seen": seen}})
+	}
+	e, err := make("add-facts", "8 and 2 more and 3; two fives and 3", "8", "+", "5")
+	require.NoError(t, err)
+	checkExample(t, e)
+	var bonds []string
+	for _, s := range e.Scene.Steps {
+		if strings.HasPrefix(s.Say.Text(say.Words{}), "One of you saw") {
+			for _, w := range s.Write {
+				if w.Kind == "bond" {
+					bonds = append(bonds, strings.Join(w.Parts, " "))
+				}
+			}
+		}
+	}
+	assert.Equal(t, []string{"8 2 3", "5 5 3"}, bonds, "several ways stand together")
+	e, err = make("array", "five sixes and two sixes", "7", "x", "6")
+	require.NoError(t, err)
+	checkExample(t, e)
+	_, err = make("add-facts", "8 and 3", "8", "+", "5")
+	assert.EqualError(t, err, `"8 and 3" comes to 11, and there are 13.`)
+	_, err = make("bonds", "lots and 3", "6")
+	assert.EqualError(t, err, `"lots" is not a number here. Write what was seen like 8 and 2 more, or two fives and 3.`)
+	_, err = make("subtract-facts", "8", "14", "-", "6")
+	assert.ErrorContains(t, err, "is not two parts or more")
+}

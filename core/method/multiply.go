@@ -24,6 +24,7 @@ var array = Spec{
 	Models: []string{"counters"},
 	Options: []Option{
 		{"reading", "How 3 × 5 is read.", []string{"3 groups of 5", "5 three times"}},
+		seenOption,
 	},
 	make: makeArray,
 }
@@ -66,6 +67,9 @@ func makeArray(r Request) (Example, error) {
 		Moves: []board.Move{{Kind: "turn", Args: counters.FrameArgs{Frame: 1}}},
 		Write: []lesson.Write{m.sentence(strconv.Itoa(b)+" × "+strconv.Itoa(a), strconv.Itoa(a*b))},
 	})
+	if err := m.seen(a * b); err != nil {
+		return Example{}, err
+	}
 	return m.end(product, strconv.Itoa(a*b))
 }
 

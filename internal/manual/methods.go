@@ -31,7 +31,11 @@ func Methods() string {
 func writeMethod(w *strings.Builder, spec method.Spec) {
 	fmt.Fprintf(w, "\n### %s (`%s`)\n\n%s\n\nTyped: `%s`. Shown with: %s. Fits: %s\n", spec.Title, spec.ID, spec.Doc, spec.Typed, strings.Join(spec.Models, ", "), spec.Limits)
 	for _, o := range spec.Options {
-		fmt.Fprintf(w, "\n- `%s`: %s Choices: %s.", o.Name, o.Doc, strings.Join(o.Choices, ", "))
+		choices := "A text"
+		if len(o.Choices) > 0 {
+			choices = "Choices: " + strings.Join(o.Choices, ", ")
+		}
+		fmt.Fprintf(w, "\n- `%s`: %s %s.", o.Name, o.Doc, choices)
 	}
 	if len(spec.Options) > 0 {
 		w.WriteString("\n")

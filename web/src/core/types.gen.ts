@@ -2940,7 +2940,7 @@ export interface MethodInfo {
 export interface Option {
   name: string;
   doc: string;
-  choices: string[];
+  choices?: string[];
 }
 export interface Plain {
   line?: number;

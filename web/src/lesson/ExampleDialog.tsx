@@ -172,21 +172,33 @@ function Options({ method, picked, pick, model, setModel }: OptionsProps) {
       )}
       {method.options
         .filter((o) => !ofTheLesson.includes(o.name))
-        .map((o) => (
-          <fieldset className="choices" key={o.name}>
-            <legend>{titled(o.name)}</legend>
-            <Radio.Group
-              value={picked[o.name] ?? o.choices[0]}
-              onChange={(e) => pick({ ...picked, [o.name]: e.target.value as string })}
-            >
-              {o.choices.map((c) => (
-                <Radio key={c} value={c}>
-                  {titled(c)}
-                </Radio>
-              ))}
-            </Radio.Group>
-          </fieldset>
-        ))}
+        .map((o) =>
+          o.choices === undefined ? (
+            <Input
+              key={o.name}
+              aria-label="What children saw"
+              placeholder="What children saw: 8 and 2 more and 3"
+              value={picked[o.name] ?? ''}
+              onChange={(e) => pick({ ...picked, [o.name]: e.target.value })}
+              autoComplete="off"
+              spellCheck={false}
+            />
+          ) : (
+            <fieldset className="choices" key={o.name}>
+              <legend>{titled(o.name)}</legend>
+              <Radio.Group
+                value={picked[o.name] ?? o.choices?.[0]}
+                onChange={(e) => pick({ ...picked, [o.name]: e.target.value as string })}
+              >
+                {o.choices.map((c) => (
+                  <Radio key={c} value={c}>
+                    {titled(c)}
+                  </Radio>
+                ))}
+              </Radio.Group>
+            </fieldset>
+          ),
+        )}
     </div>
   );
 }
