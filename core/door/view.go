@@ -94,8 +94,8 @@ type Frame struct {
 	// Prompt is the step that is asked, or the one just made.
 	Prompt  StepLine `json:"prompt"`
 	Written *Written `json:"written,omitempty"`
-	// Lines are the sentences and texts written so far.
-	Lines []string `json:"lines"`
+	// Lines are the sentences, texts, bonds and table rows written so far.
+	Lines []WrittenLine `json:"lines"`
 	// Beats are boards between the moves of a step, and Became what turned
 	// into what, when the step was gone to from the one before.
 	Beats  []BoardView    `json:"beats,omitempty"`
@@ -191,7 +191,7 @@ type ReadOut struct {
 
 func (s *session) frame() Frame {
 	sc, ok := s.current()
-	f := Frame{Rev: s.rev, Scene: s.scene, Step: s.step, Steps: len(sc.Steps), Asked: s.asked, Lines: []string{}, Board: BoardView{Models: []ModelView{}}, Ink: orNone(sc.Ink), Notes: orNone(sc.Notes)}
+	f := Frame{Rev: s.rev, Scene: s.scene, Step: s.step, Steps: len(sc.Steps), Asked: s.asked, Lines: []WrittenLine{}, Board: BoardView{Models: []ModelView{}}, Ink: orNone(sc.Ink), Notes: orNone(sc.Notes)}
 	f.CanUndo, f.CanRedo = s.canTravel()
 	if !ok {
 		return f
@@ -457,6 +457,16 @@ type Written struct {
 	Cells  []Cell   `json:"cells"`
 }
 
+// WrittenLine is one thing written beside the grid: a sentence or a text, a bond
+// with its whole and parts, or a row of a table with its cells.
+type WrittenLine struct {
+	Kind  string   `json:"kind"`
+	Text  string   `json:"text,omitempty"`
+	Cells []string `json:"cells,omitempty"`
+	Whole string   `json:"whole,omitempty"`
+	Parts []string `json:"parts,omitempty"`
+}
+
 // Cell is one sign of the grid and the pieces of the first model that it
 // stands for. Place is empty in the sign's column.
 type Cell struct {
@@ -469,12 +479,12 @@ type Cell struct {
 
 // written collects what the first n steps wrote. The grid is as wide as the
 // whole example needs, so that it does not shift as it grows.
-func written(sc lesson.Scene, n int, b board.Board) (*Written, []string) {
+func written(sc lesson.Scene, n int, b board.Board) (*Written, []WrittenLine) {
 	w := Written{Marks: sc.Marks, Cells: []Cell{}, Places: []string{}}
 	if w.Marks == "" {
 		w.Marks = "above"
 	}
-	lines := []string{}
+	lines := []WrittenLine{}
 	top, low, grid := place.Ones, place.Ones, false
 	for i, step := range sc.Steps {
 		for _, wr := range step.Write {
@@ -488,9 +498,7 @@ func written(sc lesson.Scene, n int, b board.Board) (*Written, []string) {
 					w.Cells = append(w.Cells, cellOf(wr, b, i == n-1))
 				}
 			case i < n:
-				if text := lineOf(wr); text != "" {
-					lines = append(lines, text)
-				}
+				lines = append(lines, WrittenLine{wr.Kind, wr.Text, wr.Cells, wr.Whole, wr.Parts})
 			}
 		}
 	}
@@ -501,17 +509,6 @@ func written(sc lesson.Scene, n int, b board.Board) (*Written, []string) {
 		w.Places = append(w.Places, p.Plural())
 	}
 	return &w, lines
-}
-
-// lineOf is a sentence, a text, a bond or a row of a table as one line.
-func lineOf(wr lesson.Write) string {
-	switch wr.Kind {
-	case "row":
-		return strings.Join(wr.Cells, " │ ")
-	case "bond":
-		return wr.Whole + ": " + strings.Join(wr.Parts, " and ")
-	}
-	return wr.Text
 }
 
 func cellOf(wr lesson.Write, b board.Board, isNew bool) Cell {

@@ -1,6 +1,5 @@
 // Read-outs that stand on the board beside the model, large enough for the back
 // row. The bond is drawn: the whole above, its parts below.
-import type { ReadOut } from '../core/core';
 import type { DrawnModel } from '../lesson/store';
 
 export function Beside({ model }: { model: DrawnModel }) {
@@ -10,7 +9,7 @@ export function Beside({ model }: { model: DrawnModel }) {
     <div className="beside">
       {shown.map((r) => (
         <figure key={r.id} aria-label={`${r.label}: ${r.text}`}>
-          {r.id === 'bond' ? <Bond bond={r} /> : <p>{r.text}</p>}
+          {r.id === 'bond' ? <Bond whole={r.whole ?? ''} parts={r.parts ?? []} /> : <p>{r.text}</p>}
         </figure>
       ))}
     </div>
@@ -18,17 +17,23 @@ export function Beside({ model }: { model: DrawnModel }) {
 }
 
 /** A whole joined to its parts. */
-export function Bond({ bond }: { bond: ReadOut }) {
-  const parts = bond.parts ?? [];
+export function Bond({ whole, parts }: { whole: string; parts: string[] }) {
   const w = Math.max(2, parts.length) * 90;
   return (
-    <svg className="bond" viewBox={`0 0 ${w} 124`} width={w} height={124} aria-hidden="true">
+    <svg
+      className="bond"
+      viewBox={`0 0 ${w} 124`}
+      width={w}
+      height={124}
+      role="img"
+      aria-label={`${whole}: ${parts.join(' and ')}`}
+    >
       {parts.map((_, i) => (
         <path key={i} d={`M${w / 2} 34L${(w * (2 * i + 1)) / (2 * parts.length)} 92`} />
       ))}
       <rect x={w / 2 - 38} y={4} width={76} height={44} rx={22} />
       <text x={w / 2} y={27}>
-        {bond.whole}
+        {whole}
       </text>
       {parts.map((part, i) => {
         const x = (w * (2 * i + 1)) / (2 * parts.length);

@@ -2806,7 +2806,7 @@ export interface Frame {
   board: BoardView;
   prompt: StepLine;
   written?: Written;
-  lines: string[];
+  lines: WrittenLine[];
   beats?: BoardView[];
   became?: Became[];
   ink: Stroke[];
@@ -2896,6 +2896,13 @@ export interface Cell {
   text: string;
   ids: number[];
   new: boolean;
+}
+export interface WrittenLine {
+  kind: string;
+  text?: string;
+  cells?: string[];
+  whole?: string;
+  parts?: string[];
 }
 export interface Became {
   from: number[];

@@ -18,6 +18,7 @@ import { takePen } from '../ink/pen';
 import { PenBar } from '../ink/PenBar';
 import { CountBar, countAloud } from '../lesson/CountBar';
 import { back, next, useReveal } from '../lesson/walk';
+import { Lines } from '../record/Lines';
 import { Written } from '../record/Written';
 import { Flower } from '../shell/Mark';
 import { Notices } from '../shell/Notices';
@@ -139,11 +140,7 @@ export function PresentPage() {
         {writtenShown && (frame.written || frame.lines.length > 0) && (
           <aside className="present-written" aria-label="Written work">
             {frame.written && <Written work={frame.written} />}
-            {frame.lines.map((text, i) => (
-              <p key={i} className="present-line">
-                {text}
-              </p>
-            ))}
+            {frame.lines.length > 0 && <Lines lines={frame.lines} />}
           </aside>
         )}
       </div>

@@ -6,6 +6,7 @@ import { views, type Kind } from '../board/views';
 import { call } from '../core/core';
 import { edit, useLesson, type DrawnModel } from '../lesson/store';
 import { Judged, Standing } from './Judged';
+import { Lines } from './Lines';
 import { Written } from './Written';
 
 export function Record() {
@@ -15,13 +16,7 @@ export function Record() {
   return (
     <aside className="record" aria-label="Record">
       {written && <Written work={written} />}
-      {lines.length > 0 && (
-        <ul className="lines" aria-label="Written in this example">
-          {lines.map((text, i) => (
-            <li key={i}>{text}</li>
-          ))}
-        </ul>
-      )}
+      {lines.length > 0 && <Lines lines={lines} />}
       {models.map((m, i) => (
         <ReadOuts key={i} model={m} named={models.length > 1} />
       ))}

@@ -1,0 +1,44 @@
+// What an example has written beside its grid: sentences and texts, bonds drawn,
+// and rows that follow one another as a table.
+import { Bond } from '../board/Beside';
+import type { WrittenLine } from '../core/core';
+
+/** Lines with the rows of a table gathered. */
+function gathered(lines: WrittenLine[]): WrittenLine[][] {
+  const groups: WrittenLine[][] = [];
+  for (const line of lines) {
+    const last = groups[groups.length - 1];
+    if (line.kind === 'row' && last?.[0]?.kind === 'row') last.push(line);
+    else groups.push([line]);
+  }
+  return groups;
+}
+
+export function Lines({ lines }: { lines: WrittenLine[] }) {
+  return (
+    <div className="lines" role="group" aria-label="Written in this example">
+      {gathered(lines).map((group, i) => {
+        const first = group[0]!;
+        if (first.kind === 'row') {
+          return (
+            <table key={i}>
+              <tbody>
+                {group.map((row, n) => (
+                  <tr key={n}>
+                    {(row.cells ?? []).map((cell, k) => (
+                      <td key={k}>{cell}</td>
+                    ))}
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          );
+        }
+        if (first.kind === 'bond') {
+          return <Bond key={i} whole={first.whole ?? ''} parts={first.parts ?? []} />;
+        }
+        return <p key={i}>{first.text}</p>;
+      })}
+    </div>
+  );
+}
