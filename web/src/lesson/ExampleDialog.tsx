@@ -64,6 +64,7 @@ export function ExampleDialog({ close }: { close: () => void }) {
       onCancel={close}
       width={820}
       style={{ top: 24 }}
+      styles={{ body: { maxHeight: 'calc(100dvh - 190px)', overflowY: 'auto' } }}
       footer={
         <Button type="primary" size="large" disabled={!preview.plain} onClick={add}>
           Add to the lesson
