@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { blocks, expect, open, pieces, rack, says, settled, test, type } from './teacher';
+import { blocks, centre, expect, fingers, open, pieces, rack, says, settled, test, type } from './teacher';
 
 async function sound(page: Page) {
   const { violations } = await new AxeBuilder({ page })
@@ -80,6 +80,67 @@ test.describe('a touch board', () => {
     await expect(says(page, 'numeral').nth(1)).toHaveText('7');
     await page.getByRole('button', { name: 'Bundle' }).last().tap();
     await expect(says(page, 'unitForm').first()).toHaveText('1 ten 1 one');
+  });
+  test('two fingers enlarge the board, and one carries a piece above itself', async ({ page }) => {
+    await open(page, [blocks({ tens: 2, ones: 3 })]);
+    await settled(page);
+    const touch = await fingers(page);
+    const size = async () => (await page.locator('.drawing').boundingBox())!.width;
+    const before = await size();
+    const middle = await centre(pieces(page, 'tens').first());
+    await touch('touchStart', [middle]);
+    await touch('touchStart', [middle, { x: middle.x + 100, y: middle.y }]);
+    await touch('touchMove', [middle, { x: middle.x + 200, y: middle.y }]);
+    await touch('touchEnd', []);
+    expect((await size()) / before).toBeCloseTo(2, 1);
+    await expect(says(page, 'numeral')).toHaveText('23');
+    await expect(page.getByRole('toolbar', { name: /selected/ })).toHaveCount(0);
+    await touch('touchStart', [middle, { x: middle.x + 200, y: middle.y }]);
+    await touch('touchMove', [middle, { x: middle.x + 20, y: middle.y }]);
+    await touch('touchEnd', []);
+    expect((await size()) / before, 'never smaller than what fits').toBeCloseTo(1, 1);
+
+    const from = await centre(pieces(page, 'ones').first());
+    await touch('touchStart', [from]);
+    await touch('touchMove', [{ x: from.x + 30, y: from.y + 30 }]);
+    await touch('touchMove', [{ x: from.x + 60, y: from.y + 80 }]);
+    const carried = await centre(page.locator('svg.chosen [data-piece]'));
+    expect(carried.y, 'seen above the finger').toBeLessThan(from.y + 80 - 40);
+    await touch('touchEnd', []);
+    await expect(says(page, 'numeral')).toHaveText('23');
+  });
+  test('a stylus draws, and then a finger moves pieces', async ({ page }) => {
+    await open(page, [blocks({ tens: 2, ones: 3 })]);
+    await settled(page);
+    await page.getByRole('button', { name: 'Draw' }).click();
+    await page
+      .getByRole('toolbar', { name: 'Pens' })
+      .getByRole('button', { name: 'Pen', exact: true })
+      .click();
+    const touch = await fingers(page);
+    const at = await centre(pieces(page, 'ones').first());
+    const session = await page.context().newCDPSession(page);
+    for (const [type, dx] of [
+      ['mousePressed', 0],
+      ['mouseMoved', 40],
+      ['mouseMoved', 80],
+      ['mouseReleased', 80],
+    ] as const)
+      await session.send('Input.dispatchMouseEvent', {
+        type,
+        x: at.x + dx,
+        y: at.y,
+        button: 'left',
+        buttons: type === 'mouseReleased' ? 0 : 1,
+        clickCount: 1,
+        pointerType: 'pen',
+      });
+    const strokes = page.locator('svg.ink path');
+    await expect(strokes).toHaveCount(1);
+    await touch('touchStart', [at]);
+    await touch('touchEnd', []);
+    await expect(page.getByRole('toolbar', { name: /selected/ })).toContainText('1 selected');
+    await expect(strokes).toHaveCount(1);
   });
   test('what is touched is large enough for a finger', async ({ page }) => {
     await open(page, [blocks({ tens: 4, ones: 12 }), rack(3, 4)]);

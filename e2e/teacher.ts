@@ -122,3 +122,13 @@ export async function centre(of: Locator) {
   const box = (await of.boundingBox())!;
   return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
 }
+
+/** Real fingers on the glass, as many as there are points. */
+export async function fingers(page: Page) {
+  const session = await page.context().newCDPSession(page);
+  return (type: 'touchStart' | 'touchMove' | 'touchEnd', touchPoints: { x: number; y: number }[]) =>
+    session.send('Input.dispatchTouchEvent', {
+      type,
+      touchPoints: touchPoints.map((p, id) => ({ ...p, id })),
+    });
+}

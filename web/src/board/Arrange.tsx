@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { act, useLesson, type DrawnModel } from '../lesson/store';
 import { Words, type Word } from './controls';
 import { views, type Kind } from './views';
+import { LARGEST } from './pinch';
 
 interface Props {
   model: DrawnModel;
@@ -71,7 +72,7 @@ export function Arrange({ model, index, alone, zoom, setZoom }: Props) {
             off: models.length === 4,
             run: () => sketchBeside(index, models.length),
           },
-          { label: 'Larger', off: zoom >= 4, run: () => setZoom(zoom * 1.5) },
+          { label: 'Larger', off: zoom >= LARGEST, run: () => setZoom(Math.min(LARGEST, zoom * 1.5)) },
           { label: 'Fit to the board', off: zoom === 1, run: () => setZoom(1) },
           ...places,
           'line',

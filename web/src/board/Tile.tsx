@@ -12,6 +12,7 @@ import { CoverMenu, Covers, QuickLook } from './Covers';
 import { Edge } from './Edge';
 import { useSize } from './geometry';
 import { KeptCopies } from './KeptCopies';
+import { usePinch } from './pinch';
 import { SelectionStrip } from './SelectionStrip';
 import { views, type Kind } from './views';
 
@@ -32,6 +33,7 @@ export function Tile({ model, index, alone, bare, presenting }: TileProps) {
   const size = useSize(room);
   const ink = useLesson((s) => s.frame.ink);
   const [zoom, setZoom] = useState(1);
+  const pinch = usePinch(room, zoom, setZoom);
   const [looking, setLooking] = useState(false);
   const foot = bare ? 12 : view.foot;
   const end = bare ? 0 : view.end;
@@ -53,7 +55,7 @@ export function Tile({ model, index, alone, bare, presenting }: TileProps) {
       {!bare && <TileLine model={model} index={index} alone={alone} zoom={zoom} setZoom={setZoom} />}
       {model.title && <h2 className="tile-title">{model.title}</h2>}
       {model.linked && <span className="link-mark">Linked: one number</span>}
-      <div className={zoom > 1 ? 'room zoomed' : 'room'} ref={room}>
+      <div className={zoom > 1 ? 'room zoomed' : 'room'} ref={room} {...pinch}>
         {size.w > 0 && (
           <div className="side-by-side" style={{ margin: `${head}px ${end}px ${foot}px ${view.side}px` }}>
             <KeptCopies model={model} index={index} scale={scale} gap={KEPT_GAP} bare={bare} />

@@ -14,12 +14,16 @@ export interface Drop {
   ids: number[];
 }
 
+/** A finger covers the piece, so that the piece shows above it; in pixels. */
+const LIFT = 56;
+
 interface Drag {
   pointer: number;
   from: Point;
   at: Point;
   piece: number;
   moved: boolean;
+  lift: number;
 }
 
 export interface HandOptions {
@@ -44,12 +48,14 @@ export function useHand({ model, index, scale, layer, drop, tap }: HandOptions) 
     if (e.button !== 0 || drag.current) return;
     const hit = (e.target as Element).closest<SVGGElement>('[data-piece]');
     const at = point(e);
+    const piece = Number(hit?.dataset.piece ?? 0);
     drag.current = {
       pointer: e.pointerId,
       from: at,
       at,
-      piece: Number(hit?.dataset.piece ?? 0),
+      piece,
       moved: false,
+      lift: piece && e.pointerType === 'touch' ? LIFT : 0,
     };
     e.currentTarget.setPointerCapture(e.pointerId);
   };
@@ -61,7 +67,7 @@ export function useHand({ model, index, scale, layer, drop, tap }: HandOptions) 
     if (!d.moved && !far) return;
     if (!d.moved && d.piece && !chosen(index).has(d.piece)) select(index, [d.piece]);
     d.moved = true;
-    if (d.piece) shift(layer.current, (d.at.x - d.from.x) * scale, (d.at.y - d.from.y) * scale);
+    if (d.piece) shift(layer.current, (d.at.x - d.from.x) * scale, (d.at.y - d.from.y) * scale - d.lift);
     else setRing((r) => [...(r ?? [d.from]), d.at]);
   };
   const onPointerUp = (e: PointerEvent<SVGSVGElement>) => {
@@ -72,7 +78,8 @@ export function useHand({ model, index, scale, layer, drop, tap }: HandOptions) 
     if (!d.moved) tapped(d.piece, e.shiftKey || e.ctrlKey || e.metaKey);
     else if (d.piece) {
       const piece = model.pieces.find((p) => p[0] === d.piece);
-      if (piece) drop({ from: d.from, at: d.at, piece, ids: [...chosen(index)] });
+      if (piece)
+        drop({ from: d.from, at: { x: d.at.x, y: d.at.y - d.lift / scale }, piece, ids: [...chosen(index)] });
     } else if (ring) {
       const within = hasCorners(ring) ? boxOf(ring) : ring;
       select(

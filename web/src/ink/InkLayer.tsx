@@ -1,5 +1,5 @@
 // The layer over the board that the pen writes on.
-import { useRef, useState, type PointerEvent, type RefObject } from 'react';
+import { useRef, useState, type MouseEvent, type PointerEvent, type RefObject } from 'react';
 import { call, type Edit, type Stroke } from '../core/core';
 import { useSize, type Point } from '../board/geometry';
 import { edit, useLesson } from '../lesson/store';
@@ -34,6 +34,8 @@ export function InkLayer({
   const live = useRef<Point[] | undefined>(undefined);
 
   const onPointerDown = (e: PointerEvent<HTMLDivElement>) => {
+    if (e.pointerType === 'pen') usePen.setState({ stylus: true });
+    if (fromFinger(e.nativeEvent)) return passOn(e);
     if (e.button !== 0 || !tool || !stage.current) return;
     const at = { x: e.clientX, y: e.clientY };
     const r = e.currentTarget.getBoundingClientRect();
@@ -51,6 +53,7 @@ export function InkLayer({
     setWay(live.current);
   };
   const onPointerUp = (e: PointerEvent<HTMLDivElement>) => {
+    if (fromFinger(e.nativeEvent)) return passOn(e);
     const points = live.current;
     live.current = undefined;
     setWay(undefined);
@@ -85,6 +88,7 @@ export function InkLayer({
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}
       onPointerUp={onPointerUp}
+      onClick={(e) => fromFinger(e.nativeEvent as globalThis.PointerEvent) && passOn(e)}
       onPointerCancel={() => {
         live.current = undefined;
         setWay(undefined);
@@ -110,6 +114,18 @@ export function InkLayer({
       )}
     </div>
   );
+}
+
+/** Where there is a stylus, what a finger does is meant for the pieces. */
+const fromFinger = (e: globalThis.PointerEvent) => usePen.getState().stylus && e.pointerType === 'touch';
+
+/** Gives what happened on the layer to what lies under it. */
+function passOn(e: MouseEvent<HTMLDivElement>) {
+  const layer = e.currentTarget;
+  layer.style.pointerEvents = 'none';
+  const under = document.elementFromPoint(e.clientX, e.clientY);
+  layer.style.pointerEvents = '';
+  under?.dispatchEvent(new window.PointerEvent(e.type, e.nativeEvent));
 }
 
 const drawsFreely = (tool: string | undefined) => !['line', 'ring', 'arrow'].includes(tool ?? '');
