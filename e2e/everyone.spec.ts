@@ -93,6 +93,8 @@ test.describe('a touch board', () => {
     await touch('touchMove', [middle, { x: middle.x + 200, y: middle.y }]);
     await touch('touchEnd', []);
     expect((await size()) / before).toBeCloseTo(2, 1);
+    const held = await centre(pieces(page, 'tens').first());
+    expect(Math.abs(held.x - middle.x), 'what is held stays under the finger').toBeLessThan(8);
     await expect(says(page, 'numeral')).toHaveText('23');
     await expect(page.getByRole('toolbar', { name: /selected/ })).toHaveCount(0);
     await touch('touchStart', [middle, { x: middle.x + 200, y: middle.y }]);

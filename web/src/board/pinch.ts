@@ -13,7 +13,7 @@ interface Finger extends Point {
 interface Hold {
   apart: number;
   zoom: number;
-  /** What lay between the fingers at the start, in pixels of the unenlarged model. */
+  /** What lay between the fingers at the start, in parts of the drawing's width and height. */
   on: Point;
 }
 
@@ -23,25 +23,26 @@ export function usePinch(room: RefObject<HTMLDivElement | null>, zoom: number, s
   const between = (): Point & { apart: number } => {
     const [a, b] = [...fingers.current.values()];
     if (!a || !b) return { x: 0, y: 0, apart: 1 };
-    const r = room.current!.getBoundingClientRect();
     return {
-      x: (a.x + b.x) / 2 - r.left,
-      y: (a.y + b.y) / 2 - r.top,
+      x: (a.x + b.x) / 2,
+      y: (a.y + b.y) / 2,
       apart: Math.max(20, Math.hypot(a.x - b.x, a.y - b.y)),
     };
   };
   /** Scrolls so that what was between the fingers is still there. */
   const follow = () => {
-    const el = room.current;
-    if (!hold.current || !el || fingers.current.size !== 2) return;
+    const drawn = room.current?.querySelector('.drawing')?.getBoundingClientRect();
+    if (!hold.current || !drawn || fingers.current.size !== 2) return;
+    const { on } = hold.current;
     const now = between();
-    el.scrollTo(hold.current.on.x * zoom - now.x, hold.current.on.y * zoom - now.y);
+    room.current?.scrollBy(drawn.left + on.x * drawn.width - now.x, drawn.top + on.y * drawn.height - now.y);
   };
   useLayoutEffect(follow);
 
   const onPointerDownCapture = (e: PointerEvent) => {
     if (e.pointerType !== 'touch') return;
-    if (fingers.current.size === 1 && !hold.current && room.current) {
+    const drawn = room.current?.querySelector('.drawing')?.getBoundingClientRect();
+    if (fingers.current.size === 1 && !hold.current && drawn) {
       const [[first, finger]] = [...fingers.current] as [[number, Finger]];
       // The first finger was not a drag after all.
       finger.target.dispatchEvent(
@@ -50,11 +51,10 @@ export function usePinch(room: RefObject<HTMLDivElement | null>, zoom: number, s
       fingers.current.set(first, finger);
       fingers.current.set(e.pointerId, { x: e.clientX, y: e.clientY, target: drawingOf(e) });
       const at = between();
-      const { scrollLeft, scrollTop } = room.current;
       hold.current = {
         apart: at.apart,
         zoom,
-        on: { x: (scrollLeft + at.x) / zoom, y: (scrollTop + at.y) / zoom },
+        on: { x: (at.x - drawn.left) / drawn.width, y: (at.y - drawn.top) / drawn.height },
       };
     } else if (fingers.current.size === 0) {
       fingers.current.set(e.pointerId, { x: e.clientX, y: e.clientY, target: drawingOf(e) });
