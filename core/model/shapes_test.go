@@ -47,6 +47,8 @@ func TestAllWaysMissNoneAndRepeatNone(t *testing.T) {
 				continue
 			}
 			require.NoError(t, err)
+			var saved board.Board
+			require.NoError(t, json.Unmarshal([]byte(asJSON(t, b)), &saved), "a file can hold it")
 			c := b.Models[0].(counters.Counters)
 			want := n + 1
 			if both {

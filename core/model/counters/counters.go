@@ -19,7 +19,7 @@ const (
 	MaxSide   = 12 // rows or columns of a frame
 	MaxFrames = 60
 	MaxGroups = 12
-	MaxWays   = 12 // counters whose ways are all shown
+	MaxWays   = 20 // counters whose ways are all shown
 )
 
 var kit = pieces.Kit[Counters]{

@@ -349,8 +349,12 @@ func (c Counters) ways(a WaysArgs, t *board.Turn) (Counters, error) {
 		return c, err
 	}
 	c.Frames, c.Groups, c.List, c.Pairs = nil, 0, nil, false
+	frame := CounterFrame{Rows: 1, Columns: n}
+	if n > MaxSide {
+		frame = CounterFrame{Rows: 2, Columns: (n + 1) / 2}
+	}
 	for i, first := range firsts {
-		c.Frames = append(c.Frames, CounterFrame{Rows: 1, Columns: n})
+		c.Frames = append(c.Frames, frame)
 		some := many(n, false, t.TakeIDs(n))
 		for k := range some {
 			some[k].Mint, some[k].Frame, some[k].Cell = k >= first, int8(i+1), int16(k)
