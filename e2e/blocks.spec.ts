@@ -106,6 +106,7 @@ test('a ten is opened by dragging it to the ones, and bundled by dragging ten ba
 test('on the open mat pieces lie where they are put until they are tidied', async ({ page }) => {
   await open(page, [blocks({ tens: 1, ones: 3 })]);
   await page.getByRole('button', { name: 'Open mat' }).click();
+  await expect(page.getByRole('button', { name: 'Columns' })).toBeVisible();
   await settled(page);
   const before = (await pieces(page, 'tens').boundingBox())!;
   await drag(page, pieces(page, 'tens'), { x: before.x + 300, y: before.y + 150 });

@@ -108,6 +108,18 @@ export async function saved(page: Page) {
 /** Waits until pieces no longer move. */
 export async function settled(page: Page) {
   await page.waitForTimeout(620);
+  const lie = () =>
+    page.evaluate(() =>
+      [...document.querySelectorAll('[data-piece]')].slice(0, 200).map((p) => {
+        const { x, y } = p.getBoundingClientRect();
+        return [Math.round(x), Math.round(y)].join();
+      }),
+    );
+  for (let last = '', now = ' '; last !== now;) {
+    last = now;
+    await page.waitForTimeout(60);
+    now = (await lie()).join(' ');
+  }
 }
 
 export async function drag(page: Page, from: Locator, to: { x: number; y: number }) {
