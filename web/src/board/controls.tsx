@@ -1,6 +1,6 @@
 // The few kinds of control that a model's own line is made of: a menu of words,
 // a panel, a stepper.
-import { Button, Dropdown, Popover } from 'antd';
+import { Button, Dropdown, Input, Popover, type InputProps } from 'antd';
 import type { ReactNode } from 'react';
 import { act } from '../lesson/store';
 
@@ -91,5 +91,39 @@ export function MoreOrLess({ index, places }: { index: number; places: [string, 
         />
       ))}
     </Panel>
+  );
+}
+
+interface TypedFormProps extends Pick<InputProps, 'placeholder' | 'maxLength' | 'autoFocus'> {
+  label: string;
+  text: string;
+  setText: (text: string) => void;
+  /** The word on the button. */
+  word: string;
+  primary?: boolean;
+  submit: () => void;
+}
+
+/** One typed line and the button that takes it, as Enter does. */
+export function TypedForm({ label, text, setText, word, primary, submit, ...field }: TypedFormProps) {
+  return (
+    <form
+      className="panel-row"
+      onSubmit={(e) => {
+        e.preventDefault();
+        submit();
+      }}
+    >
+      <Input
+        {...field}
+        aria-label={label}
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+        autoComplete="off"
+      />
+      <Button type={primary ? 'primary' : 'default'} htmlType="submit">
+        {word}
+      </Button>
+    </form>
   );
 }

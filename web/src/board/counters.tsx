@@ -1,10 +1,10 @@
 // Counters: loose, in frames, in groups. A tap turns a counter over.
-import { Button, Input, InputNumber, Popover } from 'antd';
+import { Button, InputNumber, Popover } from 'antd';
 import { useState } from 'react';
 import { Mark, type Piece } from '../core/core';
 import { act, select, type DrawnModel } from '../lesson/store';
 import { selectZone } from './columns';
-import { Panel, Stepper, Words } from './controls';
+import { Panel, Stepper, TypedForm, Words } from './controls';
 import { named, onMat, onTray, zoneUnder } from './drops';
 import { Look } from './looks';
 import { PieceBoard } from './PieceBoard';
@@ -284,23 +284,15 @@ function Unit({ index, value }: { index: number; value: string }) {
   const [text, setText] = useState(value);
   return (
     <Panel label={value ? `Unit: ${value}` : 'Unit'}>
-      <form
-        className="panel-row"
-        onSubmit={(e) => {
-          e.preventDefault();
-          act({ kind: 'unit', model: index, name: text });
-        }}
-      >
-        <Input
-          aria-label="Each counter is one of these"
-          placeholder="bulbs, tens, thousands"
-          value={text}
-          maxLength={40}
-          onChange={(e) => setText(e.target.value)}
-          autoComplete="off"
-        />
-        <Button htmlType="submit">Rename</Button>
-      </form>
+      <TypedForm
+        label="Each counter is one of these"
+        placeholder="bulbs, tens, thousands"
+        text={text}
+        setText={setText}
+        maxLength={40}
+        word="Rename"
+        submit={() => act({ kind: 'unit', model: index, name: text })}
+      />
     </Panel>
   );
 }

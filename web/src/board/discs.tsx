@@ -1,11 +1,11 @@
 // The place value chart: discs or dots in columns, rows for addends, tracks to
 // share on, digit cards below.
-import { Button, Checkbox, Input, Select } from 'antd';
+import { Button, Checkbox, Select } from 'antd';
 import { useState } from 'react';
 import type { Piece } from '../core/core';
 import { act, type DrawnModel } from '../lesson/store';
 import { Columns } from './columns';
-import { MoreOrLess, Panel, Stepper, Words } from './controls';
+import { MoreOrLess, Panel, Stepper, TypedForm, Words } from './controls';
 import { named, onColumn, onTray, zoneUnder } from './drops';
 import { PieceBoard } from './PieceBoard';
 import type { ViewProps } from './views';
@@ -155,21 +155,13 @@ function Shift({ model, index }: { model: DrawnModel; index: number }) {
 function DigitCards({ index, value }: { index: number; value: string }) {
   const [text, setText] = useState(value);
   return (
-    <form
-      className="panel-row"
-      onSubmit={(e) => {
-        e.preventDefault();
-        act({ kind: 'digits', model: index, number: text });
-      }}
-    >
-      <Input
-        aria-label="Digit cards alone"
-        placeholder="Digit cards alone"
-        value={text}
-        onChange={(e) => setText(e.target.value)}
-        autoComplete="off"
-      />
-      <Button htmlType="submit">Lay</Button>
-    </form>
+    <TypedForm
+      label="Digit cards alone"
+      placeholder="Digit cards alone"
+      text={text}
+      setText={setText}
+      word="Lay"
+      submit={() => act({ kind: 'digits', model: index, number: text })}
+    />
   );
 }

@@ -1,6 +1,7 @@
 // The slow way beside the fast way: how many acts it takes to lay a number.
-import { Button, Input, Modal } from 'antd';
+import { Button, Modal } from 'antd';
 import { useState } from 'react';
+import { TypedForm } from '../board/controls';
 import { call, type Acts } from '../core/core';
 import { newId } from '../shell/api';
 import { edit, notify, sentence, show } from './store';
@@ -29,25 +30,16 @@ export function ActsDialog({ close }: { close: () => void }) {
   };
   return (
     <Modal title="Slow way and fast way" open onCancel={close} footer={null}>
-      <form
-        className="panel-row"
-        onSubmit={(e) => {
-          e.preventDefault();
-          count();
-        }}
-      >
-        <Input
-          aria-label="Number to lay"
-          placeholder="37"
-          value={text}
-          autoFocus
-          autoComplete="off"
-          onChange={(e) => setText(e.target.value)}
-        />
-        <Button type="primary" htmlType="submit">
-          Count the acts
-        </Button>
-      </form>
+      <TypedForm
+        label="Number to lay"
+        placeholder="37"
+        text={text}
+        setText={setText}
+        autoFocus
+        primary
+        word="Count the acts"
+        submit={count}
+      />
       {acts.length > 0 && (
         <>
           <dl className="acts">

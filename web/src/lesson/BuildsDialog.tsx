@@ -1,6 +1,7 @@
 // The same number several ways: all its builds, in order.
-import { Button, Input, Modal } from 'antd';
+import { Button, Modal } from 'antd';
 import { useState } from 'react';
+import { TypedForm } from '../board/controls';
 import { call, type Builds } from '../core/core';
 import { act, notify, sentence, useLesson } from './store';
 
@@ -17,25 +18,16 @@ export function BuildsDialog({ close }: { close: () => void }) {
   };
   return (
     <Modal title="All builds of a number" open onCancel={close} footer={null}>
-      <form
-        className="panel-row"
-        onSubmit={(e) => {
-          e.preventDefault();
-          list();
-        }}
-      >
-        <Input
-          aria-label="Number to build"
-          placeholder="37"
-          value={text}
-          autoFocus
-          autoComplete="off"
-          onChange={(e) => setText(e.target.value)}
-        />
-        <Button type="primary" htmlType="submit">
-          List them
-        </Button>
-      </form>
+      <TypedForm
+        label="Number to build"
+        placeholder="37"
+        text={text}
+        setText={setText}
+        autoFocus
+        primary
+        word="List them"
+        submit={list}
+      />
       {builds && (
         <>
           <p>
