@@ -9,5 +9,5 @@ export default defineConfig({
   workers: 2,
   forbidOnly: true,
   reporter: [['line']],
-  use: { viewport: { width: 1280, height: 800 }, launchOptions: launch, trace: 'retain-on-failure' },
+  use: { viewport: { width: 1280, height: 800 }, launchOptions: launch, screenshot: 'only-on-failure' },
 });
