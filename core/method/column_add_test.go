@@ -89,6 +89,7 @@ func makeAdd(t testing.TB, a, b int, options map[string]string) method.Example {
 }
 
 func TestColumnAddAgreesWithSchoolArithmeticAtEveryStep(t *testing.T) {
+	t.Parallel()
 	for _, sum := range additions() {
 		checkAddition(t, sum[0], sum[1])
 		if t.Failed() {
@@ -332,6 +333,7 @@ func mangle(r *rand.Rand, moves []board.Move) []board.Move {
 }
 
 func TestEveryOptionWorks(t *testing.T) {
+	t.Parallel()
 	for _, spec := range method.Specs() {
 		for _, o := range spec.AllOptions() {
 			for _, choice := range o.Choices {

@@ -321,6 +321,7 @@ var trials = map[string]trial{
 }
 
 func TestEveryMethodAgreesWithAnOracle(t *testing.T) {
+	t.Parallel()
 	for _, spec := range method.Specs() {
 		if spec.ID == "column-add" {
 			continue // has a file of its own
@@ -328,6 +329,7 @@ func TestEveryMethodAgreesWithAnOracle(t *testing.T) {
 		trial, ok := trials[spec.ID]
 		require.True(t, ok, "%s has no oracle", spec.ID)
 		t.Run(spec.ID, func(t *testing.T) {
+			t.Parallel()
 			r := proptest.Random(7)
 			problems := trial.hard
 			for len(problems) < len(trial.hard)+proptest.Cases() {
@@ -451,6 +453,7 @@ func schoolSubtraction(a, b string) (digits string, marks map[int]int) {
 }
 
 func TestColumnSubtractionIsWrittenAsAtSchool(t *testing.T) {
+	t.Parallel()
 	r := proptest.Random(8)
 	for range proptest.Cases() {
 		a, b := upTo(r, 4), upTo(r, 4)
@@ -487,6 +490,7 @@ func TestColumnSubtractionIsWrittenAsAtSchool(t *testing.T) {
 }
 
 func TestSeveralAddendsAndDecimals(t *testing.T) {
+	t.Parallel()
 	r := proptest.Random(9)
 	for range proptest.Cases() {
 		var args []string
@@ -546,6 +550,7 @@ func regroupings(e method.Example) string {
 }
 
 func TestAnotherProblemIsLikeTheFirstAndNotTheSame(t *testing.T) {
+	t.Parallel()
 	for _, c := range []method.Request{
 		{Method: "column-add", Args: []string{"146", "87"}},
 		{Method: "column-subtract", Args: []string{"4002", "-", "1567"}},

@@ -133,6 +133,24 @@ func TestSavedMovesDoTheSameOnASavedBoard(t *testing.T) {
 	})
 }
 
+func TestHowPiecesWereChosenMakesNoDifference(t *testing.T) {
+	var b board.Board
+	require.NoError(t, json.Unmarshal([]byte(`{"models":[{"kind":"blocks","pieces":[
+		{"place":"ones","count":1,"part":1,"state":"taken"},{"place":"ones","count":1,"part":2}]}]}`), &b))
+	want := ""
+	for _, sels := range []string{`{"place":"ones","slots":[0]},{"place":"ones","state":"taken","slots":[0]}`,
+		`{"place":"ones","state":"taken","slots":[0]},{"place":"ones","slots":[0]}`, `{"place":"ones","state":"any"}`} {
+		var mv board.Move
+		require.NoError(t, json.Unmarshal([]byte(`{"kind":"copy","pieces":[`+sels+`]}`), &mv))
+		next, _, err := board.Apply(b, mv)
+		require.NoError(t, err)
+		if want == "" {
+			want = asJSON(t, next)
+		}
+		require.Equal(t, want, asJSON(t, next), "%s", sels)
+	}
+}
+
 func TestBoardsRoundTrip(t *testing.T) {
 	proptest.Check(t, func(t *rapid.T) {
 		b := drawBoard(t)

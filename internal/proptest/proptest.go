@@ -7,6 +7,7 @@ import (
 	"math/rand/v2"
 	"os"
 	"strconv"
+	"sync"
 	"testing"
 
 	"pgregory.net/rapid"
@@ -22,12 +23,17 @@ func Cases() int {
 	return usual
 }
 
+// setChecks is done once: tests run side by side.
+var setChecks = sync.OnceFunc(func() {
+	if err := flag.Set("rapid.checks", strconv.Itoa(Cases())); err != nil {
+		panic(err)
+	}
+})
+
 // Check tries the property on Cases random cases, and shrinks one that fails.
 func Check(t *testing.T, property func(*rapid.T)) {
 	t.Helper()
-	if err := flag.Set("rapid.checks", strconv.Itoa(Cases())); err != nil {
-		t.Fatal(err)
-	}
+	setChecks()
 	rapid.Check(t, property)
 }
 

@@ -86,7 +86,8 @@ func byID(list []Piece, ids []board.PieceID) ([]Piece, error) {
 	return out, nil
 }
 
-// FindAll joins what several selectors mean, each piece once.
+// FindAll joins what several selectors mean, each piece once, in the order of
+// the board: how they were chosen makes no difference.
 func (r Rules) FindAll(list []Piece, sels []board.Select) ([]Piece, error) {
 	if len(sels) == 0 {
 		return nil, BadField("pieces", "say which pieces")
@@ -95,21 +96,15 @@ func (r Rules) FindAll(list []Piece, sels []board.Select) ([]Piece, error) {
 		found, err := r.Find(list, sels[0])
 		return slices.Clone(found), err
 	}
-	var out []Piece
-	seen := map[board.PieceID]bool{}
+	var ids []board.PieceID
 	for _, sel := range sels {
 		found, err := r.Find(list, sel)
 		if err != nil {
 			return nil, err
 		}
-		for _, k := range found {
-			if !seen[k.ID] {
-				seen[k.ID] = true
-				out = append(out, k)
-			}
-		}
+		ids = append(ids, IDs(found)...)
 	}
-	return out, nil
+	return byID(list, ids)
 }
 
 // Saved turns ids into slots of their place and state, which is how a
