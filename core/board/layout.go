@@ -110,7 +110,7 @@ func (x index) take(id PieceID) int {
 }
 
 // Marks are what is to be seen on a piece beside its look.
-type Marks uint8
+type Marks uint16
 
 // The marks. A crossed, taken or spent piece is not in play.
 const (
@@ -122,6 +122,18 @@ const (
 	MarkAlternate // the second of a model's two colours
 	MarkCopy      // a copy to look at; not in play
 )
+
+// MaxRings is how many rings there can be on a model at a time.
+const MaxRings = 12
+
+// Ringed marks a piece as standing in a ring, from 1. Pieces of one ring are
+// drawn in one line where they lie together.
+func Ringed(ring int8) Marks {
+	if ring == 0 {
+		return 0
+	}
+	return MarkRinged | Marks(ring)<<8
+}
 
 // Zone is a part of a model that can be covered and that says its count.
 type Zone struct {

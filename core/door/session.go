@@ -293,7 +293,9 @@ func addExample(s *session, a exampleArgs) (any, error) {
 		if one.Scene.ID = a.ID; i > 0 {
 			one.Scene.ID = fmt.Sprintf("%s-%d", a.ID, i+1)
 		}
-		one.Scene.Show = []string{"unitForm"}
+		if one.Scene.Show == nil {
+			one.Scene.Show = []string{"unitForm"}
+		}
 		scenes = append(scenes, one.Scene)
 	}
 	return s.addScenes(scenes, a.At)

@@ -70,7 +70,7 @@ type Step struct {
 type Write struct {
 	Kind   string         `json:"kind" jsonschema:"required,enum=sentence,enum=cell,enum=row,enum=bond,enum=text" jsonschema_description:"A number sentence, a cell of the written method, a table row, a bond or a text."`
 	Text   string         `json:"text,omitempty" jsonschema:"maxLength=500" jsonschema_description:"The sentence, the text, or the sign in the cell."`
-	Row    string         `json:"row,omitempty" jsonschema_description:"Of a cell: mark, addend 1, addend 2 or sum."`
+	Row    string         `json:"row,omitempty" jsonschema_description:"Of a cell: mark, addend 1 to 4 and sum, or quotient and dividend."`
 	Place  *place.Place   `json:"place,omitempty" jsonschema_description:"Of a cell: its column; the sign's column when left out."`
 	Stands []board.Select `json:"stands,omitempty" jsonschema_description:"The pieces that the sign stands for."`
 	Cells  []string       `json:"cells,omitempty" jsonschema_description:"Of a table row: its cells."`

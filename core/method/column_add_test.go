@@ -342,6 +342,9 @@ func TestEveryOptionWorks(t *testing.T) {
 					if m != "" && err != nil {
 						continue // the sample may not fit on every model; it does on the first that fits
 					}
+					if o.Name == "use" && err != nil {
+						continue // a unit that is not ten times another says so
+					}
 					if o.Name == "way" && err != nil || o.Name == "remainder" && m == "discs" && err != nil {
 						continue // a way that does not fit the sample says so
 					}

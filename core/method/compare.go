@@ -5,6 +5,7 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
+	"unitbloom/core/model/discs"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
 	"unitbloom/core/sentence"
@@ -53,12 +54,10 @@ func makeCompare(r Request) (Example, error) {
 	m.key(lesson.Step{
 		Say: line("compare.start", say.Number("a", say.Given, a), say.Number("b", say.Given, b)),
 		Ask: line("compare.predict"), Answer: line("compare.predict.answer"),
-		Moves: []board.Move{
-			{Kind: "build", Args: buildArgs(a)},
-			{Kind: "build", Model: 1, Args: buildArgs(b)},
-		},
-		Write: []lesson.Write{row(aligned(a, a, b)), row(aligned(b, a, b))},
+		Moves: m.charts(a, b),
+		Write: []lesson.Write{row(a.String()), row(b.String())},
 	})
+	m.zeros(a, b)
 	for p := max(a.Top(), b.Top()); p >= place.Smallest; p-- {
 		x, y := a.Digit(p), b.Digit(p)
 		if p < place.Ones && x == 0 && y == 0 {
@@ -84,6 +83,51 @@ func makeCompare(r Request) (Example, error) {
 		Write: []lesson.Write{{Kind: "sentence", Text: relation}},
 	})
 	return m.end(a.String()+" and "+b.String(), strings.Fields(relation)[1])
+}
+
+// charts build both numbers, on discs in the same columns and with digit cards.
+func (m *maker) charts(a, b place.Number) []board.Move {
+	var moves []board.Move
+	columns := discs.ColumnsArgs{Top: max(a.Top(), b.Top()), Bottom: min(lowest(a), lowest(b))}
+	for i, n := range []place.Number{a, b} {
+		if m.r.Model == "discs" {
+			moves = append(moves, board.Move{Kind: "columns", Model: i, Args: columns}, board.Move{Kind: "cards", Model: i, Args: shownArgs()})
+		}
+		moves = append(moves, board.Move{Kind: "build", Model: i, Args: buildArgs(n)})
+	}
+	return moves
+}
+
+// zeros puts zeros on the chart where one number has fewer decimals, so that
+// the places of both stand under one another.
+func (m *maker) zeros(a, b place.Number) {
+	low := min(lowest(a), lowest(b))
+	if m.r.Model != "discs" || lowest(a) == lowest(b) {
+		return
+	}
+	short, shown := a, aligned(a, a, b)
+	if lowest(b) > lowest(a) {
+		short, shown = b, aligned(b, a, b)
+	}
+	s := lesson.Step{
+		Say: line("compare.zeros"), Ask: line("compare.zeros.ask", say.Number("short", say.Given, short)), Answer: line("compare.zeros.answer", answerText("shown", shown), say.Number("short", say.Given, short)),
+		Look:  line("look.cards"),
+		Write: []lesson.Write{{Kind: "sentence", Text: short.String() + " = " + shown}, row(aligned(a, a, b)), row(aligned(b, a, b))},
+	}
+	for i := range 2 {
+		s.Moves = append(s.Moves, board.Move{Kind: "cards", Model: i, Args: discs.CardsArgs{Shown: true, To: &low}})
+	}
+	m.key(s)
+}
+
+// lowest is the smallest place that a number needs, ones or less.
+func lowest(n place.Number) place.Place {
+	for p := place.Smallest; p < place.Ones; p++ {
+		if n.Digit(p) != 0 {
+			return p
+		}
+	}
+	return place.Ones
 }
 
 // aligned is a number with zeros where the other has more decimals, so that the

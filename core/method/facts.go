@@ -39,7 +39,7 @@ func ways(r Request, all []way, a, b int, problem, result, start string) (Exampl
 		w.make(m, a, b)
 		if len(made) == 0 {
 			// What children saw stands with the first way.
-			if err := m.seen(seenTotal(r, a, b)); err != nil {
+			if err := m.seen(false, sightsOf(r, a, b)...); err != nil {
 				return Example{}, err
 			}
 		}
@@ -57,12 +57,15 @@ func ways(r Request, all []way, a, b int, problem, result, start string) (Exampl
 	return made[0], nil
 }
 
-// seenTotal is what lies on the model when an example of a fact is over.
-func seenTotal(r Request, a, b int) int {
+// sightsOf are what can be seen of a fact: of a sum both rows; of a difference
+// the whole, what goes, and what is left.
+func sightsOf(r Request, a, b int) []sight {
 	if r.Method == subtractFactsID {
-		return a - b
+		all := rackSights(min(a, 10), max(0, a-10))
+		left := rackSights(min(a-b, 10), max(0, a-b-10))
+		return append(append(all, left...), all[0].last(b), all[1].last(b))
 	}
-	return a + b
+	return rackSights(a, b)
 }
 
 // addFacts are the ways to a sum up to 20: on a rack of two rows, one number a
@@ -425,7 +428,7 @@ func makeBonds(r Request) (Example, error) {
 			Write: []lesson.Write{row(strconv.Itoa(first), strconv.Itoa(n-first)), m.sentence(sumText([2]int{first, n - first}), strconv.Itoa(n))},
 		})
 	}
-	if err := m.seen(n); err != nil {
+	if err := m.seen(false, bondSights(n)...); err != nil {
 		return Example{}, err
 	}
 	m.key(lesson.Step{Say: line("bonds.all"), Ask: line("bonds.notice"), Answer: line("bonds.notice.answer")})

@@ -7,6 +7,7 @@ import (
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
 	"unitbloom/core/model/counters"
+	"unitbloom/core/model/cubes"
 	"unitbloom/core/model/pieces"
 	"unitbloom/core/model/rack"
 	"unitbloom/core/place"
@@ -25,7 +26,7 @@ func begin(r Request, notation string) *maker {
 	b, err := board.Parse(notation)
 	m := &maker{newBuilder(b), r}
 	m.err = err
-	m.asks = r.Options["ask"]
+	m.asks, m.slow = r.Options["ask"], r.Options["pace"] == "one by one"
 	return m
 }
 
@@ -48,37 +49,43 @@ func (m *maker) sentence(left, answer string) lesson.Write {
 	return lesson.Write{Kind: "sentence", Text: text}
 }
 
-// oneByOne reports whether pieces come one at a time.
-func (m *maker) oneByOne() bool { return m.r.Options["pace"] == "one by one" }
-
-// lay puts an amount on the first model beside what is there: at once, or piece
-// by piece.
+// lay puts an amount on the first model beside what is there.
 func (m *maker) lay(count int, p place.Place, part int) []board.Move {
 	if count == 0 {
 		return nil
 	}
 	each, times := count, 1
-	if m.oneByOne() {
+	if m.slow && (m.r.Model != "cubes" || p > place.Ones) {
 		each, times = 1, count
 	}
 	var moves []board.Move
 	for range times {
-		moves = append(moves, layMove(m.r.Model, each, p, part))
+		moves = append(moves, layMoves(m.r.Model, each, p, part)...)
 	}
 	return moves
 }
 
-// layMove is the move that puts pieces of a place on a model of a kind.
-func layMove(kind string, n int, p place.Place, part int) board.Move {
+// layMoves put pieces of a place on a model of a kind. On cubes, ten in a train
+// become a tower.
+func layMoves(kind string, n int, p place.Place, part int) []board.Move {
 	value, _ := p.Value().Times(n)
 	ones, _ := value.Whole()
 	switch kind {
 	case "rack":
-		return board.Move{Kind: "more", Args: rack.NumberArgs{Amount: value.String()}}
+		return []board.Move{{Kind: "more", Args: rack.NumberArgs{Amount: value.String()}}}
 	case "counters":
-		return board.Move{Kind: "place", Args: counters.PlaceArgs{Count: ones, Mint: part == 2}}
+		return []board.Move{{Kind: "place", Args: counters.PlaceArgs{Count: ones, Mint: part == 2}}}
+	case "cubes":
+		if p == place.Ones {
+			return []board.Move{{Kind: "place", Args: cubes.TrainArgs{Count: n, Part: part}}}
+		}
+		var moves []board.Move
+		for range ones / 10 {
+			moves = append(moves, board.Move{Kind: "place", Args: cubes.TrainArgs{Count: 10, Part: part}}, board.Move{Kind: "tower", Args: cubes.OneTrainArgs{Train: 1}})
+		}
+		return moves
 	}
-	return board.Move{Kind: "place", Args: pieces.AmountArgs{Amount: place.Count{Place: p, Count: n}.String(), Part: part}}
+	return []board.Move{{Kind: "place", Args: pieces.AmountArgs{Amount: place.Count{Place: p, Count: n}.String(), Part: part}}}
 }
 
 // emptyBoard is the notation of a model with room for a number.
@@ -100,7 +107,7 @@ func emptyBoard(kind string, n int) string {
 
 // ringed rings so many pieces of a place.
 func ringed(p place.Place, count int) board.Move {
-	return board.Move{Kind: "ring", Args: pieces.PiecesArgs{Pieces: []board.Select{{Place: p, Count: count}}}}
+	return board.Move{Kind: "ring", Args: pieces.RingArgs{Pieces: []board.Select{{Place: p, Count: count}}}}
 }
 
 // taken takes so many pieces of a place away.

@@ -60,6 +60,8 @@ type Example struct {
 	Words say.Words
 	End   board.Board
 	More  []Example
+	// Offer is a problem that the set would do well to have, for the teacher alone.
+	Offer string
 }
 
 // sharedOptions are those of every method.
@@ -182,6 +184,8 @@ type Plain struct {
 	Steps   []PlainStep `json:"steps"`
 	Start   board.Board `json:"start"`
 	End     board.Board `json:"end"`
+	// Offer is a problem that the set would do well to have, for the teacher alone.
+	Offer string `json:"offer,omitempty"`
 	// Scenes are all ways, this first, of a method that shows several.
 	Scenes []Plain `json:"scenes,omitempty"`
 }
@@ -201,7 +205,7 @@ type PlainStep struct {
 // Plain gives the example in the class's words.
 func (e Example) Plain() Plain {
 	made := e.Scene.Made
-	p := Plain{Method: made.Method, Title: e.Scene.Title, Problem: made.Problem, Answer: made.Answer, Model: made.Model, Start: e.Scene.Start, End: e.End}
+	p := Plain{Method: made.Method, Title: e.Scene.Title, Problem: made.Problem, Answer: made.Answer, Model: made.Model, Start: e.Scene.Start, End: e.End, Offer: e.Offer}
 	for _, s := range e.Scene.Steps {
 		p.Steps = append(p.Steps, PlainStep{
 			Say: s.Say.Text(e.Words), Ask: s.Ask.Text(e.Words), Answer: s.Answer.Text(e.Words), Look: s.Look.Text(e.Words),
@@ -231,6 +235,8 @@ type builder struct {
 	err   error
 	// asks is which steps ask: "key steps", "never", or all.
 	asks string
+	// slow is whether pieces come and go one at a time.
+	slow bool
 }
 
 func newBuilder(start board.Board) *builder {
@@ -250,16 +256,33 @@ func (b *builder) add(s lesson.Step, asks bool) {
 	if !asks {
 		s.Ask, s.Answer = say.Line{}, say.Line{}
 	}
-	next, err := board.ApplyAll(b.now, s.Moves)
+	moves, next, err := b.play(s.Moves)
 	if err != nil {
 		b.err = err
 		return
 	}
-	b.now = next
+	b.now, s.Moves = next, moves
 	s.Total = board.Total(next.Models[0]).String()
 	s.UnitForm = next.Models[0].InPlay().String()
 	s.Moves, s.Write = orEmpty(s.Moves), orEmpty(s.Write)
 	b.scene.Steps = append(b.scene.Steps, s)
+}
+
+// play makes the moves at the pace that was chosen: those made, and the board
+// after them.
+func (b *builder) play(moves []board.Move) (made []board.Move, next board.Board, err error) {
+	next = b.now
+	for _, mv := range moves {
+		list := []board.Move{mv}
+		if b.slow {
+			list = oneByOne(next, mv)
+		}
+		if next, err = board.ApplyAll(next, list); err != nil {
+			return nil, next, err
+		}
+		made = append(made, list...)
+	}
+	return made, next, nil
 }
 
 func line(id string, values ...say.Value) say.Line { return say.Line{Message: say.New(id, values...)} }

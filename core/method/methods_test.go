@@ -89,9 +89,9 @@ var trials = map[string]trial{
 			if n, _ := fmt.Sscanf(a[0], "blocks %dth %dh %dt %do", &th, &h, &t, &o); n == 4 {
 				return itoa(th*1000 + h*100 + t*10 + o)
 			}
-			return map[string]string{"rack 2: 6 8": "14", "counters 2x5: 7": "7", "discs 3o 5.h": "3.05", "blocks 0": "0"}[a[0]]
+			return map[string]string{"rack 2: 6 8": "14", "counters 2x5: 7": "7", "discs 3o 5.h": "3.05", "blocks 0": "0", "cubes 5": "5", "cubes 2T 5a4b 3": "32"}[a[0]]
 		},
-		[][]string{{"rack 2: 6 8"}, {"counters 2x5: 7"}, {"discs 3o 5.h"}, {"blocks 0"}, {"cubes 5"}, {"moon"}},
+		[][]string{{"rack 2: 6 8"}, {"counters 2x5: 7"}, {"discs 3o 5.h"}, {"blocks 0"}, {"cubes 5"}, {"cubes 2T 5a4b 3"}, {"moon"}},
 	},
 	"count": {
 		func(r *rand.Rand) []string {
@@ -242,12 +242,17 @@ var trials = map[string]trial{
 		[][]string{{"4002", "-", "1567"}, {"1000", "-", "1"}, {"9999", "-", "9999"}, {"7", "-", "0"}, {"0", "-", "0"}, {"1000000", "-", "1"}, {"9999999.999", "-", "0.001"}, {"5", "-", "0.25"}, {"1", "-", "2"}},
 	},
 	"difference": {
-		func(r *rand.Rand) []string { return []string{itoa(upTo(r, 4)), itoa(upTo(r, 4))} },
+		func(r *rand.Rand) []string {
+			if r.IntN(2) == 0 {
+				return []string{itoa(r.IntN(22)), itoa(r.IntN(22))}
+			}
+			return []string{itoa(upTo(r, 4)), itoa(upTo(r, 4))}
+		},
 		func(a []string) string {
 			n := ints(a)
 			return itoa(max(n[0]-n[1], n[1]-n[0]))
 		},
-		[][]string{{"0", "0"}, {"9999", "0"}, {"28", "63"}, {"1000", "999"}},
+		[][]string{{"0", "0"}, {"9999", "0"}, {"28", "63"}, {"1000", "999"}, {"20", "1"}, {"7", "7"}},
 	},
 	"pattern": {
 		func(r *rand.Rand) []string {
@@ -349,7 +354,7 @@ func checkProblem(t *testing.T, id string, args []string, want string, options m
 		require.ErrorAs(t, err, &refusal, "%s %v", id, args)
 		require.NotContains(t, err.Error(), "{")
 	}
-	beyond := map[string]bool{"moon": true, "cubes 5": true, "10000000": true}[args[0]]
+	beyond := map[string]bool{"moon": true, "10000000": true}[args[0]]
 	if want == "" || beyond {
 		require.Error(t, err, "%s %v", id, args)
 		return
@@ -624,10 +629,219 @@ func TestWhatChildrenSawIsHeldAgainstWhatIsThere(t *testing.T) {
 	e, err = make("array", "five sixes and two sixes", "7", "x", "6")
 	require.NoError(t, err)
 	checkExample(t, e)
+	assert.Contains(t, written(e), "5 × 6 + 2 × 6 = 42")
+	assert.Equal(t, []int{30, 12}, ringSizes(e))
+	e, err = make("subtract-facts", "10 and 4; 4 and 2; 5 and 3", "14", "-", "6")
+	require.NoError(t, err)
+	checkExample(t, e)
+	for _, more := range []string{"14 = 10 + 4", "6 = 4 + 2", "8 = 5 + 3"} {
+		whole, parts, _ := strings.Cut(more, " = ")
+		assert.Contains(t, written(e), parts+" = "+whole, "the whole, what goes, and what is left can be seen")
+	}
+	_, err = make("subtract-facts", "5 and 4", "14", "-", "6")
+	assert.EqualError(t, err, `"5 and 4" comes to 9, and there are 14 or 8 or 6.`)
 	_, err = make("add-facts", "8 and 3", "8", "+", "5")
 	assert.EqualError(t, err, `"8 and 3" comes to 11, and there are 13.`)
 	_, err = make("bonds", "lots and 3", "6")
 	assert.EqualError(t, err, `"lots" is not a number here. Write what was seen like 8 and 2 more, or two fives and 3.`)
 	_, err = make("subtract-facts", "8", "14", "-", "6")
 	assert.ErrorContains(t, err, "is not two parts or more")
+}
+
+func written(e method.Example) []string {
+	var out []string
+	for _, s := range e.Scene.Steps {
+		for _, w := range s.Write {
+			out = append(out, w.Text)
+		}
+	}
+	return out
+}
+
+// ringSizes are the pieces in each ring at the end of an example.
+func ringSizes(e method.Example) []int {
+	var sizes []int
+	for _, p := range board.LayOut(e.End.Models[0]).Pieces {
+		if ring := int(p.Marks >> 8); ring > 0 {
+			for len(sizes) < ring {
+				sizes = append(sizes, 0)
+			}
+			sizes[ring-1]++
+		}
+	}
+	return sizes
+}
+
+func TestEveryPartThatWasSeenIsRingedOnItsOwn(t *testing.T) {
+	r := proptest.Random(12)
+	for range proptest.Cases() {
+		id, args, total := "add-facts", []string{itoa(r.IntN(11)), "+", itoa(r.IntN(11))}, 0
+		switch r.IntN(3) {
+		case 0:
+			a, b := 1+r.IntN(12), 1+r.IntN(12)
+			id, args, total = "array", []string{itoa(a), "x", itoa(b)}, a*b
+		case 1:
+			total = 1 + r.IntN(20)
+			id, args = "bonds", []string{itoa(total)}
+		default:
+			ns := ints(args)
+			total = ns[0] + ns[1]
+		}
+		if total < 2 {
+			continue
+		}
+		var parts []int
+		var texts []string
+		for rest := total; rest > 0; {
+			n := 1 + r.IntN(rest)
+			if len(parts) == 11 {
+				n = rest
+			}
+			parts, texts, rest = append(parts, n), append(texts, itoa(n)), rest-n
+		}
+		if len(parts) < 2 {
+			parts, texts = []int{1, total - 1}, []string{"1", itoa(total - 1)}
+		}
+		e, err := method.Make(method.Request{Method: id, Args: args, Options: map[string]string{"seen": strings.Join(texts, " and ")}})
+		require.NoError(t, err, "%s %v %v", id, args, texts)
+		checkExample(t, e)
+		require.Equal(t, parts, ringSizes(e), "%s %v", id, args)
+	}
+}
+
+func TestAmountsAreToldInAnotherUnit(t *testing.T) {
+	for _, c := range []struct{ problem, use, says string }{
+		{"3.05 x 10", "length", "3.05 cm = 30.5 mm"},
+		{"3.05 x 100", "length", "3.05 m = 305 cm"},
+		{"640 / 100", "length", "640 cm = 6.4 m"},
+		{"2.5 x 1000", "mass", "2.5 kg = 2500 g"},
+		{"750 / 1000", "capacity", "750 ml = 0.75 l"},
+		{"1250 / 100", "money", "1250 cents = 12.5 euros"},
+	} {
+		e, err := method.Make(method.Request{Method: "shift", Args: strings.Fields(c.problem), Options: map[string]string{"use": c.use}})
+		require.NoError(t, err)
+		assert.Contains(t, written(e), c.says)
+	}
+	_, err := method.Make(method.Request{Method: "shift", Args: []string{"3", "x", "10"}, Options: map[string]string{"use": "mass"}})
+	assert.EqualError(t, err, "There are no two units of mass here of which one is 10 of the other. Length always fits.")
+}
+
+func TestARowThatCrossesNoTenIsOfferedAProblemThatDoes(t *testing.T) {
+	offer := func(problems ...string) string {
+		e, err := method.Make(method.Request{Method: "pattern", Args: problems})
+		require.NoError(t, err)
+		return e.Plain().Offer
+	}
+	assert.Equal(t, "33 − 9", offer("14 - 10", "23 - 10", "34 - 10"))
+	assert.Empty(t, offer("14 - 6", "24 - 6"), "it crosses already")
+	assert.Empty(t, offer("1 + 2", "2 + 2"), "nothing in their range crosses")
+	r := proptest.Random(13)
+	for range proptest.Cases() {
+		var problems []string
+		most := 0
+		for range 2 + r.IntN(3) {
+			a, b := r.IntN(200), r.IntN(200)
+			a, b = max(a, b), min(a, b)
+			problems = append(problems, fmt.Sprintf("%d - %d", a, b))
+			most = max(most, a)
+		}
+		if one := offer(problems...); one != "" {
+			var x, y int
+			_, err := fmt.Sscanf(one, "%d − %d", &x, &y)
+			require.NoError(t, err)
+			require.True(t, y > 0 && y <= x && x <= most, "%v: %s", problems, one)
+			marks := 0
+			for a, b := x, y; a > 0; a, b = a/10, b/10 {
+				if a%10 < b%10 {
+					marks++
+				}
+			}
+			require.Positive(t, marks, "%v: %s crosses a ten", problems, one)
+		}
+	}
+}
+
+func TestOneByOneEndsWhereGroupsEnd(t *testing.T) {
+	for _, spec := range method.Specs() {
+		t.Run(spec.ID, func(t *testing.T) {
+			t.Parallel()
+			r := proptest.Random(14)
+			problems := [][]string{spec.Sample}
+			if tr, ok := trials[spec.ID]; ok {
+				for range min(proptest.Cases(), 100) / 10 {
+					problems = append(problems, tr.draw(r))
+				}
+			}
+			for _, args := range problems {
+				groups, err := method.Make(method.Request{Method: spec.ID, Args: args})
+				if err != nil {
+					continue
+				}
+				slow, err := method.Make(method.Request{Method: spec.ID, Args: args, Options: map[string]string{"pace": "one by one"}})
+				require.NoError(t, err, "%s %v", spec.ID, args)
+				checkExample(t, slow)
+				require.Len(t, slow.Scene.Steps, len(groups.Scene.Steps))
+				for i, s := range groups.Scene.Steps {
+					require.Equal(t, s.Total, slow.Scene.Steps[i].Total)
+					require.Equal(t, s.UnitForm, slow.Scene.Steps[i].UnitForm)
+					require.GreaterOrEqual(t, len(slow.Scene.Steps[i].Moves), len(s.Moves))
+				}
+			}
+		})
+	}
+}
+
+// shortDivision is division as a child writes it: the digits of the quotient
+// without zeros in front, and what is carried before each further digit.
+func shortDivision(n string, by int) (quotient string, carried map[int]int) {
+	carried = map[int]int{}
+	left := 0
+	for i, r := range n {
+		col := len(n) - 1 - i
+		if left > 0 {
+			carried[col] = left
+		}
+		has := left*10 + int(r-'0')
+		quotient += itoa(has / by)
+		left = has % by
+	}
+	quotient = strings.TrimLeft(quotient, "0")
+	if quotient == "" {
+		quotient = "0"
+	}
+	return quotient, carried
+}
+
+func TestShortDivisionIsWrittenAsAtSchool(t *testing.T) {
+	r := proptest.Random(15)
+	for range proptest.Cases() {
+		n, by := itoa(upTo(r, 7)), 2+r.IntN(8)
+		e, err := method.Make(method.Request{Method: "share", Args: []string{n, itoa(by)}})
+		require.NoError(t, err)
+		got := map[string]string{}
+		for _, s := range e.Scene.Steps {
+			for _, w := range s.Write {
+				if w.Kind == "cell" && w.Place != nil {
+					got[w.Row+w.Place.String()] = w.Text
+				} else if w.Kind == "cell" {
+					require.Equal(t, itoa(by), w.Text, "the divisor stands before it")
+				}
+			}
+		}
+		quotient, carried := shortDivision(n, by)
+		for col := range len(n) {
+			p := place.Place(col)
+			require.Equal(t, string(n[len(n)-1-col]), got["dividend"+p.String()])
+			digit := ""
+			if col < len(quotient) {
+				digit = string(quotient[len(quotient)-1-col])
+			}
+			require.Equal(t, digit, got["quotient"+p.String()], "%s ÷ %d, %s", n, by, p)
+			mark := ""
+			if carried[col] > 0 {
+				mark = itoa(carried[col])
+			}
+			require.Equal(t, mark, got["mark"+p.String()], "%s ÷ %d, %s", n, by, p)
+		}
+	}
 }

@@ -1,6 +1,7 @@
 package method
 
 import (
+	"slices"
 	"strconv"
 	"strings"
 
@@ -17,7 +18,7 @@ import (
 // product into a known one and the rest.
 var array = Spec{
 	ID: "array", Title: "Rows and columns", Operation: "multiply",
-	Doc:    "Equal groups as an array: skip-counting along the edge, its sentence, turned, and split into a known fact and the rest.",
+	Doc:    "Equal groups as an array: skip-counting along the edge, its sentence, the area of its squares, turned, and split into a known fact and the rest.",
 	Args:   "two factors",
 	Sample: []string{"7", "x", "6"}, Typed: "7 × 6",
 	Limits: "1 × 1 to 12 × 12.",
@@ -52,25 +53,40 @@ func makeArray(r Request) (Example, error) {
 	m.step(lesson.Step{
 		Say: line("array.skip", given("b", b)), Ask: line("array.skip.ask"), Answer: line("array.skip.answer", answerText("steps", strings.Join(steps, ", "))),
 		Moves: []board.Move{{Kind: "skip", Args: counters.ShownArgs{Shown: true}}},
-		Write: []lesson.Write{row(steps...), m.sentence(product, strconv.Itoa(a*b))},
+		Write: append(rowsOfSix(steps), m.sentence(product, strconv.Itoa(a*b))),
+	})
+	m.step(lesson.Step{
+		Say: line("array.area"), Ask: line("array.area.ask", given("a", a), given("b", b)), Answer: line("array.area.answer", answer("all", a*b), given("a", a), given("b", b)),
+		Look:  line("look.squares"),
+		Moves: []board.Move{{Kind: "skip", Args: counters.ShownArgs{}}, {Kind: "numerals", Args: counters.ShownArgs{Shown: true}}},
+		Write: []lesson.Write{{Kind: "text", Text: "area: " + strconv.Itoa(a*b) + " squares"}},
 	})
 	if known := knownFactor(a); known > 0 {
 		m.key(lesson.Step{
 			Say: line("array.split", given("a", a), given("known", known)), Ask: line("array.split.ask", given("known", known), given("b", b)),
 			Answer: line("array.split.answer", answer("first", known*b), answer("second", (a-known)*b), answer("all", a*b)),
-			Moves:  []board.Move{{Kind: "split", Args: counters.SplitArgs{After: known}}},
+			Moves:  []board.Move{{Kind: "numerals", Args: counters.ShownArgs{}}, {Kind: "split", Args: counters.SplitArgs{After: known}}},
 			Write:  []lesson.Write{{Kind: "sentence", Text: product + " = " + strconv.Itoa(known) + " × " + strconv.Itoa(b) + " + " + strconv.Itoa(a-known) + " × " + strconv.Itoa(b)}},
 		})
 	}
 	m.step(lesson.Step{
 		Say: line("array.turn"), Ask: line("array.turn.ask"), Answer: line("array.turn.answer", answer("b", b), answer("a", a), answer("all", a*b)),
-		Moves: []board.Move{{Kind: "turn", Args: counters.FrameArgs{Frame: 1}}},
+		Moves: []board.Move{{Kind: "numerals", Args: counters.ShownArgs{}}, {Kind: "turn", Args: counters.FrameArgs{Frame: 1}}},
 		Write: []lesson.Write{m.sentence(strconv.Itoa(b)+" × "+strconv.Itoa(a), strconv.Itoa(a*b))},
 	})
-	if err := m.seen(a * b); err != nil {
+	if err := m.seen(true, arraySight(a, b)); err != nil {
 		return Example{}, err
 	}
 	return m.end(product, strconv.Itoa(a*b))
+}
+
+// rowsOfSix are cells in table rows that are not too long to be read.
+func rowsOfSix(cells []string) []lesson.Write {
+	var rows []lesson.Write
+	for some := range slices.Chunk(cells, 6) {
+		rows = append(rows, row(some...))
+	}
+	return rows
 }
 
 // knownFactor is the row after which an array is split into a fact that most
@@ -148,7 +164,7 @@ func (m *maker) endDivision(problem string, n, by int) (Example, error) {
 // place, exchanging what is left over.
 var share = Spec{
 	ID: "share", Title: "Share out", Operation: "divide",
-	Doc:    "A number shared into equal groups: a known fact first where there is one; with discs place by place, what is left of a place opened into the next, written as it goes; remainders left over or as decimals; checked by multiplying.",
+	Doc:    "A number shared into equal groups: a known fact first where there is one; with discs place by place, what is left of a place opened into the next, written as short division as it goes; remainders left over or as decimals; checked by multiplying.",
 	Args:   "a number and how many groups",
 	Sample: []string{"97", "4"}, Typed: "97 ÷ 4",
 	Limits: "Discs: up to 7 digits by 2 to 9; counters: to 60 by 1 to 12.",
@@ -205,14 +221,19 @@ func shareDiscs(r Request, n, by int) (Example, error) {
 	problem := strconv.Itoa(n) + " ÷ " + strconv.Itoa(by)
 	number := place.Int(n)
 	s.known(number)
-	s.key(lesson.Step{
-		Say: line("share.start", given("n", n), given("by", by)), Ask: line("share.place.predict", say.PlaceName("place", number.Top())), Answer: s.predictPlace(number),
-		Moves: []board.Move{{Kind: "build", Args: pieces.AmountArgs{Amount: number.String()}}, {Kind: "groups", Args: discs.CountArgs{Count: by}}},
-	})
 	low := place.Ones
 	if r.Options["remainder"] == "decimals" {
 		low = place.Thousandths
 	}
+	frame := []lesson.Write{{Kind: "cell", Row: "dividend", Text: strconv.Itoa(by)}}
+	for p := number.Top(); p >= place.Ones; p-- {
+		frame = append(frame, digitCell("dividend", p, number.Digit(p), board.Select{Place: p, State: "any"}))
+	}
+	s.key(lesson.Step{
+		Say: line("share.start", given("n", n), given("by", by)), Ask: line("share.place.predict", say.PlaceName("place", number.Top())), Answer: s.predictPlace(number),
+		Moves: []board.Move{{Kind: "build", Args: pieces.AmountArgs{Amount: number.String()}}, {Kind: "groups", Args: discs.CountArgs{Count: by}}},
+		Write: frame,
+	})
 	left := 0
 	for p := number.Top(); p >= low; p-- {
 		if p < place.Ones && left == 0 {
@@ -263,6 +284,7 @@ func (s *sharing) sharePlace(p place.Place, has, opened int) int {
 			Say: line("share.open", say.Pieces("left", say.Part, opened, p+1)), Ask: line("share.open.ask", say.PlaceName("place", p)),
 			Answer: line("share.open.answer", say.Pieces("has", say.Answer, has, p)),
 			Moves:  s.openLeft(p+1, opened),
+			Write:  s.carried(p, opened),
 		})
 	}
 	each, left := has/s.by, has%s.by
@@ -272,13 +294,25 @@ func (s *sharing) sharePlace(p place.Place, has, opened int) int {
 		Say: line("share.place", say.Pieces("has", say.Part, has, p), given("by", s.by)), Ask: line("share.place.ask", say.PlaceName("place", p)),
 		Answer: line("share.place.answer", say.Pieces("each", say.Answer, each, p), say.Pieces("left", say.Answer, left, p)),
 		Look:   line("look.place", say.PlaceName("place", p)),
-		Write:  []lesson.Write{row(p.Plural(), strconv.Itoa(has), strconv.Itoa(each), strconv.Itoa(left))},
+	}
+	if s.quot.Top() >= p || p == place.Ones {
+		step.Write = []lesson.Write{digitCell("quotient", p, each, board.Select{Place: p})}
 	}
 	if each > 0 {
 		step.Moves = []board.Move{{Kind: "share", Args: pieces.PlaceArgs{Place: p}}}
 	}
 	s.step(step)
 	return left
+}
+
+// carried writes what was left of the place before, small before the digit that
+// it now stands with. A number that goes on after the point has zeros there.
+func (s *sharing) carried(p place.Place, left int) []lesson.Write {
+	mark := digitCell("mark", p, left, board.Select{Place: p})
+	if p < place.Ones {
+		return []lesson.Write{digitCell("dividend", p, 0, board.Select{}), mark}
+	}
+	return []lesson.Write{mark}
 }
 
 // openLeft opens the discs that no track took: those of a place that lie last in

@@ -1,6 +1,7 @@
 package method
 
 import (
+	"slices"
 	"strconv"
 	"strings"
 
@@ -11,14 +12,16 @@ import (
 	"unitbloom/core/say"
 )
 
+var anyModel = []string{"blocks", "discs", "rack", "counters", "cubes"}
+
 // build puts a number on a model, the largest place first, counted as it grows.
 var build = Spec{
 	ID: "build", Title: "Build a number", Operation: "number",
 	Doc:    "The largest place first, counted aloud; then the digits under their places, expanded form, unit form and words.",
 	Args:   "a number",
 	Sample: []string{"146"}, Typed: "146",
-	Limits: "Blocks and discs: whole numbers to 9,999; discs also decimals and numbers to 9,999,999; rack and counters to 100.",
-	Models: []string{"blocks", "discs", "rack", "counters"},
+	Limits: "Blocks and discs: whole numbers to 9,999; discs also decimals and numbers to 9,999,999; rack, counters and cubes to 100.",
+	Models: anyModel,
 	make:   makeBuild,
 }
 
@@ -76,7 +79,7 @@ func makeBuild(r Request) (Example, error) {
 
 // fitsModel refuses a number that a model does not hold.
 func fitsModel(kind string, n place.Number) error {
-	most := map[string]int{"blocks": 9999, "rack": 100, "counters": 100}[kind]
+	most := map[string]int{"blocks": 9999, "rack": 100, "counters": 100, "cubes": 100}[kind]
 	if kind == "discs" {
 		return nil
 	}
@@ -92,8 +95,8 @@ var read = Spec{
 	Doc:    "From the pieces to the numeral: each place counted, what is ten or more of a place told as the next.",
 	Args:   "a board in notation",
 	Sample: []string{"blocks 1h 4t 6o"}, Typed: "blocks 1h 4t 6o",
-	Limits: "Any blocks, discs, rack or counters.",
-	Models: []string{"blocks", "discs", "rack", "counters"},
+	Limits: "Any blocks, discs, rack, counters or cubes.",
+	Models: anyModel,
 	make:   makeRead,
 	read:   func(text string) []string { return []string{text} },
 }
@@ -101,7 +104,7 @@ var read = Spec{
 func makeRead(r Request) (Example, error) {
 	notation := strings.Join(r.Args, " ")
 	kind, _, _ := strings.Cut(notation, " ")
-	if r.Model = kind; kind != "blocks" && kind != "discs" && kind != "rack" && kind != "counters" {
+	if r.Model = kind; !slices.Contains(anyModel, kind) {
 		return Example{}, needs(r)
 	}
 	b, err := board.Parse(notation)
@@ -123,7 +126,7 @@ func makeRead(r Request) (Example, error) {
 				say.Number("value", say.Answer, v), say.Number("so", say.Answer, so)),
 			Look: line("look.place", say.PlaceName("place", c.Place)),
 		}
-		if kind == "blocks" || kind == "discs" || kind == "counters" {
+		if kind != "rack" {
 			s.Moves = []board.Move{ringed(c.Place, c.Count)}
 		}
 		m.key(s)

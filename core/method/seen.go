@@ -1,12 +1,15 @@
 package method
 
 import (
+	"slices"
 	"strconv"
 	"strings"
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
+	"unitbloom/core/model/counters"
 	"unitbloom/core/model/pieces"
+	"unitbloom/core/model/rack"
 	"unitbloom/core/say"
 )
 
@@ -21,9 +24,13 @@ var numberWords = map[string]int{
 	"ones": 1, "twos": 2, "threes": 3, "fours": 4, "fives": 5, "sixes": 6, "sevens": 7, "eights": 8, "nines": 9, "tens": 10,
 }
 
-// readSeen reads "8 and 2 more" as 8 and 2, and "two fives and 3" as 5, 5 and 3.
-func readSeen(text string) ([]int, error) {
-	var parts []int
+// seenPart is what a child named: 3, or two fives.
+type seenPart struct{ times, each int }
+
+// readSeen reads "8 and 2 more" as 8 and 2, and "two fives and 3" as two fives
+// and 3.
+func readSeen(text string) ([]seenPart, error) {
+	var parts []seenPart
 	words := strings.FieldsFunc(strings.ToLower(text), func(r rune) bool { return strings.ContainsRune(" ,+", r) })
 	for i := 0; i < len(words); i++ {
 		switch w := words[i]; w {
@@ -33,20 +40,15 @@ func readSeen(text string) ([]int, error) {
 			if !ok {
 				return nil, say.Refuse("seen-words", say.Text("text", say.Given, w))
 			}
-			times := 1
+			one := seenPart{1, n}
 			if i+1 < len(words) && strings.HasSuffix(words[i+1], "s") {
 				if each, plural := numberWords[words[i+1]]; plural {
-					times, n = n, each
+					one = seenPart{n, each}
 					i++
 				}
 			}
-			for range times {
-				parts = append(parts, n)
-			}
+			parts = append(parts, one)
 		}
-	}
-	if len(parts) < 2 || len(parts) > 12 {
-		return nil, say.Refuse("seen-parts", say.Text("text", say.Given, strings.TrimSpace(text)))
 	}
 	return parts, nil
 }
@@ -59,38 +61,271 @@ func seenNumber(w string) (int, bool) {
 	return n, ok
 }
 
-// seen adds a step for each way that children saw the total: it is held against
-// what is there, its first part is ringed where pieces can be, and the split is
-// written. Several ways stand together.
-func (m *maker) seen(total int) error {
+// sight is what children look at: the moves that show it, and how many pieces
+// stand together for the eye, in the order they are read. The first Skip pieces
+// are not looked at.
+type sight struct {
+	moves []board.Move
+	runs  []int
+	skip  int
+}
+
+func (s sight) total() int { return sumOf(s.runs) }
+
+// seen adds a step for each way that children saw one of the sights: its parts
+// are found in what lies there, ringed, and the split is written. Several ways
+// stand together. As products, two fives are one part.
+func (m *maker) seen(products bool, sights ...sight) error {
 	for _, text := range strings.Split(m.r.Options["seen"], ";") {
-		if strings.TrimSpace(text) == "" {
+		text = strings.TrimSpace(text)
+		if text == "" {
 			continue
 		}
-		parts, err := readSeen(text)
+		named, err := readSeen(text)
 		if err != nil {
 			return err
 		}
-		if n := sumOf(parts); n != total {
-			return say.Refuse("seen-total", say.Text("text", say.Given, strings.TrimSpace(text)), given("n", n), given("total", total))
-		}
-		texts := make([]string, len(parts))
-		for i, p := range parts {
-			texts[i] = strconv.Itoa(p)
-		}
-		s := lesson.Step{
-			Say: line("seen.say", say.Text("seen", say.Part, strings.TrimSpace(text))), Ask: line("seen.ask"),
-			Answer: line("seen.answer", answerText("parts", strings.Join(texts, ", ")), answer("total", total)),
-			Write:  []lesson.Write{bond(total, parts...), m.sentence(strings.Join(texts, " + "), strconv.Itoa(total))},
-		}
-		if m.now.Models[0].Kind() == "counters" && parts[0] > 0 {
-			slots := make([]int, parts[0])
-			for i := range slots {
-				slots[i] = i
+		var parts []int
+		var texts []string
+		for _, p := range named {
+			if products && p.times > 1 {
+				parts, texts = append(parts, p.times*p.each), append(texts, strconv.Itoa(p.times)+" × "+strconv.Itoa(p.each))
+				continue
 			}
-			s.Moves = []board.Move{{Kind: "ring", Args: pieces.PiecesArgs{Pieces: []board.Select{{Slots: slots}}}}}
+			for range min(p.times, 145) {
+				parts, texts = append(parts, p.each), append(texts, strconv.Itoa(p.each))
+			}
 		}
-		m.key(s)
+		if len(parts) < 2 || len(parts) > board.MaxRings {
+			return say.Refuse("seen-parts", say.Text("text", say.Given, text))
+		}
+		if err := m.seenWay(text, parts, texts, sights); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+func (m *maker) seenWay(text string, parts []int, texts []string, sights []sight) error {
+	n := sumOf(parts)
+	var best sight
+	var there [][]int
+	most := -1
+	for _, s := range sights {
+		if s.total() != n {
+			continue
+		}
+		if slots, whole := allot(s.runs, parts); whole > most {
+			best, there, most = s, slots, whole
+		}
+	}
+	if most < 0 {
+		return say.Refuse("seen-total", say.Text("text", say.Given, text), given("n", n), say.Text("total", say.Given, totals(sights)))
+	}
+	if m.err != nil {
+		return nil
+	}
+	id := "seen.answer"
+	if most < len(parts) {
+		id = "seen.parted"
+	}
+	s := lesson.Step{
+		Say: line("seen.say", say.Text("seen", say.Part, text)), Ask: line("seen.ask"),
+		Answer: line(id, answerText("parts", listed(texts)), answer("total", n)),
+		Moves:  slices.Clone(best.moves),
+		Write:  []lesson.Write{bond(n, parts...), m.sentence(strings.Join(texts, " + "), strconv.Itoa(n))},
+	}
+	shown, err := board.ApplyAll(m.now, s.Moves)
+	if err != nil {
+		return err
+	}
+	beside := false
+	for _, slots := range there {
+		if len(slots) == 0 {
+			continue
+		}
+		for k := range slots {
+			slots[k] += best.skip
+		}
+		s.Moves = append(s.Moves, ringOf(shown.Models[0], slots, beside))
+		beside = true
+	}
+	m.key(s)
+	return nil
+}
+
+// listed names things one after another: 8, 2 and 3.
+func listed(texts []string) string {
+	last := len(texts) - 1
+	return strings.Join(texts[:last], ", ") + " and " + texts[last]
+}
+
+// totals are the numbers that may be seen, as a text: 14, 6 or 8.
+func totals(sights []sight) string {
+	var out []string
+	for _, s := range sights {
+		if t := strconv.Itoa(s.total()); !slices.Contains(out, t) {
+			out = append(out, t)
+		}
+	}
+	return strings.Join(out, " or ")
+}
+
+// ringOf rings pieces of a model by their slots in reading order.
+func ringOf(m board.Model, slots []int, beside bool) board.Move {
+	r, ok := m.(rack.Rack)
+	if !ok {
+		return board.Move{Kind: "ring", Args: pieces.RingArgs{Pieces: []board.Select{{Slots: slots}}, Beside: beside}}
+	}
+	var spans []rack.Span
+	for _, slot := range slots {
+		row := 0
+		for slot >= r.Left[row] {
+			slot -= r.Left[row]
+			row++
+		}
+		if n := len(spans); n > 0 && spans[n-1].Row == row+1 && spans[n-1].To == slot {
+			spans[n-1].To++
+			continue
+		}
+		spans = append(spans, rack.Span{Row: row + 1, From: slot + 1, To: slot + 1})
+	}
+	return board.Move{Kind: "ring", Args: rack.RingArgs{Beads: spans, Beside: beside}}
+}
+
+// rackSights are numbers on the rows of a rack: by rows, and each row parted
+// after five.
+func rackSights(rows ...int) []sight {
+	var to []rack.Push
+	var whole, fives []int
+	for i, n := range rows {
+		to = append(to, rack.Push{Row: i + 1, To: n})
+		if n > 0 {
+			whole = append(whole, n)
+		}
+		for ; n > 0; n -= 5 {
+			fives = append(fives, min(n, 5))
+		}
+	}
+	moves := []board.Move{push(to...)}
+	return []sight{{moves: moves, runs: whole}, {moves: moves, runs: fives}}
+}
+
+// bondSights are a whole of counters parted in two colours, every way.
+func bondSights(n int) []sight {
+	var all []sight
+	for first := range n + 1 {
+		s := sight{moves: []board.Move{{Kind: "parts", Args: counters.FirstArgs{First: first}}}}
+		for _, run := range []int{first, n - first} {
+			if run > 0 {
+				s.runs = append(s.runs, run)
+			}
+		}
+		all = append(all, s)
+	}
+	return all
+}
+
+// arraySight is rows of an array.
+func arraySight(a, b int) sight {
+	s := sight{moves: []board.Move{{Kind: "array", Args: counters.FramesArgs{Rows: a, Columns: b}}}}
+	for range a {
+		s.runs = append(s.runs, b)
+	}
+	return s
+}
+
+// last is a sight of the last so many pieces.
+func (s sight) last(n int) sight {
+	skip := s.total() - n
+	s.skip = skip
+	s.runs = slices.Clone(s.runs)
+	for i := range s.runs {
+		off := min(skip, s.runs[i])
+		s.runs[i] -= off
+		skip -= off
+	}
+	s.runs = slices.DeleteFunc(s.runs, func(n int) bool { return n == 0 })
+	return s
+}
+
+// allot finds the parts among runs of pieces: the slots of each, in the order of
+// the parts, and how many of the parts are whole runs. They look in the order in
+// which they were named, or else the largest first, where more are found so.
+func allot(runs, parts []int) (slots [][]int, whole int) {
+	order := make([]int, len(parts))
+	for i := range order {
+		order[i] = i
+	}
+	slots, whole = allotIn(order, runs, parts)
+	slices.SortStableFunc(order, func(x, y int) int { return parts[y] - parts[x] })
+	if other, more := allotIn(order, runs, parts); more > whole {
+		return other, more
+	}
+	return slots, whole
+}
+
+// allotIn lets the parts look in an order: for runs side by side, then for any; a
+// part that is not there takes of what is left, from the first.
+func allotIn(order, runs, parts []int) (slots [][]int, whole int) {
+	starts := make([]int, len(runs)+1)
+	for i, n := range runs {
+		starts[i+1] = starts[i] + n
+	}
+	free := make([]bool, starts[len(runs)])
+	for i := range free {
+		free[i] = true
+	}
+	slots = make([][]int, len(parts))
+	used := make([]bool, len(runs))
+	for _, p := range order {
+		for _, r := range runsOf(runs, used, parts[p]) {
+			used[r] = true
+			for k := starts[r]; k < starts[r+1]; k++ {
+				slots[p], free[k] = append(slots[p], k), false
+			}
+		}
+	}
+	for p, n := range parts {
+		if len(slots[p]) == n {
+			whole++
+			continue
+		}
+		for k := range free {
+			if free[k] && len(slots[p]) < n {
+				slots[p], free[k] = append(slots[p], k), false
+			}
+		}
+	}
+	return slots, whole
+}
+
+// runsOf are free runs that come to n: side by side where there are such, else
+// any; none when there are none.
+func runsOf(runs []int, used []bool, n int) []int {
+	for i := range runs {
+		sum, found := 0, []int{}
+		for k := i; k < len(runs) && !used[k] && sum < n; k++ {
+			sum, found = sum+runs[k], append(found, k)
+		}
+		if n > 0 && sum == n {
+			return found
+		}
+	}
+	return anyRuns(runs, used, n, 0)
+}
+
+func anyRuns(runs []int, used []bool, n, from int) []int {
+	for k := from; k < len(runs); k++ {
+		if used[k] || runs[k] > n {
+			continue
+		}
+		if runs[k] == n {
+			return []int{k}
+		}
+		if rest := anyRuns(runs, used, n-runs[k], k+1); rest != nil {
+			return append([]int{k}, rest...)
+		}
 	}
 	return nil
 }

@@ -162,6 +162,7 @@ var shift = Spec{
 	Models: []string{"discs"},
 	Options: []Option{
 		{"way", "Column by column, or at once.", []string{"column by column", "at once"}},
+		{"use", "Where it is used: an amount told in another unit.", []string{"length", "mass", "capacity", "money", "none"}},
 	},
 	make: makeShift,
 }
@@ -193,6 +194,9 @@ func makeShift(r Request) (Example, error) {
 		m.scene.Start = m.now
 	}
 	m.shiftSteps(w, to, power, problem)
+	if err := m.shiftUse(w, to, power); err != nil {
+		return Example{}, err
+	}
 	return m.end(problem, to.String())
 }
 
@@ -249,6 +253,39 @@ func (m *maker) shiftSteps(w place.Written, to place.Number, power int, problem 
 	})
 }
 
+// unitsApart are pairs of units of which the larger is 10, 100 or 1,000 of the
+// smaller: larger, smaller.
+var unitsApart = map[string]map[int][2]string{
+	"length":   {1: {"cm", "mm"}, 2: {"m", "cm"}, 3: {"km", "m"}},
+	"mass":     {3: {"kg", "g"}},
+	"capacity": {1: {"cl", "ml"}, 2: {"l", "cl"}, 3: {"l", "ml"}},
+	"money":    {2: {"euros", "cents"}},
+}
+
+// shiftUse tells an amount in another unit: from the larger to the smaller there
+// are more of them.
+func (m *maker) shiftUse(w place.Written, to place.Number, power int) error {
+	use := m.r.Options["use"]
+	if use == "none" {
+		return nil
+	}
+	units, ok := unitsApart[use][max(power, -power)]
+	if !ok {
+		return say.Refuse("shift-use", text("use", use), text("by", powerText(power)))
+	}
+	from, into := units[0], units[1]
+	if power < 0 {
+		from, into = into, from
+	}
+	told := w.Number.String() + " " + from
+	m.step(lesson.Step{
+		Say: line("shift.use", text("told", told), text("into", into)), Ask: line("shift.use.ask", text("large", units[0]), text("small", units[1]), text("by", powerText(power)), text("into", into), text("told", told)),
+		Answer: line(map[bool]string{true: "shift.use.more", false: "shift.use.fewer"}[power > 0], answerText("told", to.String()+" "+into), text("into", into)),
+		Write:  []lesson.Write{{Kind: "text", Text: told + " = " + to.String() + " " + into}},
+	})
+	return nil
+}
+
 func mirroredPower(by int) string {
 	if by < 0 {
 		return "÷"
@@ -260,6 +297,6 @@ func powerText(by int) string { return "1" + "000"[:max(by, -by)] }
 
 func inverseText(power int) string { return mirroredPower(-power) + " " + powerText(power) }
 
-func shownArgs() discs.ShownArgs { return discs.ShownArgs{Shown: true} }
+func shownArgs() discs.CardsArgs { return discs.CardsArgs{Shown: true} }
 
 func shiftArgs(by int, keep bool) discs.ShiftArgs { return discs.ShiftArgs{By: by, Keep: keep} }

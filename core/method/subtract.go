@@ -6,6 +6,7 @@ import (
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
 	"unitbloom/core/model/blocks"
+	"unitbloom/core/model/cubes"
 	"unitbloom/core/model/pieces"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
@@ -206,26 +207,81 @@ func (c *columnSubtraction) check() {
 	})
 }
 
-// difference compares two numbers: what one has more than the other, counted up
-// from the smaller.
+// difference compares two numbers: what one has more than the other, seen in two
+// rows and counted up from the smaller.
 var difference = Spec{
 	ID: "difference", Title: "What is the difference?", Operation: "subtract",
-	Doc:    "Two rows aligned, and what one has more; or counted up from the smaller to the next ten, the next hundred, and on.",
+	Doc:    "Two rows aligned, what one has more, and the shorter counted up; larger numbers counted up from the smaller to the next ten, the next hundred, and on.",
 	Args:   "two numbers",
 	Sample: []string{"63", "28"}, Typed: "63, 28",
-	Limits: "Whole numbers to 9,999.",
-	Models: []string{"blocks"},
+	Limits: "Cubes in two rows: 1 to 20; blocks: whole numbers to 9,999.",
+	Models: []string{"cubes", "blocks"},
 	make:   makeDifference,
 	read:   count.read,
 }
 
 func makeDifference(r Request) (Example, error) {
-	a, err := arguments(r, [2]int{0, 9999}, [2]int{0, 9999})
+	limit := [2]int{0, 9999}
+	if r.Model == "cubes" {
+		limit = [2]int{1, cubes.MaxTrain}
+	}
+	a, err := arguments(r, limit, limit)
 	if err != nil {
 		return Example{}, err
 	}
+	m := begin(r, r.Model+" 0")
 	big, small := max(a[0], a[1]), min(a[0], a[1])
-	m := begin(r, "blocks 0")
+	if r.Model == "cubes" {
+		m.scene.Show = []string{} // both rows together are no number of the problem
+		m.twoRows(a[0], a[1])
+	} else {
+		m.countUp(big, small)
+	}
+	m.key(lesson.Step{
+		Say: line("gap.check"), Ask: line("gap.check.ask"), Answer: line("gap.check.answer", answer("d", big-small), part("big", big), part("small", small)),
+		Write: []lesson.Write{m.sentence(minusText(big, small), strconv.Itoa(big-small)), m.sentence(sumText([2]int{small, big - small}), strconv.Itoa(big))},
+	})
+	return m.end(strconv.Itoa(a[0])+" and "+strconv.Itoa(a[1]), strconv.Itoa(big-small))
+}
+
+// twoRows lays two numbers as rows of cubes, rings what one has more, and counts
+// the shorter up.
+func (m *maker) twoRows(a, b int) {
+	big, small, longer, shorter := a, b, 1, 2
+	if b > a {
+		big, small, longer, shorter = b, a, 2, 1
+	}
+	d := big - small
+	s := lesson.Step{
+		Say: line("gap.rows", given("a", a), given("b", b)), Ask: line("gap.rows.ask"), Answer: line("gap.rows.answer", part("big", big), part("small", small)),
+		Moves: []board.Move{{Kind: "place", Args: cubes.TrainArgs{Count: a, Part: 1}}, {Kind: "place", Args: cubes.TrainArgs{Count: b, Part: 2}}},
+	}
+	if d == 0 {
+		s.Answer = line("gap.rows.alike", part("big", big))
+	}
+	m.key(s)
+	s = lesson.Step{
+		Say: line("gap.partners"), Ask: line("gap.partners.ask"), Answer: line("gap.partners.answer", answer("d", d), part("big", big), part("small", small)),
+		Look: line("look.rows-end"),
+	}
+	if d > 0 {
+		slots := make([]int, d)
+		for i := range slots {
+			slots[i] = small + i
+		}
+		s.Moves = []board.Move{{Kind: "ring", Args: pieces.RingArgs{Pieces: []board.Select{{Part: &longer, Slots: slots}}}}}
+	}
+	m.key(s)
+	if d > 0 {
+		m.step(lesson.Step{
+			Say: line("gap.up", part("small", small)), Ask: line("gap.up.ask"), Answer: line("gap.up.answer", answer("d", d), part("small", small), answer("big", big)),
+			Moves: []board.Move{{Kind: "add", Args: cubes.AddArgs{Train: shorter, Count: d, Part: 3}}},
+		})
+	}
+}
+
+// countUp builds the smaller number and goes up to the larger in jumps.
+func (m *maker) countUp(big, small int) {
 	s := lesson.Step{
 		Say: line("gap.start", given("big", big), given("small", small)), Ask: line("gap.predict"), Answer: line("gap.predict.answer", given("big", big)),
 		Write: []lesson.Write{{Kind: "text", Text: strconv.Itoa(small) + " + □ = " + strconv.Itoa(big)}},
@@ -237,20 +293,14 @@ func makeDifference(r Request) (Example, error) {
 	now := small
 	for now < big {
 		jump, p := nextJump(now, big)
-		n := jump / whole(p)
 		now += jump
 		m.step(lesson.Step{
 			Say: line("gap.jump", say.PlaceName("place", p)), Ask: line("gap.ask", part("from", now-jump)),
 			Answer: line("gap.answer", answer("jump", jump), answer("now", now)),
-			Moves:  m.lay(n, p, 2),
+			Moves:  m.lay(jump/whole(p), p, 2),
 			Write:  []lesson.Write{row("+"+strconv.Itoa(jump), strconv.Itoa(now))},
 		})
 	}
-	m.key(lesson.Step{
-		Say: line("gap.check"), Ask: line("gap.check.ask"), Answer: line("gap.check.answer", answer("d", big-small), part("big", big), part("small", small)),
-		Write: []lesson.Write{m.sentence(minusText(big, small), strconv.Itoa(big-small)), m.sentence(sumText([2]int{small, big - small}), strconv.Itoa(big))},
-	})
-	return m.end(strconv.Itoa(a[0])+" and "+strconv.Itoa(a[1]), strconv.Itoa(big-small))
 }
 
 func whole(p place.Place) int { n, _ := p.Value().Whole(); return n }
@@ -292,6 +342,7 @@ func makePattern(r Request) (Example, error) {
 	crosses := false
 	last := 0
 	var problems string
+	var done []simple
 	for i, one := range r.Args {
 		x, sign, y, err := simpleProblem(one)
 		if err != nil {
@@ -306,6 +357,7 @@ func makePattern(r Request) (Example, error) {
 			return Example{}, say.Refuse("method-range", given("n", result), given("least", 0), given("most", 9999))
 		}
 		crosses = crosses || crossesTen(x, y, sign)
+		done = append(done, simple{x, sign, y})
 		moves := []board.Move{{Kind: "build", Args: amountOf(x)}}
 		if kind == "place" {
 			moves = append(moves, board.Move{Kind: "place", Args: amountOf(y)}, board.Move{Kind: "fewest"})
@@ -321,23 +373,53 @@ func makePattern(r Request) (Example, error) {
 		problems += map[bool]string{true: "", false: ", "}[i == 0] + problem
 		last = result
 	}
-	m.key(lesson.Step{Say: line("pattern.all"), Ask: line("pattern.ask"), Answer: patternAnswer(crosses), Look: patternHint(crosses)})
-	return m.end(problems, strconv.Itoa(last))
+	s := lesson.Step{Say: line("pattern.all"), Ask: line("pattern.ask"), Answer: line("pattern.crosses")}
+	offer := ""
+	if !crosses {
+		s.Answer = line("pattern.stays")
+		if one, ok := offerCrossing(done); ok {
+			// For the teacher alone: what a set without a crossing hides.
+			offer = one.String()
+			s.Look = line("pattern.hint", text("offer", offer))
+		} else {
+			s.Look = line("pattern.flat")
+		}
+	}
+	m.key(s)
+	e, err := m.end(problems, strconv.Itoa(last))
+	e.Offer = offer
+	return e, err
 }
 
-func patternAnswer(crosses bool) say.Line {
-	if crosses {
-		return line("pattern.crosses")
-	}
-	return line("pattern.stays")
+// simple is a problem of one sign.
+type simple struct {
+	x    int
+	sign string
+	y    int
 }
 
-// patternHint is for the teacher alone: what a set without a crossing hides.
-func patternHint(crosses bool) say.Line {
-	if crosses {
-		return say.Line{}
+func (p simple) String() string { return strconv.Itoa(p.x) + " " + p.sign + " " + strconv.Itoa(p.y) }
+
+// offerCrossing is a problem near the last one that crosses a ten, with numbers
+// no larger than those of the set: the second number stays where it can.
+func offerCrossing(done []simple) (simple, bool) {
+	most, last := 0, done[len(done)-1]
+	for _, p := range done {
+		most = max(most, p.x, p.y)
+		if p.sign == "+" {
+			most = max(most, p.x+p.y)
+		}
 	}
-	return line("pattern.hint")
+	for y := last.y; y > 0; y-- {
+		for apart := 1; apart <= most; apart++ {
+			for _, x := range []int{last.x - apart, last.x + apart} {
+				if fits := x >= 1 && (last.sign == "+" && x+y <= most || last.sign == "−" && x >= y && x <= most); fits && crossesTen(x, y, last.sign) {
+					return simple{x, last.sign, y}, true
+				}
+			}
+		}
+	}
+	return simple{}, false
 }
 
 func simpleProblem(s string) (x int, sign string, y int, err error) {

@@ -48,7 +48,7 @@ func moves() []board.MoveSpec {
 		pieces.Move(kit, "apart", "The addends of a place lie in their rows again.", board.Keeps, nil, Blocks.apart, "blocks 6o + 7o", pieces.PlaceArgs{Place: place.Ones},
 			board.Move{Kind: "join", Args: pieces.PlaceArgs{Place: place.Ones}}),
 		pieces.Move(kit, "tidy", "Loose blocks go to their slots; rings, marks, copies and traces are put away.", board.Keeps, nil, Blocks.tidy, "blocks 2t 13o", board.NoArgs{},
-			board.Move{Kind: "ring", Args: pieces.PiecesArgs{Pieces: []board.Select{{Count: 3}}}}),
+			board.Move{Kind: "ring", Args: pieces.RingArgs{Pieces: []board.Select{{Count: 3}}}}),
 		pieces.Move(kit, "clear", "Put all blocks away.", board.Sets, func(Blocks, board.NoArgs) (board.Law, error) { return board.Law{Kind: board.Sets}, nil }, Blocks.clear, "blocks 2t 13o", board.NoArgs{}),
 		kit.LayMove("Move blocks freely on the open mat.", Blocks.lay, mat),
 		pieces.Move(kit, "view", "Columns or an open mat.", board.Looks, nil, Blocks.view, "blocks 4t 6o", ViewArgs{"mat"}),

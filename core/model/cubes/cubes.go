@@ -99,6 +99,9 @@ func rank(k pieces.Piece) int {
 	return 1000 - int(k.Place)
 }
 
+// Trains is how many trains there are.
+func (c Cubes) Trains() int { return len(c.trains()) }
+
 // trains are the trains in order.
 func (c Cubes) trains() [][]pieces.Piece {
 	var out [][]pieces.Piece

@@ -59,7 +59,7 @@ func moves() []board.MoveSpec {
 		pieces.Move(kit, "largerFirst", "Bring the longest train to the top, to count on from it.", board.Keeps, nil, Cubes.largerFirst, "cubes 3 5", board.NoArgs{}),
 		pieces.Move(kit, "tower", "Ten cubes of a train become a tower of ten.", board.Keeps, nil, Cubes.tower, "cubes 13", OneTrainArgs{1}),
 		pieces.Move(kit, "open", "A tower becomes a train of ten cubes.", board.Keeps, nil, Cubes.open, "cubes 2T 4", board.NoArgs{}),
-		pieces.Move(kit, "tidy", "Rings, marks and copies are put away.", board.Keeps, nil, Cubes.tidy, on, board.NoArgs{}, board.Move{Kind: "ring", Args: pieces.PiecesArgs{Pieces: []board.Select{{Count: 3}}}}),
+		pieces.Move(kit, "tidy", "Rings, marks and copies are put away.", board.Keeps, nil, Cubes.tidy, on, board.NoArgs{}, board.Move{Kind: "ring", Args: pieces.RingArgs{Pieces: []board.Select{{Count: 3}}}}),
 		pieces.Move(kit, "clear", "Put all cubes away.", board.Sets, func(Cubes, board.NoArgs) (board.Law, error) { return counts(board.Sets, 0) }, Cubes.clear, on, board.NoArgs{}),
 	}
 	return append(list, kit.Standing()...)

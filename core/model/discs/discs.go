@@ -34,6 +34,7 @@ type Discs struct {
 	Groups      int         // tracks to share into
 	Dots        bool        // plain dots rather than labelled discs
 	Cards       bool        // digit cards follow the discs
+	CardsTo     place.Place // the place that they reach down to at least, ones or less
 	Alone       string      // digit cards alone, as written; empty for none
 	List        []pieces.Piece
 	cards       board.PieceID // the first id of the digit cards
@@ -76,6 +77,9 @@ func (d Discs) span() (top, bottom place.Place) {
 	if w, err := place.Parse(d.Alone); err == nil && d.Alone != "" {
 		top, bottom = max(top, w.Top()), min(bottom, place.Place(-w.Decimals))
 	}
+	if d.Cards {
+		bottom = min(bottom, d.CardsTo)
+	}
 	return max(top, bottom), bottom
 }
 
@@ -88,6 +92,7 @@ type JSON struct {
 	Groups int          `json:"groups,omitempty" jsonschema:"minimum=0,maximum=12" jsonschema_description:"Tracks to share into."`
 	Style  string       `json:"style,omitempty" jsonschema:"enum=discs,enum=dots" jsonschema_description:"Labelled discs when left out."`
 	Cards  bool         `json:"cards,omitempty" jsonschema_description:"Digit cards follow the discs."`
+	To     *place.Place `json:"cardsTo,omitempty" jsonschema_description:"The place that the digit cards reach down to at least, with zeros where digits lack."`
 	Digits string       `json:"digits,omitempty" jsonschema:"maxLength=20" jsonschema_description:"Digit cards alone, as a written number."`
 	Runs   []pieces.Run `json:"pieces" jsonschema:"required"`
 }
@@ -97,6 +102,9 @@ func (d Discs) MarshalJSON() ([]byte, error) {
 	out := JSON{Kind: "discs", Top: d.Top, Bottom: d.Bottom, Rows: d.Rows, Groups: d.Groups, Cards: d.Cards, Digits: d.Alone, Runs: pieces.Runs(d.List)}
 	if d.Dots {
 		out.Style = "dots"
+	}
+	if d.CardsTo < place.Ones {
+		out.To = &d.CardsTo
 	}
 	return json.Marshal(out)
 }
@@ -114,6 +122,11 @@ func decode(raw json.RawMessage, ids *board.IDs) (board.Model, error) {
 		return nil, fmt.Errorf("groups: %d is not from 0 to %d", in.Groups, MaxGroups)
 	case in.Bottom > place.Ones || in.Top < in.Bottom:
 		return nil, fmt.Errorf("bottom: the chart's columns go from a larger place down to ones or less")
+	}
+	if in.To != nil {
+		if d.CardsTo = *in.To; d.CardsTo > place.Ones || d.CardsTo < place.Smallest {
+			return nil, fmt.Errorf("cardsTo: %s is not ones or a place after the point", d.CardsTo)
+		}
 	}
 	if in.Digits != "" {
 		if _, err := place.Parse(in.Digits); err != nil {

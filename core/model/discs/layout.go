@@ -196,7 +196,7 @@ func (d Discs) putCards(l *board.Layout, g *grid) {
 		return
 	}
 	digit := d.digitAt()
-	from, to := place.Ones, place.Ones
+	from, to := place.Ones, min(d.CardsTo, place.Ones)
 	for p := g.top; p >= g.bottom; p-- {
 		if digit(p) != "0" {
 			from, to = max(from, p), min(to, p)

@@ -36,9 +36,10 @@ type StyleArgs struct {
 	Style string `json:"style" jsonschema:"required,enum=discs,enum=dots" jsonschema_description:"discs or dots."`
 }
 
-// ShownArgs show or hide.
-type ShownArgs struct {
-	Shown bool `json:"shown" jsonschema_description:"Whether they are shown."`
+// CardsArgs show or hide the digit cards.
+type CardsArgs struct {
+	Shown bool         `json:"shown" jsonschema_description:"Whether they are shown."`
+	To    *place.Place `json:"to,omitempty" jsonschema_description:"The place that they reach down to, with zeros where digits lack; the last digit when left out."`
 }
 
 // DigitsArgs are digit cards alone.
@@ -93,7 +94,7 @@ func (d Discs) shift(a ShiftArgs, t *board.Turn) (Discs, error) {
 func (d Discs) moved(by int) Discs {
 	list := pieces.Each(d.List, func(k *pieces.Piece) {
 		if k.State == pieces.Play {
-			k.Place, k.New, k.Ringed = k.Place+place.Place(by), false, false
+			k.Place, k.New, k.Ring = k.Place+place.Place(by), false, 0
 		}
 	})
 	d.turned += by
@@ -227,8 +228,14 @@ func (d Discs) style(a StyleArgs, t *board.Turn) (Discs, error) {
 	return d, nil
 }
 
-func (d Discs) showCards(a ShownArgs, t *board.Turn) (Discs, error) {
-	d.Cards = a.Shown
+func (d Discs) showCards(a CardsArgs, t *board.Turn) (Discs, error) {
+	d.Cards, d.CardsTo = a.Shown, place.Ones
+	if a.To != nil && a.Shown {
+		if *a.To > place.Ones || *a.To < place.Smallest {
+			return d, pieces.BadField("to", "choose ones, or a place after the point")
+		}
+		d.CardsTo = *a.To
+	}
 	t.Say("did.view", say.Text("view", say.Name, map[bool]string{true: "with digit cards", false: "without digit cards"}[a.Shown]))
 	return d, nil
 }

@@ -68,7 +68,7 @@ func moves() []board.MoveSpec {
 		pieces.Move(kit, "rows", "Set the number of rows.", board.Looks, nil, Discs.setRows, kit.Sample, CountArgs{2}),
 		pieces.Move(kit, "join", "Bring the discs of all rows into one.", board.Keeps, nil, Discs.join, "discs 1h 4t 6o + 8t 7o", board.NoArgs{}),
 		pieces.Move(kit, "style", "Labelled discs or plain dots.", board.Looks, nil, Discs.style, kit.Sample, StyleArgs{"dots"}),
-		pieces.Move(kit, "cards", "Digit cards below the chart follow the discs.", board.Looks, nil, Discs.showCards, kit.Sample, ShownArgs{true}),
+		pieces.Move(kit, "cards", "Digit cards below the chart follow the discs; they may reach further down, with zeros where digits lack.", board.Looks, nil, Discs.showCards, kit.Sample, CardsArgs{Shown: true}),
 		pieces.Move(kit, "digits", "Lay digit cards alone on the chart.", board.Sets, setsNothing, Discs.digits, kit.Sample, DigitsArgs{"40.50"}),
 		pieces.Move(kit, "groups", "Set the number of tracks to share into; the discs are kept.", board.Keeps, nil, Discs.groups, kit.Sample, CountArgs{3}),
 		pieces.Move(kit, "share", "Deal the discs of a place round the tracks, one to each at a time; the rest stay in the chart.", board.Keeps, nil, Discs.share, "discs 7h 2t 6o", pieces.PlaceArgs{Place: place.Hundreds}, groups),
@@ -81,7 +81,7 @@ func moves() []board.MoveSpec {
 			}, Board: kit.Sample, Before: []board.Move{groups}, Example: PutArgs{[]board.Select{{Count: 3}}, 1},
 		}.Spec(),
 		pieces.Move(kit, "gather", "Bring all discs back into the chart.", board.Keeps, nil, Discs.gather, "discs 7h 2t 6o", board.NoArgs{}, groups, board.Move{Kind: "share", Args: pieces.PlaceArgs{Place: place.Hundreds}}),
-		pieces.Move(kit, "tidy", "Rings, marks, copies and traces are put away.", board.Keeps, nil, Discs.tidy, kit.Sample, board.NoArgs{}, board.Move{Kind: "ring", Args: pieces.PiecesArgs{Pieces: []board.Select{{Count: 3}}}}),
+		pieces.Move(kit, "tidy", "Rings, marks, copies and traces are put away.", board.Keeps, nil, Discs.tidy, kit.Sample, board.NoArgs{}, board.Move{Kind: "ring", Args: pieces.RingArgs{Pieces: []board.Select{{Count: 3}}}}),
 		pieces.Move(kit, "clear", "Put all discs away.", board.Sets, setsNone, Discs.clear, kit.Sample, board.NoArgs{}),
 	}
 	return slices.Concat(kit.Placing("discs 0", "discs 1h 4t 13o"), own, kit.Standing())

@@ -28,6 +28,12 @@ type PiecesArgs struct {
 	Pieces []board.Select `json:"pieces" jsonschema:"required" jsonschema_description:"Which pieces."`
 }
 
+// RingArgs name the pieces of a ring.
+type RingArgs struct {
+	Pieces []board.Select `json:"pieces" jsonschema:"required" jsonschema_description:"Which pieces."`
+	Beside bool           `json:"beside,omitempty" jsonschema_description:"The rings drawn before stay."`
+}
+
 // LayArgs move pieces freely.
 type LayArgs struct {
 	Pieces []board.Select `json:"pieces" jsonschema:"required" jsonschema_description:"Which pieces."`
@@ -47,7 +53,14 @@ func (k Kit[M]) Standing() []board.MoveSpec {
 		k.piecesMove("restore", "Put crossed-out or taken pieces back in play.", board.Adds, out, k.setState(Play, "did.restored", Crossed, Taken),
 			PiecesArgs{[]board.Select{{Place: place.Ones, State: "taken", Count: 1}}}, taken),
 		k.piecesMove("remove", "Put pieces away without a trace.", board.Takes, inPlay, k.remove, some, nil),
-		k.piecesMove("ring", "Ring pieces; rings drawn before go.", board.Looks, nil, k.ring, some, nil),
+		board.Rule[M, RingArgs]{
+			Kind: "ring", Doc: "Ring pieces; rings drawn before go, unless this one stands beside them.",
+			Laws: []board.LawKind{board.Looks}, Apply: k.ring, Board: k.Sample, Example: RingArgs{Pieces: some.Pieces},
+			Saved: func(m M, a RingArgs) (RingArgs, error) {
+				sels, err := k.Saved(m.Held(), a.Pieces)
+				return RingArgs{sels, a.Beside}, err
+			},
+		}.Spec(),
 		k.piecesMove("copy", "Lay copies of pieces beside them, to compare. Copies are not in play.", board.Looks, nil, k.copies, some, nil),
 		Move(k, "counted", "Take the mark off new pieces.", board.Looks, nil, k.counted, k.Sample, board.NoArgs{}),
 	}
@@ -101,7 +114,7 @@ func (k Kit[M]) setState(to State, did string, from ...State) func(M, PiecesArgs
 		}
 		t.Say(did, say.Form("form", say.Amount, FormOf(found)))
 		return m.With(Change(m.Held(), IDs(found), func(p *Piece) {
-			p.State, p.New, p.Ringed = to, false, false
+			p.State, p.New, p.Ring = to, false, 0
 			if to != Play {
 				p.Loose = p.Loose && to == Crossed
 			}
@@ -121,7 +134,7 @@ func (k Kit[M]) remove(m M, a PiecesArgs, t *board.Turn) (M, error) {
 	return m.With(Without(m.Held(), IDs(found))), nil
 }
 
-func (k Kit[M]) ring(m M, a PiecesArgs, t *board.Turn) (M, error) {
+func (k Kit[M]) ring(m M, a RingArgs, t *board.Turn) (M, error) {
 	found, err := k.FindAll(m.Held(), a.Pieces)
 	if err != nil {
 		return m, err
@@ -129,9 +142,19 @@ func (k Kit[M]) ring(m M, a PiecesArgs, t *board.Turn) (M, error) {
 	if err := AllIn(found, Play); err != nil {
 		return m, err
 	}
+	ring, list := int8(1), m.Held()
+	if a.Beside {
+		for _, p := range list {
+			ring = max(ring, p.Ring+1)
+		}
+	} else {
+		list = Each(list, func(p *Piece) { p.Ring = 0 })
+	}
+	if ring > board.MaxRings {
+		return m, say.Refuse("rings", say.Int("most", say.Given, board.MaxRings))
+	}
 	t.Say("did.ringed", say.Form("form", say.Amount, FormOf(found)))
-	plain := Each(m.Held(), func(p *Piece) { p.Ringed = false })
-	return m.With(Change(plain, IDs(found), func(p *Piece) { p.Ringed = true })), nil
+	return m.With(Change(list, IDs(found), func(p *Piece) { p.Ring = ring })), nil
 }
 
 func (k Kit[M]) copies(m M, a PiecesArgs, t *board.Turn) (M, error) {
@@ -161,7 +184,11 @@ func (k Kit[M]) Offers(ids []board.PieceID) []board.Offer {
 	sel := PiecesArgs{[]board.Select{{IDs: ids}}}
 	var list []board.Offer
 	for _, kind := range []string{"take", "cross", "restore", "ring", "copy", "remove"} {
-		list = append(list, Offer(kind, sel))
+		args := any(sel)
+		if kind == "ring" {
+			args = RingArgs{Pieces: sel.Pieces}
+		}
+		list = append(list, Offer(kind, args))
 	}
 	return list
 }
@@ -213,6 +240,6 @@ func (k Kit[M]) LayMove(doc string, apply func(M, LayArgs, *board.Turn) (M, erro
 // Tidy puts loose pieces into their slots, takes rings and marks off, and puts
 // copies and traces away.
 func Tidy(list []Piece) []Piece {
-	list = Each(list, func(k *Piece) { k.Loose, k.X, k.Y, k.Ringed, k.New = false, 0, 0, false, false })
+	list = Each(list, func(k *Piece) { k.Loose, k.X, k.Y, k.Ring, k.New = false, 0, 0, 0, false })
 	return slices.DeleteFunc(list, func(k Piece) bool { return k.State == Spent || k.State == Copy })
 }

@@ -30,19 +30,19 @@ var stateNames = []string{"play", "crossed", "taken", "spent", "copy"}
 
 // Piece is one piece of any model.
 type Piece struct {
-	ID     board.PieceID
-	X, Y   int32 // where it lies freely, when Loose
-	Place  place.Place
-	State  State
-	Part   int8 // the addend or colour it belongs to, 0 for none
-	Group  int8 // the group or train it is in, 0 for none
-	Cell   int16
-	Frame  int8 // the frame whose cell it lies in, from 1; 0 for none
-	Mint   bool // the other face of a counter
-	New    bool // made and not yet counted
-	Ringed bool
-	Loose  bool
-	Start  bool // a copy in the row that shows what a shift began with
+	ID    board.PieceID
+	X, Y  int32 // where it lies freely, when Loose
+	Place place.Place
+	State State
+	Part  int8 // the addend or colour it belongs to, 0 for none
+	Group int8 // the group or train it is in, 0 for none
+	Cell  int16
+	Frame int8 // the frame whose cell it lies in, from 1; 0 for none
+	Mint  bool // the other face of a counter
+	New   bool // made and not yet counted
+	Ring  int8 // the ring it stands in, from 1; 0 for none
+	Loose bool
+	Start bool // a copy in the row that shows what a shift began with
 }
 
 // Marks are what is to be seen on the piece beside its look.
@@ -51,13 +51,10 @@ func (p *Piece) Marks() board.Marks {
 	if p.New {
 		m |= board.MarkNew
 	}
-	if p.Ringed {
-		m |= board.MarkRinged
-	}
 	if p.Mint {
 		m |= board.MarkAlternate
 	}
-	return m
+	return m | board.Ringed(p.Ring)
 }
 
 // Rules are what differs between the models.

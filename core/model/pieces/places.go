@@ -231,7 +231,7 @@ func bundleTen(list, ten []Piece, trace bool, t *board.Turn) ([]Piece, Piece) {
 	if trace {
 		// The new piece counts for no addend: the traces still show theirs.
 		made.Part = 0
-		list = Change(list, ids, func(p *Piece) { p.State, p.Ringed = Spent, false })
+		list = Change(list, ids, func(p *Piece) { p.State, p.Ring = Spent, 0 })
 	} else {
 		list = Without(list, ids)
 	}

@@ -18,6 +18,7 @@ type Run struct {
 	Mint   bool        `json:"mint,omitempty" jsonschema_description:"The other face of a two-sided counter."`
 	New    bool        `json:"new,omitempty"`
 	Ringed bool        `json:"ringed,omitempty"`
+	Ring   int         `json:"ring,omitempty" jsonschema:"minimum=0,maximum=12" jsonschema_description:"Which ring, when there are several; the first when not said."`
 	Start  bool        `json:"start,omitempty" jsonschema_description:"A copy in the start row of a chart."`
 	At     [][2]int    `json:"at,omitempty" jsonschema_description:"Free positions in model units, one for each piece of the run."`
 	Frame  int         `json:"frame,omitempty" jsonschema:"minimum=0,maximum=60" jsonschema_description:"The frame, from 1."`
@@ -29,7 +30,10 @@ func Runs(list []Piece) []Run {
 	runs := []Run{}
 	for i, k := range list {
 		if i == 0 || !alike(list[i-1], k) {
-			r := Run{Place: k.Place, Part: int(k.Part), Group: int(k.Group), Mint: k.Mint, New: k.New, Ringed: k.Ringed, Start: k.Start, Frame: int(k.Frame)}
+			r := Run{Place: k.Place, Part: int(k.Part), Group: int(k.Group), Mint: k.Mint, New: k.New, Ringed: k.Ring > 0, Start: k.Start, Frame: int(k.Frame)}
+			if k.Ring > 1 {
+				r.Ring = int(k.Ring)
+			}
 			if k.State != Play {
 				r.State = stateNames[k.State]
 			}
@@ -95,6 +99,8 @@ func (r Rules) readRun(run Run, ids *board.IDs) ([]Piece, error) {
 		return nil, fmt.Errorf("group: %d is not from 0 to 60", run.Group)
 	case run.Frame < 0 || run.Frame > 60:
 		return nil, fmt.Errorf("frame: %d is not from 0 to 60", run.Frame)
+	case run.Ring < 0 || run.Ring > board.MaxRings || run.Ring > 0 && !run.Ringed:
+		return nil, fmt.Errorf("ring: %d is not from 1 to %d of pieces that are ringed", run.Ring, board.MaxRings)
 	case state < 0:
 		return nil, fmt.Errorf("state: %q is not play, crossed, taken, spent or copy", run.State)
 	case len(run.At) != 0 && len(run.At) != run.Count:
@@ -105,8 +111,11 @@ func (r Rules) readRun(run Run, ids *board.IDs) ([]Piece, error) {
 	some := Many(run.Place, run.Count, run.Part, ids.Take(run.Count))
 	for i := range some {
 		k := &some[i]
-		k.State, k.New, k.Ringed, k.Mint = State(state), run.New, run.Ringed, run.Mint
+		k.State, k.New, k.Mint = State(state), run.New, run.Mint
 		k.Group, k.Frame, k.Start = int8(run.Group), int8(run.Frame), run.Start && k.State == Copy
+		if run.Ringed {
+			k.Ring = int8(max(1, run.Ring))
+		}
 		if len(run.At) > 0 {
 			k.Loose, k.X, k.Y = true, ClampX(run.At[i][0]), ClampY(run.At[i][1])
 		}

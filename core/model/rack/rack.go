@@ -24,6 +24,7 @@ const (
 type Rack struct {
 	Left   []int
 	Pushes int // since all beads were last home
+	Rings  [][]Span
 	first  board.PieceID
 }
 
@@ -59,6 +60,64 @@ type Push struct {
 	To  int `json:"to" jsonschema:"required,minimum=0,maximum=10" jsonschema_description:"Beads on the reading side afterwards."`
 }
 
+// Span is beads of one row that stand side by side.
+type Span struct {
+	Row  int `json:"row" jsonschema:"required,minimum=1,maximum=10" jsonschema_description:"The row, 1 at the top."`
+	From int `json:"from" jsonschema:"required,minimum=1,maximum=10" jsonschema_description:"The first bead, 1 at the left."`
+	To   int `json:"to" jsonschema:"required,minimum=1,maximum=10" jsonschema_description:"The last bead."`
+}
+
+// RingArgs are the beads of a ring.
+type RingArgs struct {
+	Beads  []Span `json:"beads" jsonschema:"required,minItems=1,maxItems=20" jsonschema_description:"Beads on the reading side."`
+	Beside bool   `json:"beside,omitempty" jsonschema_description:"The rings drawn before stay."`
+}
+
+// ring rings beads that are read.
+func (r Rack) ring(a RingArgs, t *board.Turn) (Rack, error) {
+	if !a.Beside {
+		r.Rings = nil
+	}
+	if len(r.Rings) == board.MaxRings {
+		return r, say.Refuse("rings", say.Int("most", say.Given, board.MaxRings))
+	}
+	n := 0
+	for _, s := range a.Beads {
+		if err := s.check(r.Left); err != nil {
+			return r, say.Refuse("bad-field", say.Text("field", say.Given, "beads"), say.Text("reason", say.Given, err.Error()))
+		}
+		n += s.To - s.From + 1
+	}
+	if n == 0 {
+		return r, say.Refuse("bad-field", say.Text("field", say.Given, "beads"), say.Text("reason", say.Given, "say which beads"))
+	}
+	t.Say("did.ringed", say.Text("form", say.Amount, beads(n)))
+	r.Rings = append(slices.Clip(r.Rings), a.Beads)
+	return r, nil
+}
+
+func (s Span) check(left []int) error {
+	if s.Row < 1 || s.Row > len(left) {
+		return fmt.Errorf("there is no row %d", s.Row)
+	}
+	if s.From < 1 || s.To < s.From || s.To > left[s.Row-1] {
+		return fmt.Errorf("beads %d to %d of row %d do not lie on the reading side", s.From, s.To, s.Row)
+	}
+	return nil
+}
+
+// ringOf is the ring that a bead stands in, 0 for none; the last drawn shows.
+func (r Rack) ringOf(row, bead int) int8 {
+	for i := len(r.Rings) - 1; i >= 0; i-- {
+		for _, s := range r.Rings[i] {
+			if s.Row == row+1 && bead+1 >= s.From && bead+1 <= s.To {
+				return int8(i + 1)
+			}
+		}
+	}
+	return 0
+}
+
 // SlideArgs are the rows of one push.
 type SlideArgs struct {
 	Rows []Push `json:"rows" jsonschema:"required,minItems=1,maxItems=10" jsonschema_description:"The rows that go in this one push."`
@@ -87,6 +146,7 @@ func (r Rack) slide(a SlideArgs, t *board.Turn) (Rack, error) {
 		return r, nil
 	}
 	next.Pushes++
+	next.Rings = nil
 	if len(a.Rows) == 1 {
 		t.Say("did.pushed", say.Int("row", say.Given, a.Rows[0].Row), say.Text("beads", say.Amount, beads(a.Rows[0].To)))
 	} else {
@@ -139,6 +199,7 @@ func (r Rack) build(a NumberArgs, t *board.Turn) (Rack, error) {
 	next := r
 	next.Left = spread(n, len(r.Left))
 	next.Pushes += fewest(r.Left, next.Left)
+	next.Rings = nil
 	t.Say("did.built", say.Int("form", say.Amount, n))
 	return next, nil
 }
@@ -215,7 +276,7 @@ func buildLaw(r Rack, a NumberArgs) (board.Law, error) {
 
 func (r Rack) home(_ board.NoArgs, t *board.Turn) (Rack, error) {
 	t.Say("did.home")
-	r.Left, r.Pushes = make([]int, len(r.Left)), 0
+	r.Left, r.Pushes, r.Rings = make([]int, len(r.Left)), 0, nil
 	return r, nil
 }
 
@@ -262,33 +323,56 @@ func rowsValue(name string, n int) say.Value {
 
 // Shape is the JSON form.
 type Shape struct {
-	Kind   string `json:"kind" jsonschema:"required,enum=rack"`
-	Rows   []int  `json:"rows" jsonschema:"required,minItems=1,maxItems=10" jsonschema_description:"Beads on the reading side of each row, 0 to 10."`
-	Pushes int    `json:"pushes,omitempty" jsonschema:"minimum=0" jsonschema_description:"Pushes since all beads were home."`
+	Kind   string   `json:"kind" jsonschema:"required,enum=rack"`
+	Rows   []int    `json:"rows" jsonschema:"required,minItems=1,maxItems=10" jsonschema_description:"Beads on the reading side of each row, 0 to 10."`
+	Pushes int      `json:"pushes,omitempty" jsonschema:"minimum=0" jsonschema_description:"Pushes since all beads were home."`
+	Rings  [][]Span `json:"rings,omitempty" jsonschema:"maxItems=12" jsonschema_description:"The beads of each ring."`
 }
 
 // MarshalJSON writes the rows.
-func (r Rack) MarshalJSON() ([]byte, error) { return json.Marshal(Shape{"rack", r.Left, r.Pushes}) }
+func (r Rack) MarshalJSON() ([]byte, error) {
+	return json.Marshal(Shape{"rack", r.Left, r.Pushes, r.Rings})
+}
 
 func decode(raw json.RawMessage, ids *board.IDs) (board.Model, error) {
 	var s Shape
 	if err := json.Unmarshal(raw, &s); err != nil {
 		return nil, err
 	}
-	return newRack(s.Rows, s.Pushes, ids)
+	m, err := newRack(s.Rows, s.Pushes, ids)
+	if err != nil {
+		return nil, err
+	}
+	return m.ringed(s.Rings)
 }
 
-func newRack(rows []int, pushes int, ids *board.IDs) (board.Model, error) {
+// ringed is the rack with rings that were saved.
+func (r Rack) ringed(rings [][]Span) (board.Model, error) {
+	if len(rings) > board.MaxRings {
+		return nil, fmt.Errorf("rings: %d are more than %d", len(rings), board.MaxRings)
+	}
+	for i, ring := range rings {
+		for _, s := range ring {
+			if err := s.check(r.Left); err != nil {
+				return nil, fmt.Errorf("rings[%d]: %w", i, err)
+			}
+		}
+	}
+	r.Rings = rings
+	return r, nil
+}
+
+func newRack(rows []int, pushes int, ids *board.IDs) (Rack, error) {
 	if len(rows) < 1 || len(rows) > MaxRows {
-		return nil, fmt.Errorf("rows: a rack has 1 to %d rows, not %d", MaxRows, len(rows))
+		return Rack{}, fmt.Errorf("rows: a rack has 1 to %d rows, not %d", MaxRows, len(rows))
 	}
 	for i, left := range rows {
 		if left < 0 || left > Beads {
-			return nil, fmt.Errorf("rows[%d]: %d is not from 0 to %d", i, left, Beads)
+			return Rack{}, fmt.Errorf("rows[%d]: %d is not from 0 to %d", i, left, Beads)
 		}
 	}
 	if pushes < 0 {
-		return nil, fmt.Errorf("pushes: %d is below 0", pushes)
+		return Rack{}, fmt.Errorf("pushes: %d is below 0", pushes)
 	}
 	return Rack{Left: rows, Pushes: pushes, first: ids.Take(len(rows) * Beads)}, nil
 }

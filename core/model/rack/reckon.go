@@ -88,7 +88,7 @@ func lastIndex(list []int, fits func(int) bool) int {
 	return -1
 }
 
-func (r Rack) cloned() Rack { r.Left = slices.Clone(r.Left); return r }
+func (r Rack) cloned() Rack { r.Left, r.Rings = slices.Clone(r.Left), nil; return r }
 
 // pushed counts the push that led here and shows it as a stage.
 func (r Rack) pushed(was Rack, t *board.Turn) Rack {

@@ -65,6 +65,11 @@ func Spec() board.ModelSpec {
 				Laws: []board.LawKind{board.Keeps}, Apply: Rack.rows,
 				Board: "rack 2: 6 0", Example: RowsArgs{5},
 			}.Spec(),
+			board.Rule[Rack, RingArgs]{
+				Kind: "ring", Doc: "Ring beads that are read; rings drawn before go, unless this one stands beside them. A push takes all rings off.",
+				Laws: []board.LawKind{board.Looks}, Apply: Rack.ring,
+				Board: "rack 2: 6 8", Example: RingArgs{Beads: []Span{{1, 1, 5}, {2, 1, 5}}},
+			}.Spec(),
 		},
 	}
 }
@@ -116,6 +121,7 @@ func (r Rack) sprite(i, k, left int) board.Sprite {
 	if (k >= 5) != (i >= 5) {
 		s.Marks = board.MarkAlternate
 	}
+	s.Marks |= board.Ringed(r.ringOf(i, k))
 	return s
 }
 

@@ -1,14 +1,15 @@
 // The pieces of a model on its board: drawn, selected, moved by hand and keys.
 import { useCallback, useRef, type ReactNode } from 'react';
-import { Mark, type Piece } from '../core/core';
+import type { Piece } from '../core/core';
 import { useLesson, type DrawnModel } from '../lesson/store';
 import { Backdrop, Numerals } from './Backdrop';
 import { useCursor } from './cursor';
-import { boundsOf, centreOf, type Point } from './geometry';
+import type { Point } from './geometry';
 import { useHand, type Drop } from './hand';
 import { Look } from './looks';
 import { PieceLayer } from './PieceLayer';
 import { PointedAt } from './pointed';
+import { Rings } from './Rings';
 
 interface Props {
   model: DrawnModel;
@@ -78,18 +79,3 @@ const pathOf = (line: Point[], closed: boolean) =>
   `M${line.map((p) => `${p.x} ${p.y}`).join('L')}${closed ? 'Z' : ''}`;
 
 const frameOf = ([, , x, y, w, h]: Piece) => ({ x: x - 2, y: y - 2, width: w + 4, height: h + 4, rx: 3 });
-
-/** A ring round the ringed pieces: one when they stand together, else one each. */
-function Rings({ pieces }: { pieces: Piece[] }) {
-  const ringed = pieces.filter((p) => p[7] & Mark.ringed);
-  if (ringed.length === 0) return null;
-  const b = boundsOf(ringed);
-  const strangers = pieces.some((p) => {
-    const c = centreOf(p);
-    return !(p[7] & Mark.ringed) && c.x > b.x && c.x < b.x + b.w && c.y > b.y && c.y < b.y + b.h;
-  });
-  const rects = strangers ? ringed.map((p) => boundsOf([p])) : [b];
-  return rects.map((r, i) => (
-    <rect key={i} className="ring" x={r.x - 5} y={r.y - 5} width={r.w + 10} height={r.h + 10} rx={8} />
-  ));
-}

@@ -119,6 +119,12 @@ function TileLine({ model, index, alone, zoom, setZoom }: LineProps) {
   );
 }
 
+/** Charts with the same columns stand under one another in an example, so that place is under place. */
+function underOneAnother(models: DrawnModel[]) {
+  const columns = (m: DrawnModel) => m.zones.flatMap((z) => (z.side ? [] : [z.id])).join();
+  return models.length > 1 && models.every((m) => m.kind === 'discs' && columns(m) === columns(models[0]!));
+}
+
 /**
  * All models of the board side by side. The controls for building are left out
  * while presenting and in worked examples, where the board is larger for it.
@@ -131,17 +137,18 @@ export function Stage({ presenting = false }: { presenting?: boolean }) {
   const stage = useRef<HTMLDivElement>(null);
   const bare = presenting || example;
   const shares = pulled ?? models.map((m) => m.width || 100);
+  const stacked = example && underOneAnother(models);
   return (
     <div
       ref={stage}
-      className={`stage models-${models.length}`}
+      className={`stage models-${models.length} ${stacked ? 'stacked' : ''}`}
       id="board"
-      style={{ gridTemplateColumns: shares.map((s) => `minmax(0, ${s}fr)`).join(' ') }}
+      style={stacked ? undefined : { gridTemplateColumns: shares.map((s) => `minmax(0, ${s}fr)`).join(' ') }}
     >
       {models.map((m, i) => (
         <div className="tile-place" key={`${i}-${m.kind}`}>
           <Tile model={m} index={i} alone={models.length === 1} bare={bare} presenting={presenting} />
-          {i < models.length - 1 && <Edge index={i} shares={shares} pull={setPulled} />}
+          {i < models.length - 1 && !stacked && <Edge index={i} shares={shares} pull={setPulled} />}
         </div>
       ))}
       <InkLayer stage={stage} note={setFresh} />

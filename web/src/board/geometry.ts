@@ -35,8 +35,13 @@ export function inside(ring: Point[], p: Point) {
 
 export const centreOf = ([, , x, y, w, h]: Piece): Point => ({ x: x + w / 2, y: y + h / 2 });
 
+export interface Box extends Point {
+  w: number;
+  h: number;
+}
+
 /** The rectangle round some pieces. */
-export function boundsOf(pieces: Piece[]) {
+export function boundsOf(pieces: Piece[]): Box {
   const x = Math.min(...pieces.map((p) => p[2]));
   const y = Math.min(...pieces.map((p) => p[3]));
   return {

@@ -7,6 +7,7 @@ import { act, useLesson, type DrawnModel } from '../lesson/store';
 import { Panel, Words } from './controls';
 import { Look } from './looks';
 import { PieceLayer } from './PieceLayer';
+import { Rings } from './Rings';
 import type { ViewProps } from './views';
 
 const BEADS = 10;
@@ -100,6 +101,7 @@ export function RackView({ model, index, scale }: ViewProps) {
         ))}
         <path className="posts" d={`M-6 2V${model.h - 2}M${model.w + 6} 2V${model.h - 2}`} />
         <PieceLayer pieces={model.pieces.map(travelling)} draw={draw} origins={origins} lit={lit} />
+        {!push && <Rings pieces={model.pieces} />}
       </svg>
       <span className="reading-label">We read this side</span>
       {rows.map((z, i) => (

@@ -53,6 +53,7 @@ export type Move =
   | MoveRackLess
   | MoveRackHome
   | MoveRackRows
+  | MoveRackRing
   | MoveCountersBuild
   | MoveCountersPlace
   | MoveCountersStep
@@ -346,6 +347,10 @@ export interface Run {
   new?: boolean;
   ringed?: boolean;
   /**
+   * Which ring, when there are several; the first when not said.
+   */
+  ring?: number;
+  /**
    * A copy in the start row of a chart.
    */
   start?: boolean;
@@ -375,6 +380,26 @@ export interface Rack {
    * Pushes since all beads were home.
    */
   pushes?: number;
+  /**
+   * The beads of each ring.
+   *
+   * @maxItems 12
+   */
+  rings?: Span[][];
+}
+export interface Span {
+  /**
+   * The row, 1 at the top.
+   */
+  row: number;
+  /**
+   * The first bead, 1 at the left.
+   */
+  from: number;
+  /**
+   * The last bead.
+   */
+  to: number;
 }
 export interface Counters {
   kind: 'counters';
@@ -469,6 +494,20 @@ export interface Discs {
    * Digit cards follow the discs.
    */
   cards?: boolean;
+  /**
+   * A place: a power of ten.
+   */
+  cardsTo?:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
   /**
    * Digit cards alone, as a written number.
    */
@@ -831,7 +870,7 @@ export interface MoveBlocksRemove {
   pieces: Select[];
 }
 /**
- * Ring pieces; rings drawn before go.
+ * Ring pieces; rings drawn before go, unless this one stands beside them.
  */
 export interface MoveBlocksRing {
   kind: 'ring';
@@ -843,6 +882,10 @@ export interface MoveBlocksRing {
    * Which pieces.
    */
   pieces: Select[];
+  /**
+   * The rings drawn before stay.
+   */
+  beside?: boolean;
 }
 /**
  * Lay copies of pieces beside them, to compare. Copies are not in play.
@@ -1130,6 +1173,27 @@ export interface MoveRackRows {
    * How many rows, 1 to 10.
    */
   count: number;
+}
+/**
+ * Ring beads that are read; rings drawn before go, unless this one stands beside them. A push takes all rings off.
+ */
+export interface MoveRackRing {
+  kind: 'ring';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Beads on the reading side.
+   *
+   * @minItems 1
+   * @maxItems 20
+   */
+  beads: Span[];
+  /**
+   * The rings drawn before stay.
+   */
+  beside?: boolean;
 }
 /**
  * Put so many counters on the mat, in place of those there: 9, or 6 + 3 in two colours.
@@ -1620,7 +1684,7 @@ export interface MoveCountersRemove {
   pieces: Select[];
 }
 /**
- * Ring pieces; rings drawn before go.
+ * Ring pieces; rings drawn before go, unless this one stands beside them.
  */
 export interface MoveCountersRing {
   kind: 'ring';
@@ -1632,6 +1696,10 @@ export interface MoveCountersRing {
    * Which pieces.
    */
   pieces: Select[];
+  /**
+   * The rings drawn before stay.
+   */
+  beside?: boolean;
 }
 /**
  * Lay copies of pieces beside them, to compare. Copies are not in play.
@@ -1890,7 +1958,7 @@ export interface MoveCubesRemove {
   pieces: Select[];
 }
 /**
- * Ring pieces; rings drawn before go.
+ * Ring pieces; rings drawn before go, unless this one stands beside them.
  */
 export interface MoveCubesRing {
   kind: 'ring';
@@ -1902,6 +1970,10 @@ export interface MoveCubesRing {
    * Which pieces.
    */
   pieces: Select[];
+  /**
+   * The rings drawn before stay.
+   */
+  beside?: boolean;
 }
 /**
  * Lay copies of pieces beside them, to compare. Copies are not in play.
@@ -2230,7 +2302,7 @@ export interface MoveDiscsStyle {
   style: 'discs' | 'dots';
 }
 /**
- * Digit cards below the chart follow the discs.
+ * Digit cards below the chart follow the discs; they may reach further down, with zeros where digits lack.
  */
 export interface MoveDiscsCards {
   kind: 'cards';
@@ -2242,6 +2314,20 @@ export interface MoveDiscsCards {
    * Whether they are shown.
    */
   shown: boolean;
+  /**
+   * A place: a power of ten.
+   */
+  to?:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
 }
 /**
  * Lay digit cards alone on the chart.
@@ -2400,7 +2486,7 @@ export interface MoveDiscsRemove {
   pieces: Select[];
 }
 /**
- * Ring pieces; rings drawn before go.
+ * Ring pieces; rings drawn before go, unless this one stands beside them.
  */
 export interface MoveDiscsRing {
   kind: 'ring';
@@ -2412,6 +2498,10 @@ export interface MoveDiscsRing {
    * Which pieces.
    */
   pieces: Select[];
+  /**
+   * The rings drawn before stay.
+   */
+  beside?: boolean;
 }
 /**
  * Lay copies of pieces beside them, to compare. Copies are not in play.
@@ -2647,7 +2737,7 @@ export interface Write {
    */
   text?: string;
   /**
-   * Of a cell: mark, addend 1, addend 2 or sum.
+   * Of a cell: mark, addend 1 to 4 and sum, or quotient and dividend.
    */
   row?: string;
   /**
@@ -2959,6 +3049,7 @@ export interface Plain {
   steps: PlainStep[];
   start: Board1;
   end: Board1;
+  offer?: string;
   scenes?: Plain[];
 }
 export interface PlainStep {

@@ -120,6 +120,14 @@ export function ExampleDialog({ close }: { close: () => void }) {
       </label>
       <div id="problem-says" aria-live="polite">
         {preview.why && <Alert type="warning" title={preview.why} description={method.limits} />}
+        {preview.plain?.offer && (
+          <p className="offer">
+            <span>No problem here crosses a ten.</span>
+            <Button onClick={() => setTyped(`${typed.trim()}, ${preview.plain!.offer}`)}>
+              Add {preview.plain.offer}
+            </Button>
+          </p>
+        )}
         {preview.plain && <Preview plain={preview.plain} />}
       </div>
       <Options method={method} picked={picked} pick={setPicked} model={model} setModel={setModel} />

@@ -1,11 +1,12 @@
 // The written column method on an aligned grid. A digit or a mark lights the
 // pieces that it stands for, and the other way round.
-import type { Written as WrittenWork } from '../core/core';
+import type { Cell, Written as WrittenWork } from '../core/core';
 import { light, useLesson } from '../lesson/store';
 
 const rowsWith = {
   above: ['mark', 'addend 1', 'addend 2', 'addend 3', 'addend 4', 'sum'],
   below: ['addend 1', 'addend 2', 'addend 3', 'addend 4', 'sum', 'mark'],
+  division: ['quotient', 'dividend'],
 };
 
 /** Rows that only longer problems have. */
@@ -13,11 +14,14 @@ const further = ['addend 3', 'addend 4'];
 
 export function Written({ work }: { work: WrittenWork }) {
   const lit = useLesson((s) => s.lit);
-  const rows = rowsWith[work.marks === 'below' ? 'below' : 'above'].filter(
+  const divides = work.cells.some((c) => c.row === 'dividend');
+  const rows = rowsWith[divides ? 'division' : work.marks === 'below' ? 'below' : 'above'].filter(
     (row) => !further.includes(row) || work.cells.some((c) => c.row === row),
   );
+  const cellAt = (row: string, place: string) =>
+    work.cells.findLast((c) => c.row === row && c.place === place);
   return (
-    <table className="written" aria-label="Written method">
+    <table className={divides ? 'written division' : 'written'} aria-label="Written method">
       <thead className="sr-only">
         <tr>
           <th scope="col">sign</th>
@@ -32,31 +36,16 @@ export function Written({ work }: { work: WrittenWork }) {
         {rows.map((row) => (
           <tr key={row} className={`row-${row.replace(' ', '-')}`}>
             {['', ...work.places].map((place) => {
-              const cell = work.cells.findLast((c) => c.row === row && c.place === place);
-              const ids = cell?.ids ?? [];
-              const on = ids.some((id) => lit.has(id));
+              const cell = cellAt(row, place);
+              const carried = row === 'dividend' && place ? cellAt('mark', place) : undefined;
               return (
                 <td
                   key={place}
                   data-place={place || 'sign'}
                   className={place === 'tenths' ? 'after-point' : undefined}
                 >
-                  {cell && (
-                    <button
-                      type="button"
-                      data-cell={`${row} ${place}`}
-                      className={`digit ${on ? 'lit' : ''} ${cell.new ? 'just-written' : ''}`}
-                      disabled={ids.length === 0}
-                      onPointerEnter={() => light(ids)}
-                      onPointerLeave={() => light([])}
-                      onFocus={() => light(ids)}
-                      onBlur={() => light([])}
-                      onClick={() => light(ids)}
-                      aria-label={`${cell.text}, ${row}${place ? `, ${place}` : ''}`}
-                    >
-                      {cell.text}
-                    </button>
-                  )}
+                  {carried && <Digit cell={carried} lit={lit} />}
+                  {cell && <Digit cell={cell} lit={lit} />}
                 </td>
               );
             })}
@@ -64,5 +53,26 @@ export function Written({ work }: { work: WrittenWork }) {
         ))}
       </tbody>
     </table>
+  );
+}
+
+function Digit({ cell, lit }: { cell: Cell; lit: ReadonlySet<number> }) {
+  const { row, place, text, ids } = cell;
+  const on = ids.some((id) => lit.has(id));
+  return (
+    <button
+      type="button"
+      data-cell={`${row} ${place}`}
+      className={`digit ${row === 'mark' ? 'mark' : ''} ${on ? 'lit' : ''} ${cell.new ? 'just-written' : ''}`}
+      disabled={ids.length === 0}
+      onPointerEnter={() => light(ids)}
+      onPointerLeave={() => light([])}
+      onFocus={() => light(ids)}
+      onBlur={() => light([])}
+      onClick={() => light(ids)}
+      aria-label={`${text}, ${row}${place ? `, ${place}` : ''}`}
+    >
+      {text}
+    </button>
   );
 }

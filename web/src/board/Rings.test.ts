@@ -1,0 +1,43 @@
+import { expect, test } from 'vitest';
+import { Mark, type Piece } from '../core/core';
+import { boxesRound, ringOf } from './Rings';
+
+/** Two rows of beads: row, column and the ring of each. */
+const rows = (...rings: number[][]): Piece[] =>
+  rings.flatMap((row, y) =>
+    row.map((ring, x): Piece => [
+      10 * y + x,
+      'bead',
+      x * 10,
+      y * 20,
+      10,
+      10,
+      0,
+      ring ? Mark.ringed | (ring << 8) : 0,
+    ]),
+  );
+
+const boxes = (pieces: Piece[], ring: number) => boxesRound(pieces, (p) => ringOf(p) === ring);
+
+test('pieces that stand together have one ring', () => {
+  expect(boxes(rows([1, 1, 1, 0], [1, 1, 1, 0]), 1)).toEqual([{ x: 0, y: 0, w: 30, h: 30 }]);
+});
+
+test('no ring goes round a piece of another', () => {
+  const pieces = rows([1, 1, 2, 2, 2], [2, 2, 2, 0, 1]);
+  for (const ring of [1, 2]) {
+    const found = boxes(pieces, ring);
+    for (const p of pieces) {
+      const round = found.some((b) => p[2] >= b.x && p[2] < b.x + b.w && p[3] >= b.y && p[3] < b.y + b.h);
+      expect(round).toBe(ringOf(p) === ring);
+    }
+  }
+  expect(boxes(pieces, 1)).toHaveLength(2);
+});
+
+test('a ring parts where others stand between', () => {
+  expect(boxes(rows([1, 0, 1]), 1)).toEqual([
+    { x: 0, y: 0, w: 10, h: 10 },
+    { x: 20, y: 0, w: 10, h: 10 },
+  ]);
+});
