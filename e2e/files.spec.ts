@@ -84,3 +84,32 @@ test('nothing is fetched from outside', async ({ page, baseURL }) => {
   await expect(page.getByRole('region', { name: 'Prompt' })).toBeVisible();
   expect(asked.filter((u) => !u.startsWith(baseURL!) && !u.startsWith('data:'))).toEqual([]);
 });
+
+test('a lesson of a newer format is read and presented, and never changed', async ({ page }) => {
+  await page.goto('/');
+  const file = {
+    format: 9,
+    title: 'From next year',
+    scenes: [
+      {
+        id: 'a',
+        title: 'A',
+        start: { models: [{ kind: 'blocks', pieces: [{ place: 'ones', count: 13 }] }] },
+      },
+      { id: 'b', title: 'B', start: { models: [{ kind: 'something new' }] } },
+    ],
+  };
+  await page
+    .getByLabel('Lesson file')
+    .setInputFiles({
+      name: 'x.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(JSON.stringify(file)),
+    });
+  await expect(page.getByText('1 board is not shown')).toBeVisible();
+  await expect(page.locator('[data-piece]')).toHaveCount(13);
+  await page.getByRole('button', { name: 'Bundle' }).last().click();
+  await expect(page.getByText('A newer version made this lesson. It is only read here.')).toBeVisible();
+  await expect(page.locator('[data-piece]')).toHaveCount(13);
+  await expect(page.getByRole('button', { name: 'Take over' })).toHaveCount(0);
+});

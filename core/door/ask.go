@@ -178,6 +178,9 @@ var clearable = []string{"pieces", "ink", "notes", "record"}
 
 // clearThings clears some of them, as one undo.
 func clearThings(s *session, a clearArgs) (any, error) {
+	if s.doc.Newer != nil {
+		return nil, say.Refuse("newer")
+	}
 	for _, what := range a.What {
 		if !slices.Contains(clearable, what) {
 			return nil, fmt.Errorf("what: %q cannot be cleared. Use pieces, ink, notes or record", what)

@@ -243,6 +243,44 @@ func TestTouchingAnExampleMakesAScratchCopy(t *testing.T) {
 	assert.EqualError(t, outcomes[4].Err, "This step was made for 63 (5 tens 13 ones). Now the pieces make 163 (1 hundred 5 tens 13 ones).")
 }
 
+func TestANewerLessonIsShownAndNotChanged(t *testing.T) {
+	raw := `{"format":2,"title":"Bulbs","mood":"bright","scenes":[{"id":"a","title":"A","start":{"models":[{"kind":"blocks","pieces":[{"place":"ones","count":13}]}]}}]}`
+	l, err := lesson.Decode([]byte(raw))
+	require.NoError(t, err)
+	d := openLesson(t, l)
+	var outline struct{ Newer *lesson.Newer }
+	d.call("outline", map[string]any{}, &outline)
+	assert.Equal(t, 2, outline.Newer.Format)
+	out := d.apply(`{"kind":"bundle","place":"ones"}`)
+	assert.True(t, out.Scratch, "hands on it make a scratch copy")
+	assert.Empty(t, out.Edits)
+	assert.Contains(t, d.try("keepScratch", map[string]any{}, nil), "only read here")
+	assert.Equal(t, "This lesson was made by a newer version. It is only read here.", d.try("clear", map[string]any{"what": []string{"pieces"}}, nil))
+	var doc json.RawMessage
+	d.call("document", map[string]any{}, &doc)
+	assert.JSONEq(t, strings.Replace(raw, `"title"`, `"id":"","title"`, 1), string(doc))
+}
+
+func TestOwnMovesAreAddedToAStep(t *testing.T) {
+	d := openBoard(t, "blocks 0")
+	d.call("addExample", map[string]any{"id": "sum", "typed": "38 + 25"}, nil)
+	steps := len(d.document().Scenes[1].Steps)
+	d.call("show", map[string]any{"scene": "sum", "step": 3}, nil)
+	had := len(d.document().Scenes[1].Steps[2].Moves)
+	d.apply(`{"kind":"ring","pieces":[{"place":"ones","count":10}]}`)
+	d.apply(`{"kind":"place","amount":"1 hundred"}`)
+	d.call("keepScratch", map[string]any{"into": true}, nil)
+	sc := d.document().Scenes[1]
+	require.Len(t, sc.Steps, steps, "no step more")
+	require.Len(t, sc.Steps[2].Moves, had+2)
+	assert.Equal(t, "163", sc.Steps[2].Total)
+	outcomes := sc.Replay()
+	assert.NoError(t, outcomes[2].Err)
+	assert.ErrorContains(t, outcomes[3].Err, "This step was made for 63", "a later step that no longer fits says so")
+	d.call("undo", map[string]any{}, nil)
+	assert.Len(t, d.document().Scenes[1].Steps[2].Moves, had)
+}
+
 func TestEditingAStep(t *testing.T) {
 	d := openBoard(t, "blocks 0")
 	d.call("addExample", map[string]any{"id": "sum", "typed": "38 + 25"}, nil)

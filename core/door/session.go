@@ -130,7 +130,7 @@ func apply(s *session, a applyArgs) (any, error) {
 		return nil, err
 	}
 	var edits []lesson.Edit
-	if s.present || len(sc.Steps) > 0 {
+	if s.present || len(sc.Steps) > 0 || s.doc.Newer != nil {
 		saved, err := board.Saved(before, a.Move)
 		if err != nil {
 			return nil, err
@@ -403,9 +403,15 @@ func editStep(s *session, a stepArgs) (any, error) {
 	return s.edit(lesson.Edit{Kind: "putScene", Put: &sc})
 }
 
-// keepScratch turns the scratch copy into a step after the present one; on a
-// free board it becomes the board.
-func keepScratch(s *session, _ struct{}) (any, error) {
+type keepArgs struct {
+	// Into puts the moves at the end of the present step, rather than into a step
+	// of their own after it.
+	Into bool `json:"into"`
+}
+
+// keepScratch turns the scratch copy into a step after the present one, or adds
+// its moves to the present one; on a free board it becomes the board.
+func keepScratch(s *session, a keepArgs) (any, error) {
 	sc, ok := s.current()
 	if !ok || s.scratch == nil || len(s.scratch.moves) == 0 {
 		return nil, fmt.Errorf("there is nothing to keep: the board was not touched")
@@ -415,10 +421,16 @@ func keepScratch(s *session, _ struct{}) (any, error) {
 	if len(sc.Steps) == 0 {
 		return s.edit(lesson.Edit{Kind: "play", Scene: sc.ID, Moves: moves})
 	}
-	sc.Steps = slices.Insert(slices.Clone(sc.Steps), s.step, lesson.Step{Moves: moves, Write: []lesson.Write{}})
-	at, _ := sc.At(s.step + 1)
-	sc.Steps[s.step].Total = board.Total(at.Models[0]).String()
-	sc.Steps[s.step].UnitForm = at.Models[0].InPlay().String()
-	s.step++
+	sc.Steps = slices.Clone(sc.Steps)
+	if a.Into && s.step > 0 {
+		here := &sc.Steps[s.step-1]
+		here.Moves = slices.Concat(here.Moves, moves)
+	} else {
+		sc.Steps = slices.Insert(sc.Steps, s.step, lesson.Step{Moves: moves, Write: []lesson.Write{}})
+		s.step++
+	}
+	at, _ := sc.At(s.step)
+	sc.Steps[s.step-1].Total = board.Total(at.Models[0]).String()
+	sc.Steps[s.step-1].UnitForm = at.Models[0].InPlay().String()
 	return s.edit(lesson.Edit{Kind: "putScene", Put: &sc})
 }

@@ -21,6 +21,8 @@ type Outline struct {
 	Words     say.Words      `json:"words"`
 	Scenes    []SceneLine    `json:"scenes"`
 	Record    []lesson.Entry `json:"record"`
+	// Newer is set when the lesson is of a newer format: it is only read.
+	Newer *lesson.Newer `json:"newer,omitempty"`
 }
 
 // SceneLine is one scene of the outline.
@@ -46,7 +48,7 @@ type StepLine struct {
 }
 
 func (s *session) outline() Outline {
-	o := Outline{ID: s.doc.ID, Title: s.doc.Title, Objective: s.doc.Objective, Words: s.doc.Words, Scenes: []SceneLine{}, Record: s.doc.Record}
+	o := Outline{ID: s.doc.ID, Title: s.doc.Title, Objective: s.doc.Objective, Words: s.doc.Words, Scenes: []SceneLine{}, Record: s.doc.Record, Newer: s.doc.Newer}
 	if o.Record == nil {
 		o.Record = []lesson.Entry{}
 	}

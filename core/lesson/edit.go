@@ -42,6 +42,9 @@ type Head struct {
 // Apply makes the edit. On an error, which names the field, the lesson is
 // returned as it was.
 func Apply(l Lesson, e Edit) (Lesson, error) {
+	if l.Newer != nil {
+		return l, fmt.Errorf("%s: %w and is only read here", e.Kind, ErrNewer)
+	}
 	next, err := l.edited(e)
 	if err != nil {
 		return l, fmt.Errorf("%s: %w", e.Kind, err)

@@ -4,14 +4,78 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
+	"maps"
 	"strings"
 
 	"unitbloom/core/board"
+	"unitbloom/core/say"
 )
 
-// ErrNewer is in the error about a file from a newer format than this core's.
-// Such a file opens read-only, if at all, and is never written back.
+// ErrNewer is in the error about a file from a newer format than this core's of
+// which nothing can be read, and in that about a change of one that can.
 var ErrNewer = errors.New("this file is from a newer version")
+
+// Newer is what there is to know of a lesson whose format is newer than ours.
+// What we understand of it is shown; the file is kept as it came.
+type Newer struct {
+	Format int `json:"format"`
+	// Unread is how many of its scenes are not understood here.
+	Unread int `json:"unread"`
+	file   map[string]json.RawMessage
+}
+
+// MarshalJSON writes the lesson; one of a newer format as it came, but for its
+// id.
+func (l Lesson) MarshalJSON() ([]byte, error) {
+	if l.Newer == nil {
+		type plain Lesson
+		return json.Marshal(plain(l))
+	}
+	id, err := json.Marshal(l.ID)
+	if err != nil {
+		return nil, err
+	}
+	file := maps.Clone(l.Newer.file)
+	file["id"] = id
+	return json.Marshal(file)
+}
+
+// decodeNewer reads what it understands of a newer format: the head, and the
+// scenes that are sound by our own rules.
+func decodeNewer(format int, raw []byte) (Lesson, error) {
+	newer := Newer{Format: format}
+	if err := json.Unmarshal(raw, &newer.file); err != nil {
+		return Lesson{}, plainJSON(err)
+	}
+	l := Lesson{Format: Format, Newer: &newer}
+	var scenes []json.RawMessage
+	for field, into := range map[string]any{"id": &l.ID, "title": &l.Title, "objective": &l.Objective, "words": &l.Words, "record": &l.Record, "scenes": &scenes} {
+		// What is not of our form is left out.
+		_ = json.Unmarshal(newer.file[field], into)
+	}
+	if l.Words.Validate() != nil {
+		l.Words = say.Words{}
+	}
+	if l.recordFaults() != nil {
+		l.Record = nil
+	}
+	for _, one := range scenes {
+		var s Scene
+		if err := decodeScene(one, &s); err != nil || len(s.faults("")) > 0 || len(l.Scenes) == maxScenes {
+			newer.Unread++
+			continue
+		}
+		if _, i := l.Scene(s.ID); i >= 0 {
+			newer.Unread++
+			continue
+		}
+		l.Scenes = append(l.Scenes, s)
+	}
+	if len(l.headFaults()) > 0 || len(l.Scenes) == 0 && newer.Unread > 0 {
+		return Lesson{}, fmt.Errorf("format: %w (%d; this one reads up to %d)", ErrNewer, format, Format)
+	}
+	return l, nil
+}
 
 const (
 	maxScenes = 200
@@ -39,11 +103,18 @@ func first(faults []Fault) error {
 // reads format 1. They are never changed once a format is out.
 var upgraders []func(json.RawMessage) (json.RawMessage, error)
 
-// Decode reads a lesson of this format or an older one. Errors name the field
-// by its path; ErrNewer marks a newer format.
+// Decode reads a lesson of this format or an older one, and what it understands
+// of a newer one. Errors name the field by its path; ErrNewer marks a newer format
+// of which nothing is understood.
 func Decode(raw []byte) (Lesson, error) {
-	raw, err := upgrade(raw)
+	format, err := formatOf(raw)
 	if err != nil {
+		return Lesson{}, err
+	}
+	if format > Format {
+		return decodeNewer(format, raw)
+	}
+	if raw, err = upgrade(format, raw); err != nil {
 		return Lesson{}, err
 	}
 	var in struct {
@@ -92,23 +163,25 @@ func decodeScene(raw []byte, s *Scene) error {
 	return nil
 }
 
-func upgrade(raw []byte) ([]byte, error) {
+func formatOf(raw []byte) (int, error) {
 	var head struct {
 		Format *int `json:"format"`
 	}
 	if err := json.Unmarshal(raw, &head); err != nil {
-		return nil, plainJSON(err)
+		return 0, plainJSON(err)
 	}
 	switch {
 	case head.Format == nil:
-		return nil, Fault{"format", "it is missing; a lesson file begins with \"format\": 1"}
-	case *head.Format > Format:
-		return nil, fmt.Errorf("format: %w (%d; this one reads up to %d)", ErrNewer, *head.Format, Format)
+		return 0, Fault{"format", "it is missing; a lesson file begins with \"format\": 1"}
 	case *head.Format < 1:
-		return nil, Fault{"format", fmt.Sprintf("%d is not a format", *head.Format)}
+		return 0, Fault{"format", fmt.Sprintf("%d is not a format", *head.Format)}
 	}
+	return *head.Format, nil
+}
+
+func upgrade(format int, raw []byte) ([]byte, error) {
 	var err error
-	for f := *head.Format; f < Format; f++ {
+	for f := format; f < Format; f++ {
 		if raw, err = upgraders[f-1](raw); err != nil {
 			return nil, fmt.Errorf("format %d: %w", f, err)
 		}

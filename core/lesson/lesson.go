@@ -24,6 +24,8 @@ type Lesson struct {
 	Words     say.Words `json:"words" jsonschema_description:"What the class calls things."`
 	Scenes    []Scene   `json:"scenes" jsonschema:"required,maxItems=200" jsonschema_description:"The scenes in order."`
 	Record    []Entry   `json:"record,omitempty" jsonschema:"maxItems=2000" jsonschema_description:"What is kept beside the board, across scenes."`
+	// Newer is set on a lesson of a newer format than ours: it is only read.
+	Newer *Newer `json:"-"`
 }
 
 // Scene is a start board and the steps from it. A free board has no steps: its

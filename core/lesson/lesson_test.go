@@ -55,9 +55,31 @@ func TestFilesOfFormatOneStillOpen(t *testing.T) {
 	}
 }
 
+func TestANewerFormatIsReadAndKeptAsItCame(t *testing.T) {
+	const newer = `{"format":2,"id":"x","title":"Bulbs","mood":"bright","scenes":[
+ {"id":"a","title":"A","start":{"models":[{"kind":"blocks","pieces":[{"place":"ones","count":13}]}]},"weather":"rain"},
+ {"id":"b","title":"B","start":{"models":[{"kind":"abacus","beads":7}]}}],"words":{"regroup":"weave"}}`
+	l := read(t, newer)
+	require.NotNil(t, l.Newer)
+	assert.Equal(t, 2, l.Newer.Format)
+	assert.Equal(t, 1, l.Newer.Unread, "the abacus is not understood here")
+	require.Len(t, l.Scenes, 1)
+	assert.Equal(t, "13", board.Total(l.Scenes[0].Start.Models[0]).String())
+	assert.JSONEq(t, newer, text(t, l), "nothing of the file is lost")
+	l.ID = "y"
+	assert.JSONEq(t, strings.Replace(newer, `"id":"x"`, `"id":"y"`, 1), text(t, l))
+	for _, e := range []lesson.Edit{{Kind: "removeScene", Scene: "a"}, {Kind: "setRecord"}} {
+		same, err := lesson.Apply(l, e)
+		assert.EqualError(t, err, e.Kind+": this file is from a newer version and is only read here")
+		assert.JSONEq(t, text(t, l), text(t, same))
+	}
+	again := read(t, text(t, l))
+	assert.Equal(t, text(t, l), text(t, again))
+}
+
 func TestBrokenFilesAreRefusedWithTheirPath(t *testing.T) {
 	for _, c := range []struct{ from, to, says string }{
-		{`"format":1`, `"format":2`, "format: this file is from a newer version (2; this one reads up to 1)"},
+		{`"format":1,"id":"x","title":"Bulbs"`, `"format":2,"id":"x","name":"Bulbs"`, "format: this file is from a newer version (2; this one reads up to 1)"},
 		{`"format":1`, `"format":0`, "format: 0 is not a format"},
 		{`"format":1,`, ``, `format: it is missing; a lesson file begins with "format": 1`},
 		{`"title":"Bulbs"`, `"title":"  "`, "title: a lesson needs a title of at most 200 letters"},

@@ -55,6 +55,7 @@ var catalogue = map[string]string{
 	"refuse.no-row":            "There is no row {n}. This rack has {rows}.",
 	"refuse.rack-full":         "{n} does not fit. A rack of {rows} holds {most}.",
 	"refuse.rack-whole":        "{n} does not fit on a rack. A rack shows whole numbers.",
+	"refuse.newer":             "This lesson was made by a newer version. It is only read here.",
 	"refuse.rings":             "There are {most} rings at most. Ring anew, and those drawn before go.",
 	"refuse.row-busy":          "Row {n} has {beads} on the reading side. Push them home first.",
 	"refuse.no-zone":           "There is no part called {zone} to cover.",

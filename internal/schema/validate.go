@@ -34,12 +34,12 @@ var compiled = sync.OnceValues(func() (*validator.Schema, error) {
 })
 
 // ReadLesson reads a lesson file: its form is held against the schema, then its
-// sense is checked by the core. Errors name the field's path and say why.
+// sense is checked by the core; of a newer format, as much as the core understands. Errors name the field's path and say why.
 func ReadLesson(raw []byte) (lesson.Lesson, error) {
 	// The core speaks first of what is not JSON, and of other formats.
 	l, decodeErr := lesson.Decode(raw)
-	if errors.Is(decodeErr, lesson.ErrNewer) {
-		return lesson.Lesson{}, decodeErr
+	if l.Newer != nil || errors.Is(decodeErr, lesson.ErrNewer) {
+		return l, decodeErr
 	}
 	value, err := validator.UnmarshalJSON(bytes.NewReader(raw))
 	if err != nil {

@@ -102,6 +102,23 @@ func TestALessonsLife(t *testing.T) {
 	assert.Contains(t, send(t, "GET", ts.URL+"/healthz", "").body, `"version":"9"`)
 }
 
+func TestANewerLessonIsKeptAsItCameAndNeverWrittenOver(t *testing.T) {
+	ts, _ := start(t, server.Config{})
+	file := strings.Replace(lessonFile, `"format":1`, `"format":9,"mood":"bright"`, 1)
+	r := send(t, "POST", ts.URL+"/api/lessons", file)
+	require.Equal(t, 201, r.status, r.body)
+	var made struct{ ID string }
+	require.NoError(t, json.Unmarshal([]byte(r.body), &made))
+	at := ts.URL + "/api/lessons/" + made.ID
+	kept := send(t, "GET", at+"/file", "").body
+	assert.JSONEq(t, strings.Replace(file, `"id":""`, `"id":"`+made.ID+`"`, 1), kept)
+	r = send(t, "POST", at+"/saves", saveBody("one", 1, "t1"))
+	assert.Equal(t, 422, r.status)
+	assert.Contains(t, r.body, "from a newer version and is only read here")
+	assert.Equal(t, kept, send(t, "GET", at+"/file", "").body)
+	assert.Contains(t, send(t, "GET", ts.URL+"/api/lessons", "").body, `"title":"Bulbs"`)
+}
+
 func document(t *testing.T, body, id string) string {
 	var out struct{ Lesson json.RawMessage }
 	require.NoError(t, json.Unmarshal([]byte(body), &out))
@@ -120,7 +137,7 @@ func TestBadInputIsAnsweredAndChangesNothing(t *testing.T) {
 	}{
 		{"POST", ts.URL + "/api/lessons", `{`, 422, "this is not JSON"},
 		{"POST", ts.URL + "/api/lessons", strings.Replace(lessonFile, "13", "0", 1), 422, "scenes[0].start.models[0].pieces[0].count"},
-		{"POST", ts.URL + "/api/lessons", strings.Replace(lessonFile, `"format":1`, `"format":9`, 1), 422, "newer version"},
+		{"POST", ts.URL + "/api/lessons", `{"format":9}`, 422, "newer version"},
 		{"POST", ts.URL + "/api/lessons", strings.Repeat("x", 9<<20), 413, "larger than 8 MB"},
 		{"POST", at + "/saves", `{"operation":"","base":1}`, 400, "operation id"},
 		{"POST", at + "/saves", `{"operation":"a","base":"one"}`, 400, "cannot be read"},

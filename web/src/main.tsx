@@ -64,7 +64,7 @@ function NewBuild() {
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
-    <ConfigProvider theme={theme}>
+    <ConfigProvider theme={theme} modal={{ mask: { closable: false } }}>
       <QueryClientProvider client={client}>
         <App />
       </QueryClientProvider>

@@ -17,6 +17,7 @@ export const theme: ThemeConfig = {
     controlHeight: 44,
     controlHeightSM: 36,
     controlHeightLG: 50,
-    motionDurationMid: '0.12s',
+    // A dialog stands still at once: only pieces move, for their motion explains.
+    motion: false,
   },
 };

@@ -104,7 +104,7 @@ interface Calls {
     out: Turned;
   };
   addBoard: { in: { handle: number; id: string; title: string; kinds: string[]; at?: number }; out: Turned };
-  keepScratch: { in: { handle: number }; out: Turned };
+  keepScratch: { in: { handle: number; into?: boolean }; out: Turned };
   dropScratch: { in: { handle: number }; out: Frame };
   verbs: { in: { handle: number; model: number; ids: number[] }; out: Verb[] };
   counting: { in: { handle: number; model: number }; out: Reached[] };

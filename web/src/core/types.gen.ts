@@ -2839,6 +2839,7 @@ export interface Outline {
   words: Words1;
   scenes: SceneLine[];
   record: Entry[];
+  newer?: Newer;
 }
 export interface Words1 {
   /**
@@ -2883,6 +2884,10 @@ export interface StepLine {
   moves: number;
   misfit?: string;
   pause?: boolean;
+}
+export interface Newer {
+  format: number;
+  unread: number;
 }
 export interface Frame {
   rev: number;

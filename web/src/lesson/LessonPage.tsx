@@ -310,11 +310,23 @@ async function takePng() {
 
 function Banners() {
   const readOnly = useLesson((s) => s.readOnly);
+  const newer = useLesson((s) => s.outline.newer);
   const scratch = useLesson((s) => s.frame.scratch);
+  const step = useLesson((s) => s.frame.step);
   const copy = useLesson((s) => s.copy);
   return (
     <div className="banners">
-      {readOnly && (
+      {newer && (
+        <Alert
+          type="info"
+          title={
+            newer.unread === 0
+              ? 'A newer version made this lesson. Here you can read and present it; nothing of it is changed.'
+              : `A newer version made this lesson. Here you can read and present it; ${newer.unread === 1 ? '1 board is' : `${newer.unread} boards are`} not shown.`
+          }
+        />
+      )}
+      {readOnly && !newer && (
         <Alert
           type="info"
           title="This lesson is open in another tab. Here you can read it."
@@ -339,6 +351,11 @@ function Banners() {
           title="You are on a scratch copy. The example is unchanged."
           action={
             <span className="banner-actions">
+              {step > 0 && (
+                <Button onClick={() => edit((handle) => call('keepScratch', { handle, into: true }))}>
+                  Add to step {step}
+                </Button>
+              )}
               <Button onClick={() => change('keepScratch')}>Keep as a step</Button>
               <Button onClick={dropScratch}>Put the copy away</Button>
             </span>

@@ -130,6 +130,10 @@ export async function openLesson(id: string) {
     });
     mirror(rev, lesson);
     set({ status: 'open', copy });
+    if (get().outline.newer) {
+      set({ readOnly: true });
+      return;
+    }
     listen(id);
     await claim(false);
   } catch (error) {
@@ -181,7 +185,8 @@ onCoreDeath(() => {
 
 /** Asks to write on the lesson; with take, from another tab that does. */
 export async function claim(take: boolean) {
-  const { id } = get();
+  const { id, outline } = get();
+  if (outline.newer) return;
   try {
     const { held } = await api.hold(id, tabId, take);
     if (get().id !== id) return;
@@ -237,7 +242,12 @@ export function act(move: PageMove): boolean {
 
 function blocked() {
   if (get().readOnly && !presenting) {
-    notify('info', 'Another tab is writing on this lesson. Take over to change it here.');
+    notify(
+      'info',
+      get().outline.newer
+        ? 'A newer version made this lesson. It is only read here.'
+        : 'Another tab is writing on this lesson. Take over to change it here.',
+    );
     return true;
   }
   return false;
