@@ -26,6 +26,10 @@ export default tseslint.config(
   // Playwright hands fixtures to a function called use, which is no hook.
   { files: ['e2e/**'], rules: { 'react-hooks/rules-of-hooks': 'off' } },
   {
+    files: ['web/public/*.js'],
+    languageOptions: { globals: { document: 'readonly', WebAssembly: 'readonly', fetch: 'readonly' } },
+  },
+  {
     files: ['**/*.mjs'],
     languageOptions: {
       globals: {

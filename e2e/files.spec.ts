@@ -99,13 +99,11 @@ test('a lesson of a newer format is read and presented, and never changed', asyn
       { id: 'b', title: 'B', start: { models: [{ kind: 'something new' }] } },
     ],
   };
-  await page
-    .getByLabel('Lesson file')
-    .setInputFiles({
-      name: 'x.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(JSON.stringify(file)),
-    });
+  await page.getByLabel('Lesson file').setInputFiles({
+    name: 'x.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(file)),
+  });
   await expect(page.getByText('1 board is not shown')).toBeVisible();
   await expect(page.locator('[data-piece]')).toHaveCount(13);
   await page.getByRole('button', { name: 'Bundle' }).last().click();

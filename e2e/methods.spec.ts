@@ -46,6 +46,9 @@ async function make(page: Page, operation: string, method: string, typed: string
   await expect(dialog).toBeHidden();
 }
 
+// What is said and written is looked at here; how pieces travel, elsewhere.
+test.use({ contextOptions: { reducedMotion: 'reduce' } });
+
 for (const [operation, list] of Object.entries(problems)) {
   test(`${operation.toLowerCase()}: from the typed problem to the last step`, async ({ page }) => {
     test.setTimeout(240_000);

@@ -1,24 +1,27 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
 
-/** The core is fetched while the page's script is still being read. */
+/** The core is fetched and compiled while the page's script is still being read. */
 function earlyCore(): Plugin {
   return {
     name: 'early-core',
     transformIndexHtml: (_html, { bundle }) =>
       Object.keys(bundle ?? {})
         .filter((file) => file.endsWith('.wasm'))
-        .map((file) => ({
-          tag: 'link',
-          attrs: {
-            rel: 'preload',
-            as: 'fetch',
-            type: 'application/wasm',
-            crossorigin: true,
-            href: `/${file}`,
+        .flatMap((file) => [
+          {
+            tag: 'link',
+            attrs: {
+              rel: 'preload',
+              as: 'fetch',
+              type: 'application/wasm',
+              crossorigin: true,
+              href: `/${file}`,
+            },
+            injectTo: 'head' as const,
           },
-          injectTo: 'head',
-        })),
+          { tag: 'script', attrs: { src: '/early.js' }, injectTo: 'head' as const },
+        ]),
   };
 }
 

@@ -10,6 +10,7 @@ import (
 
 // Every move that is listed works through apply, exactly as it is printed.
 func TestEveryListedMoveWorks(t *testing.T) {
+	t.Parallel()
 	out, _, status := runs(t, "", "moves", "--json")
 	require.Zero(t, status)
 	var lines []struct {
@@ -45,6 +46,7 @@ func TestEveryListedMoveWorks(t *testing.T) {
 }
 
 func TestApplyPrintsBoardReadOutsAndRefusal(t *testing.T) {
+	t.Parallel()
 	out, _, status := runs(t, "", "apply", "--board", "rack 2: 6 8", "--move", `{"kind":"cover","zone":"row 1 left"}`, "--move", `{"kind":"slide","rows":[{"row":2,"to":3}]}`, "--json")
 	require.Zero(t, status)
 	var got applied

@@ -36,7 +36,8 @@ func command(t testing.TB, args ...string) *exec.Cmd {
 	exe, err := os.Executable()
 	require.NoError(t, err)
 	cmd := exec.Command(exe, args...)
-	cmd.Env = append(os.Environ(), "UNITBLOOM_AS_ITSELF=1")
+	// The race detector would rest a second before each end.
+	cmd.Env = append(os.Environ(), "UNITBLOOM_AS_ITSELF=1", "GORACE=atexit_sleep_ms=0")
 	return cmd
 }
 
@@ -50,6 +51,7 @@ func runs(t testing.TB, input string, args ...string) (out, errs string, status 
 }
 
 func TestExampleAsJSON(t *testing.T) {
+	t.Parallel()
 	out, _, status := runs(t, "", "example", "column-add", "146", "87", "--model", "blocks", "--json")
 	require.Zero(t, status)
 	var got map[string]json.RawMessage
@@ -79,6 +81,7 @@ func TestExampleAsJSON(t *testing.T) {
 }
 
 func TestBatchKeepsTheOrderAndGoesOn(t *testing.T) {
+	t.Parallel()
 	var in, want strings.Builder
 	r := proptest.Random(4)
 	for n := 1; n <= 200; n++ {
@@ -114,6 +117,7 @@ func TestBatchKeepsTheOrderAndGoesOn(t *testing.T) {
 }
 
 func TestReadAndErrors(t *testing.T) {
+	t.Parallel()
 	out, _, status := runs(t, "", "read", "4070", "--json")
 	assert.Zero(t, status)
 	assert.JSONEq(t, `{"numeral":"4070","expanded":"4000 + 70","unitForm":"4 thousands 7 tens","words":"four thousand seventy",
@@ -198,6 +202,7 @@ func saveUntilDeath(url, id string, rev *int, operation *int) (acknowledged int)
 }
 
 func TestAKilledServerKeepsEveryAcknowledgedSave(t *testing.T) {
+	t.Parallel()
 	data := filepath.Join(t.TempDir(), "killed.db")
 	r := proptest.Random(5)
 	rev, operation, acknowledged := 1, 0, 0
@@ -256,6 +261,7 @@ func bulbsOf(t *testing.T, url, id string) (bulbs, rev int) {
 }
 
 func TestBackupWhileTheServerRuns(t *testing.T) {
+	t.Parallel()
 	dir := t.TempDir()
 	data := filepath.Join(dir, "school.db")
 	app := serve(t, data)
@@ -267,6 +273,7 @@ func TestBackupWhileTheServerRuns(t *testing.T) {
 }
 
 func TestServeStopsWhenAsked(t *testing.T) {
+	t.Parallel()
 	app := serve(t, filepath.Join(t.TempDir(), "x.db"))
 	ctx, cancel := context.WithTimeout(context.Background(), 10*time.Second)
 	defer cancel()

@@ -11,6 +11,7 @@ import (
 
 // Every method that is listed makes its own sample on the command line.
 func TestEveryListedMethodMakesItsSample(t *testing.T) {
+	t.Parallel()
 	out, _, status := runs(t, "", "methods", "--json")
 	require.Zero(t, status)
 	var list []struct {
@@ -43,6 +44,7 @@ func TestEveryListedMethodMakesItsSample(t *testing.T) {
 }
 
 func TestAnswersAreBare(t *testing.T) {
+	t.Parallel()
 	for _, c := range []struct {
 		args   []string
 		answer string
@@ -69,6 +71,7 @@ func TestAnswersAreBare(t *testing.T) {
 }
 
 func TestParallelRepeatsWithItsSeed(t *testing.T) {
+	t.Parallel()
 	out, _, status := runs(t, "", "parallel", "column-add", "146", "87", "--seed", "3")
 	require.Zero(t, status)
 	again, _, _ := runs(t, "", "parallel", "column-add", "146", "87", "--seed", "3")

@@ -368,34 +368,51 @@ func checkProblem(t *testing.T, id string, args []string, want string, options m
 
 // checkExample holds what is true of every example: it replays to its end, each
 // step says something, nothing is given away, every sentence is true, and
-// regrouping keeps the total.
+// regrouping keeps the total. It runs very often, so that it asks before it
+// requires.
 func checkExample(t *testing.T, e method.Example) {
 	name := e.Scene.Title
 	now := e.Scene.Start
 	for i, s := range e.Scene.Steps {
 		for _, mv := range s.Moves {
-			before := board.Total(now.Models[0])
 			next, _, err := board.Apply(now, mv)
-			require.NoErrorf(t, err, "%s, step %d, %s", name, i+1, mv.Kind)
-			if mv.Kind == "bundle" || mv.Kind == "unbundle" || mv.Kind == "share" || mv.Kind == "snap" {
-				require.Equal(t, before, board.Total(next.Models[0]), "%s: %s keeps the total", name, mv.Kind)
+			if err != nil {
+				require.NoErrorf(t, err, "%s, step %d, %s", name, i+1, mv.Kind)
+			}
+			switch mv.Kind {
+			case "bundle", "unbundle", "share", "snap":
+				if before, after := board.Total(now.Models[0]), board.Total(next.Models[0]); before != after {
+					require.Equal(t, before, after, "%s: %s keeps the total", name, mv.Kind)
+				}
 			}
 			now = next
 		}
-		require.Equalf(t, board.Total(now.Models[0]).String(), s.Total, "%s, step %d", name, i+1)
-		require.Equal(t, now.Models[0].InPlay().String(), s.UnitForm)
-		require.NotEmptyf(t, s.Say.Text(say.Words{}), "%s, step %d says nothing", name, i+1)
+		if total := board.Total(now.Models[0]).String(); total != s.Total {
+			require.Equalf(t, total, s.Total, "%s, step %d", name, i+1)
+		}
+		if form := now.Models[0].InPlay().String(); form != s.UnitForm {
+			require.Equal(t, form, s.UnitForm, "%s, step %d", name, i+1)
+		}
+		if s.Say.Text(say.Words{}) == "" {
+			require.Failf(t, "it says nothing", "%s, step %d", name, i+1)
+		}
 		for _, l := range []say.Line{s.Say, s.Ask, s.Look} {
-			require.Falsef(t, l.Message.Has(say.Answer), "%s, step %d gives its answer away: %s", name, i+1, l.Text(say.Words{}))
+			if l.Message.Has(say.Answer) {
+				require.Failf(t, "it gives its answer away", "%s, step %d: %s", name, i+1, l.Text(say.Words{}))
+			}
 		}
 		for _, l := range s.Lines() {
-			require.NotContains(t, l.Text(say.Words{}), "{", name)
+			if text := l.Text(say.Words{}); strings.Contains(text, "{") {
+				require.NotContains(t, text, "{", name)
+			}
 		}
 		for _, w := range s.Write {
 			checkWrite(t, name, w)
 		}
 	}
-	require.Equal(t, board.Print(e.End), board.Print(now), "%s: replay gives the end", name)
+	if end, got := board.Print(e.End), board.Print(now); end != got {
+		require.Equal(t, end, got, "%s: replay gives the end", name)
+	}
 }
 
 func checkWrite(t *testing.T, name string, w lesson.Write) {
@@ -405,9 +422,10 @@ func checkWrite(t *testing.T, name string, w lesson.Write) {
 			checkRemainder(t, whole, rest)
 			return
 		}
-		v, err := sentence.Judge(w.Text)
-		require.NoErrorf(t, err, "%s: %q", name, w.Text)
-		require.Equalf(t, "true", v.State, "%s: %q", name, w.Text)
+		if v, err := sentence.Judge(w.Text); err != nil || v.State != "true" {
+			require.NoErrorf(t, err, "%s: %q", name, w.Text)
+			require.Equalf(t, "true", v.State, "%s: %q", name, w.Text)
+		}
 	case "bond":
 		sum := new(big.Rat)
 		for _, p := range w.Parts {

@@ -71,6 +71,9 @@ func (c Counters) With(list []pieces.Piece) Counters { c.List = list; return c }
 
 // unitPlace is the place that the unit's name means, ones when it is none.
 func unitPlace(unit string) place.Place {
+	if unit == "" {
+		return place.Ones
+	}
 	p, err := place.ParsePlace(unit)
 	if err != nil {
 		return place.Ones
@@ -93,9 +96,9 @@ func (c Counters) count() int {
 
 // InPlay is the counters in play, each one of its unit.
 func (c Counters) InPlay() place.UnitForm {
-	n := c.count()
+	n, at := c.count(), c.place()
 	return place.FromCounts(func(p place.Place) int {
-		if p == c.place() {
+		if p == at {
 			return n
 		}
 		return 0

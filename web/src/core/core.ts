@@ -136,6 +136,8 @@ interface Calls {
 declare global {
   var unitbloomCore: ((op: string, arg: string) => string) | undefined;
   var unitbloomRest: (() => void) | undefined;
+  /** The core, compiled before this script ran. */
+  var unitbloomEarly: Promise<WebAssembly.Module> | undefined;
   var Go: new () => { importObject: WebAssembly.Imports; run(instance: WebAssembly.Instance): Promise<void> };
 }
 
@@ -153,15 +155,20 @@ export function loadCore(): Promise<void> {
   return loading;
 }
 
+async function compile() {
+  const response = await fetch(wasmUrl);
+  const type = response.headers.get('Content-Type') ?? '';
+  return type.startsWith('application/wasm')
+    ? WebAssembly.compileStreaming(response)
+    : WebAssembly.compile(await response.arrayBuffer());
+}
+
 async function start() {
   // @ts-expect-error Go's loader is a script without types; it defines Go.
   await import('./generated/wasm_exec.js');
   const go = new globalThis.Go();
-  const response = await fetch(wasmUrl);
-  const type = response.headers.get('Content-Type') ?? '';
-  const { instance } = type.startsWith('application/wasm')
-    ? await WebAssembly.instantiateStreaming(response, go.importObject)
-    : await WebAssembly.instantiate(await response.arrayBuffer(), go.importObject);
+  const module = (await globalThis.unitbloomEarly?.catch(() => undefined)) ?? (await compile());
+  const instance = await WebAssembly.instantiate(module, go.importObject);
   void go.run(instance).finally(() => {
     globalThis.unitbloomCore = undefined;
     loading = undefined;

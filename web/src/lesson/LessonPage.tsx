@@ -11,13 +11,10 @@ import { PenBar } from '../ink/PenBar';
 import { Record } from '../record/Record';
 import { Flower } from '../shell/Mark';
 import { Notices } from '../shell/Notices';
-import { AboutDialog } from './AboutDialog';
-import { ActsDialog } from './ActsDialog';
-import { BuildsDialog } from './BuildsDialog';
 import { beginCapture, CaptureBar } from './CaptureBar';
-import { ChanceDialog } from './ChanceDialog';
 import { CountBar, countAloud } from './CountBar';
-import { ExampleDialog } from './ExampleDialog';
+import type { DialogName } from './Dialogs';
+import { fetchDialogs, OpenDialog } from './OpenDialog';
 import { Prompt } from './Prompt';
 import {
   act,
@@ -36,7 +33,7 @@ import {
 } from './store';
 import { Stem } from './Stem';
 
-type Dialog = 'about' | 'example' | 'chance' | 'builds' | 'acts' | undefined;
+type Dialog = DialogName | undefined;
 
 export function LessonPage() {
   const { id = '' } = useParams();
@@ -54,6 +51,9 @@ export function LessonPage() {
       if (frame.scene) show(frame.scene, frame.step, frame.asked);
     } else void openLesson(id);
   }, [id]);
+  useEffect(() => {
+    if (status === 'open') fetchDialogs();
+  }, [status]);
   useLeave(id);
   useKeys();
   useEffect(() => {
@@ -102,11 +102,7 @@ export function LessonPage() {
       </main>
       <Stem onExample={() => setDialog('example')} />
       <Notices />
-      {dialog === 'example' && <ExampleDialog close={() => setDialog(undefined)} />}
-      {dialog === 'chance' && <ChanceDialog close={() => setDialog(undefined)} />}
-      {dialog === 'acts' && <ActsDialog close={() => setDialog(undefined)} />}
-      {dialog === 'builds' && <BuildsDialog close={() => setDialog(undefined)} />}
-      {dialog === 'about' && <AboutDialog close={() => setDialog(undefined)} />}
+      <OpenDialog name={dialog} close={() => setDialog(undefined)} />
     </div>
   );
 }

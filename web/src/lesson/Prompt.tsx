@@ -6,7 +6,7 @@ import { call } from '../core/core';
 import { newId } from '../shell/api';
 import { edit, show, useLesson } from './store';
 import { back, next, useReveal } from './walk';
-import { StepDialog } from './StepDialog';
+import { OpenDialog } from './OpenDialog';
 
 /** The prompt of a worked example above the board, while preparing. */
 export function Prompt() {
@@ -55,9 +55,7 @@ export function Prompt() {
         )}
         {scene.method && !readOnly && <Button onClick={() => anotherLike(scene.id)}>Another like it</Button>}
       </div>
-      {editing && (
-        <StepDialog scene={scene.id} step={number - 1} line={frame.prompt} close={() => setEditing(false)} />
-      )}
+      <OpenDialog name={editing ? 'step' : undefined} close={() => setEditing(false)} />
     </section>
   );
 }

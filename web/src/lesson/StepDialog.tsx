@@ -1,8 +1,8 @@
 // Editing a step: its words, or taking it out.
 import { Button, Checkbox, Input, Modal } from 'antd';
 import { useState } from 'react';
-import { call, type StepLine } from '../core/core';
-import { edit } from './store';
+import { call } from '../core/core';
+import { edit, useLesson } from './store';
 
 const fields = [
   ['say', 'Say'],
@@ -11,17 +11,12 @@ const fields = [
   ['look', 'Look at'],
 ] as const;
 
-export function StepDialog({
-  scene,
-  step,
-  line,
-  close,
-}: {
-  scene: string;
-  step: number;
-  line: StepLine;
-  close: () => void;
-}) {
+/** The step whose words are shown above the board. */
+export function StepDialog({ close }: { close: () => void }) {
+  const [{ scene, step, line }] = useState(() => {
+    const { frame } = useLesson.getState();
+    return { scene: frame.scene, step: frame.asked ? frame.step : frame.step - 1, line: frame.prompt };
+  });
   const [words, setWords] = useState({ say: line.say, ask: line.ask, answer: line.answer, look: line.look });
   const [pause, setPause] = useState(!!line.pause);
   const save = () => {

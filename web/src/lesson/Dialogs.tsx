@@ -1,0 +1,24 @@
+// The dialogs of a lesson: a part of the page of its own, fetched when the board
+// stands.
+import { AboutDialog } from './AboutDialog';
+import { ActsDialog } from './ActsDialog';
+import { BuildsDialog } from './BuildsDialog';
+import { ChanceDialog } from './ChanceDialog';
+import { ExampleDialog } from './ExampleDialog';
+import { StepDialog } from './StepDialog';
+
+const dialogs = {
+  about: AboutDialog,
+  example: ExampleDialog,
+  chance: ChanceDialog,
+  builds: BuildsDialog,
+  acts: ActsDialog,
+  step: StepDialog,
+};
+
+export type DialogName = keyof typeof dialogs;
+
+export default function Dialogs({ name, close }: { name: DialogName; close: () => void }) {
+  const Dialog = dialogs[name];
+  return <Dialog close={close} />;
+}
