@@ -37,12 +37,13 @@ export function Tile({ model, index, alone, bare, presenting }: TileProps) {
   const [looking, setLooking] = useState(false);
   const foot = bare ? 12 : view.foot;
   const end = bare ? 0 : view.end;
-  // Headings grow with the board while presenting.
+  // Headings, and the counts at the side, grow with the board while presenting.
   const head = presenting ? Math.max(view.head, innerWidth * 0.058) : view.head;
+  const side = presenting && innerWidth > 700 ? view.side * Math.max(1, innerWidth / 900) : view.side;
   const keptW = model.kept.reduce((w, k) => w + k.w + KEPT_GAP, 0);
   const keptH = Math.max(0, ...model.kept.map((k) => k.h));
   const fit = Math.min(
-    (size.w - 32 - view.side - end) / (model.w + keptW),
+    (size.w - 32 - side - end) / (model.w + keptW + view.rim),
     (size.h - head - foot) / Math.max(model.h, keptH),
     presenting ? 9 : view.largest,
   );
@@ -57,7 +58,7 @@ export function Tile({ model, index, alone, bare, presenting }: TileProps) {
       {model.linked && <span className="link-mark">Linked: one number</span>}
       <div className={zoom > 1 ? 'room zoomed' : 'room'} ref={room} {...pinch}>
         {size.w > 0 && (
-          <div className="side-by-side" style={{ margin: `${head}px ${end}px ${foot}px ${view.side}px` }}>
+          <div className="side-by-side" style={{ margin: `${head}px ${end}px ${foot}px ${side}px` }}>
             <KeptCopies model={model} index={index} scale={scale} gap={KEPT_GAP} bare={bare} />
             <div className="drawing" style={{ width: model.w * scale, height: model.h * scale }}>
               <view.Pieces model={model} index={index} scale={scale} bare={bare} />

@@ -32,6 +32,8 @@ interface View {
   /** Room at the left, and at the right, in pixels. */
   side: number;
   end: number;
+  /** What is drawn beyond both ends, in model units. */
+  rim: number;
   /** Most pixels to a unit. */
   largest: number;
 }
@@ -48,6 +50,7 @@ export const views: Record<Kind, View> = {
     foot: 104,
     side: 0,
     end: 0,
+    rim: 0,
     largest: 4.4,
   },
   rack: {
@@ -59,6 +62,7 @@ export const views: Record<Kind, View> = {
     foot: 16,
     side: 70,
     end: 0,
+    rim: 18,
     largest: 2.6,
   },
   counters: {
@@ -70,6 +74,7 @@ export const views: Record<Kind, View> = {
     foot: 70,
     side: 0,
     end: 0,
+    rim: 0,
     largest: 2.2,
   },
   cubes: {
@@ -81,6 +86,7 @@ export const views: Record<Kind, View> = {
     foot: 20,
     side: 50,
     end: 104,
+    rim: 0,
     largest: 1.8,
   },
   discs: {
@@ -92,6 +98,7 @@ export const views: Record<Kind, View> = {
     foot: 104,
     side: 0,
     end: 0,
+    rim: 0,
     largest: 2,
   },
 };

@@ -1,7 +1,7 @@
 // Presenting gives all to the board: one prompt line, the written work if
 // wanted, ten petals for progress.
 import { Button, Modal } from 'antd';
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { Words } from '../board/controls';
 import { Stage } from '../board/Tile';
@@ -48,6 +48,13 @@ export function PresentPage() {
   const [offer, setOffer] = useState(false);
   const [pace, setPace] = useState(0);
   const [theirs, setTheirs] = useState(0);
+
+  // What was written last is seen, however much there is.
+  const latest = useRef<HTMLElement>(null);
+  useEffect(() => {
+    const side = latest.current;
+    if (side) side.scrollTop = side.scrollHeight;
+  }, [frame.lines, frame.written]);
 
   useEffect(() => {
     setPresenting(true);
@@ -138,7 +145,7 @@ export function PresentPage() {
       <div className="present-board" onPointerDown={finishBeats}>
         <Stage presenting />
         {writtenShown && (frame.written || frame.lines.length > 0) && (
-          <aside className="present-written" aria-label="Written work">
+          <aside ref={latest} className="present-written" aria-label="Written work">
             {frame.written && <Written work={frame.written} />}
             {frame.lines.length > 0 && <Lines lines={frame.lines} />}
           </aside>
