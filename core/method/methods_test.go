@@ -863,3 +863,27 @@ func TestShortDivisionIsWrittenAsAtSchool(t *testing.T) {
 		}
 	}
 }
+
+func TestEveryTenThatIsMadeOrOpenedIsSaid(t *testing.T) {
+	r := proptest.Random(16)
+	for range proptest.Cases() {
+		n, power := r.IntN(9000), r.IntN(4)
+		by := pow10(power)
+		sign, next := "+", n+by
+		if r.IntN(2) == 0 && n >= by {
+			sign, next = "-", n-by
+		}
+		e, err := method.Make(method.Request{Method: "more-less", Args: []string{itoa(n), sign + itoa(by)}})
+		require.NoError(t, err)
+		// A ten is made or opened at each place where 9 meets 0, from the place of the change up.
+		crossings := 0
+		for a, b := n/by, next/by; sign == "+" && a%10 == 9 || sign == "-" && a%10 == 0; a, b = a/10, b/10 {
+			if a == b {
+				break
+			}
+			crossings++
+		}
+		said := e.Scene.Steps[1].Answer.Text(say.Words{})
+		require.Equal(t, crossings, strings.Count(said, "made 1 new")+strings.Count(said, "was opened"), "%d %s %d: %s", n, sign, by, said)
+	}
+}

@@ -181,7 +181,8 @@ func makeCount(r Request) (Example, error) {
 		s := lesson.Step{
 			Say:    line("count.next", given("by", by)),
 			Ask:    line("count.ask"),
-			Answer: line("count.answer", say.Number("n", say.Answer, n), answerText("words", n.Words(true)), answerText("placeWords", n.PlaceWords())),
+			Answer: line("count.answer", say.Number("n", say.Answer, n), answerText("words", n.Words(true)), answerText("placeWords", n.PlaceWords()), answerText("crossed", crossed(m.r.words(), place.Int(start+by*(i-1)), n, p))),
+			Moves:  m.countNew(),
 			Write:  []lesson.Write{row(n.String(), n.Words(true), n.PlaceWords())},
 		}
 		for range each {

@@ -2,6 +2,7 @@ package method
 
 import (
 	"fmt"
+	"slices"
 	"strconv"
 	"strings"
 
@@ -105,11 +106,33 @@ func (m *maker) change(c change, from, next place.Number, again bool) {
 	values := []say.Value{say.Number("by", say.Given, c.by), say.Number("from", say.Given, from)}
 	m.key(lesson.Step{
 		Say: line(id, say.PlaceName("place", c.at)), Ask: line(ask, values...),
-		Answer: line("moreLess.answer", say.Number("next", say.Answer, next), answerText("changed", changedPlaces(m.r.words(), from, next))),
+		Answer: line("moreLess.answer", say.Number("next", say.Answer, next), answerText("changed", changedPlaces(m.r.words(), from, next)), answerText("crossed", crossed(m.r.words(), from, next, c.at))),
 		Look:   line("look.place", say.PlaceName("place", c.at)),
-		Moves:  append(moves, stepped(c.at, c.down)),
+		Moves:  append(append(m.countNew(), moves...), stepped(c.at, c.down)),
 		Write:  []lesson.Write{row(c.String(), next.String())},
 	})
+}
+
+// countNew takes the mark off pieces that are new: they were said.
+func (m *maker) countNew() []board.Move {
+	if m.err == nil && slices.ContainsFunc(board.LayOut(m.now.Models[0]).Pieces, func(s board.Sprite) bool { return s.Marks&board.MarkNew != 0 }) {
+		return []board.Move{{Kind: "counted"}}
+	}
+	return nil
+}
+
+// crossed tells which tens were made, or opened, between a number and the next,
+// from the place that was counted in.
+func crossed(w say.Words, from, to place.Number, at place.Place) string {
+	id := "cross.made"
+	if to.Cmp(from) < 0 {
+		id, from, to = "cross.opened", to, from
+	}
+	out := ""
+	for p := at; p < place.Largest && to.Digit(p) < from.Digit(p); p++ {
+		out += " " + say.New(id, say.PlaceName("place", p), say.PlaceName("next", p+1)).Text(w)
+	}
+	return out
 }
 
 // changedPlaces names the places whose digits differ.

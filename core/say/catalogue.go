@@ -278,7 +278,7 @@ var catalogue = map[string]string{
 	"count.predict.answer": "The digit of the {place}. Sometimes its neighbours too.",
 	"count.next":           "{by} more.",
 	"count.ask":            "What comes next?",
-	"count.answer":         "{n}: {words}, or {placeWords}.",
+	"count.answer":         "{n}: {words}, or {placeWords}.{crossed}",
 
 	// Ten and so many.
 	"teens.say":          "Push the beads. First ten, then what more there is.",
@@ -297,6 +297,8 @@ var catalogue = map[string]string{
 	"teens.check.answer": "{n} again.",
 
 	// More and less.
+	"cross.made":              "Ten {place} made 1 new {next.one}.",
+	"cross.opened":            "1 {next.one} was opened into ten {place}.",
 	"moreLess.start":          "We build {n}.",
 	"moreLess.predict":        "When one piece comes or goes, which digits can change?",
 	"moreLess.predict.answer": "The digit of its place. At 9 or 0 the next one too.",
@@ -304,7 +306,7 @@ var catalogue = map[string]string{
 	"moreLess.less":           "One fewer of the {place}.",
 	"moreLess.more.ask":       "{by} more than {from} is …",
 	"moreLess.less.ask":       "{by} less than {from} is …",
-	"moreLess.answer":         "{next}. What changed: {changed}.",
+	"moreLess.answer":         "{next}. What changed: {changed}.{crossed}",
 
 	// Times and divided by ten, a hundred, a thousand.
 	"shift.start":           "We build {n}. Look where each digit stands.",
