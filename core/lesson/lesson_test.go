@@ -51,6 +51,11 @@ func TestFilesOfFormatOneStillOpen(t *testing.T) {
 			for i, o := range sc.Replay() {
 				assert.NoErrorf(t, o.Err, "%s, scene %s, step %d", file, sc.ID, i+1)
 			}
+			for i, step := range sc.Steps {
+				for _, l := range step.Lines() {
+					assert.NotContains(t, l.Text(say.Words{}), "{", "%s, scene %s, step %d is said whole", file, sc.ID, i+1)
+				}
+			}
 		}
 	}
 }

@@ -178,10 +178,14 @@ func makeCount(r Request) (Example, error) {
 	})
 	for i := 1; i <= times; i++ {
 		n := place.Int(start + by*i)
+		said, tens := "count.answer", crossed(m.r.words(), place.Int(start+by*(i-1)), n, p)
+		if tens != "" {
+			said = "count.crossed"
+		}
 		s := lesson.Step{
 			Say:    line("count.next", given("by", by)),
 			Ask:    line("count.ask"),
-			Answer: line("count.answer", say.Number("n", say.Answer, n), answerText("words", n.Words(true)), answerText("placeWords", n.PlaceWords()), answerText("crossed", crossed(m.r.words(), place.Int(start+by*(i-1)), n, p))),
+			Answer: line(said, say.Number("n", say.Answer, n), answerText("words", n.Words(true)), answerText("placeWords", n.PlaceWords()), answerText("crossed", tens)),
 			Moves:  m.countNew(),
 			Write:  []lesson.Write{row(n.String(), n.Words(true), n.PlaceWords())},
 		}

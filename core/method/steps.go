@@ -99,14 +99,18 @@ func (m *maker) change(c change, from, next place.Number, again bool) {
 	if again {
 		moves = append(moves, board.Move{Kind: "build", Args: pieces.AmountArgs{Amount: from.String()}})
 	}
-	id, ask := "moreLess.more", "moreLess.more.ask"
+	id, ask, said := "moreLess.more", "moreLess.more.ask", "moreLess.answer"
 	if c.down {
 		id, ask = "moreLess.less", "moreLess.less.ask"
 	}
 	values := []say.Value{say.Number("by", say.Given, c.by), say.Number("from", say.Given, from)}
+	tens := crossed(m.r.words(), from, next, c.at)
+	if tens != "" {
+		said = "moreLess.crossed"
+	}
 	m.key(lesson.Step{
 		Say: line(id, say.PlaceName("place", c.at)), Ask: line(ask, values...),
-		Answer: line("moreLess.answer", say.Number("next", say.Answer, next), answerText("changed", changedPlaces(m.r.words(), from, next)), answerText("crossed", crossed(m.r.words(), from, next, c.at))),
+		Answer: line(said, say.Number("next", say.Answer, next), answerText("changed", changedPlaces(m.r.words(), from, next)), answerText("crossed", tens)),
 		Look:   line("look.place", say.PlaceName("place", c.at)),
 		Moves:  append(append(m.countNew(), moves...), stepped(c.at, c.down)),
 		Write:  []lesson.Write{row(c.String(), next.String())},
@@ -128,11 +132,11 @@ func crossed(w say.Words, from, to place.Number, at place.Place) string {
 	if to.Cmp(from) < 0 {
 		id, from, to = "cross.opened", to, from
 	}
-	out := ""
+	var out []string
 	for p := at; p < place.Largest && to.Digit(p) < from.Digit(p); p++ {
-		out += " " + say.New(id, say.PlaceName("place", p), say.PlaceName("next", p+1)).Text(w)
+		out = append(out, say.New(id, say.PlaceName("place", p), say.PlaceName("next", p+1)).Text(w))
 	}
-	return out
+	return strings.Join(out, " ")
 }
 
 // changedPlaces names the places whose digits differ.

@@ -380,7 +380,7 @@ func makePattern(r Request) (Example, error) {
 		if one, ok := offerCrossing(done); ok {
 			// For the teacher alone: what a set without a crossing hides.
 			offer = one.String()
-			s.Look = line("pattern.hint", text("offer", offer))
+			s.Look = line("pattern.offer", text("offer", offer))
 		} else {
 			s.Look = line("pattern.flat")
 		}

@@ -278,7 +278,8 @@ var catalogue = map[string]string{
 	"count.predict.answer": "The digit of the {place}. Sometimes its neighbours too.",
 	"count.next":           "{by} more.",
 	"count.ask":            "What comes next?",
-	"count.answer":         "{n}: {words}, or {placeWords}.{crossed}",
+	"count.answer":         "{n}: {words}, or {placeWords}.",
+	"count.crossed":        "{n}: {words}, or {placeWords}. {crossed}",
 
 	// Ten and so many.
 	"teens.say":          "Push the beads. First ten, then what more there is.",
@@ -306,7 +307,8 @@ var catalogue = map[string]string{
 	"moreLess.less":           "One fewer of the {place}.",
 	"moreLess.more.ask":       "{by} more than {from} is …",
 	"moreLess.less.ask":       "{by} less than {from} is …",
-	"moreLess.answer":         "{next}. What changed: {changed}.{crossed}",
+	"moreLess.answer":         "{next}. What changed: {changed}.",
+	"moreLess.crossed":        "{next}. What changed: {changed}. {crossed}",
 
 	// Times and divided by ten, a hundred, a thousand.
 	"shift.start":           "We build {n}. Look where each digit stands.",
@@ -515,7 +517,9 @@ var catalogue = map[string]string{
 	"pattern.ask":                 "Which digit stayed, and which changed? Why?",
 	"pattern.stays":               "Only the place that we added to or took from changed. The other digits stayed.",
 	"pattern.crosses":             "Where ten were made or opened, the next place changed too.",
-	"pattern.hint":                "For you alone: no problem here crosses a ten. {offer} would.",
+	// As lessons saved earlier say it.
+	"pattern.hint":  "For you alone: no problem here crosses a ten. Add one that does.",
+	"pattern.offer": "For you alone: no problem here crosses a ten. {offer} would.",
 
 	// Rows and columns, sharing, grouping.
 	"pattern.flat":         "For you alone: no problem here crosses a ten.",

@@ -1,7 +1,7 @@
 // Columns by place, for blocks and discs: names and counts above, a stack at
 // each foot to build by hand.
 import { Button, InputNumber, Popover } from 'antd';
-import { useState } from 'react';
+import { useState, type CSSProperties } from 'react';
 import { Mark, type Piece, type ZoneView } from '../core/core';
 import { act, select, type DrawnModel } from '../lesson/store';
 import { centreOf } from './geometry';
@@ -33,7 +33,7 @@ export function Columns({ model, index, scale, bare, sample }: Props) {
           </button>
         )}
         {z.id !== 'mat' && !z.id.startsWith('group') && (
-          <div className="zone-head">
+          <div className="zone-head" style={{ '--letters': z.label.length } as CSSProperties}>
             <button type="button" className="zone-name" onClick={() => selectZone(model, index, z)}>
               {z.unit && <small className="zone-unit">{z.unit}</small>}
               {z.label} <span className="zone-count">{z.count}</span>

@@ -97,7 +97,7 @@ export function ExampleDialog({ close }: { close: () => void }) {
                 setPicked({});
               }}
             >
-              <MethodIcon model={m.models[0]!} operation={m.operation} />
+              <MethodIcon model={m.models[0]!} method={m.id} />
               {m.title}
             </button>
           ))}

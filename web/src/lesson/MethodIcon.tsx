@@ -39,26 +39,42 @@ const scenes: Record<string, Piece[]> = {
   ],
 };
 
+/** What a method shows of its model, as a sign of arithmetic where there is one. */
 const signs: Record<string, string> = {
-  number: '',
-  add: '+',
-  subtract: '−',
-  multiply: '×',
-  divide: '÷',
+  build: '146',
+  read: '→ 3',
+  count: '→',
+  teens: '10+',
+  'more-less': '±',
+  compare: '<',
+  'add-facts': '+',
+  bonds: '? + ?',
+  snap: '|',
+  turn: '⇄',
+  unknown: '□',
+  'column-add': '+',
+  'subtract-facts': '−',
+  difference: '↔',
+  'column-subtract': '−',
+  pattern: '− −',
+  shift: '× 10',
+  array: '×',
+  share: '÷',
+  group: '÷ ?',
 };
 
 const noFlags: string[] = [];
 
-export function MethodIcon({ model, operation }: { model: string; operation: string }) {
+export function MethodIcon({ model, method }: { model: string; method: string }) {
   return (
-    <svg className="method-icon" viewBox="0 0 84 46" width={84} height={46} aria-hidden="true">
+    <svg className="method-icon" viewBox="0 0 124 46" width={124} height={46} aria-hidden="true">
       {(scenes[model] ?? []).map((p) => (
         <g key={p[0]} transform={`translate(${p[2]} ${p[3]})${p[1] === 'counter' ? ' scale(0.52)' : ''}`}>
           <Look piece={p} flags={noFlags} />
         </g>
       ))}
-      <text className="method-sign" x={74} y={24}>
-        {signs[operation]}
+      <text className="method-sign" x={76} y={24}>
+        {signs[method]}
       </text>
     </svg>
   );
