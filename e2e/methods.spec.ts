@@ -60,7 +60,8 @@ for (const [operation, list] of Object.entries(problems)) {
       expect(steps).toBeGreaterThan(1);
       const last = page.locator('.scene.here .leaf.now', { hasText: new RegExp(`^${steps}$`) });
       await page.getByRole('button', { name: 'Next', exact: true }).focus();
-      for (let n = 0; n < 2 * steps + 2 && (await last.count()) === 0; n++) await page.keyboard.press('Enter');
+      for (let n = 0; n < 2 * steps + 2 && (await last.count()) === 0; n++)
+        await page.keyboard.press('Enter');
       await expect(page.locator('.lines')).toContainText(end);
       await expect(page.locator('.misfit-note')).toHaveCount(0);
     }

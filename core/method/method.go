@@ -240,7 +240,7 @@ type builder struct {
 }
 
 func newBuilder(start board.Board) *builder {
-	return &builder{scene: lesson.Scene{Start: start}, now: start}
+	return &builder{scene: lesson.Scene{Start: start, Steps: make([]lesson.Step, 0, 12)}, now: start}
 }
 
 // key adds a step whose question matters most.
@@ -271,12 +271,13 @@ func (b *builder) add(s lesson.Step, asks bool) {
 // play makes the moves at the pace that was chosen: those made, and the board
 // after them.
 func (b *builder) play(moves []board.Move) (made []board.Move, next board.Board, err error) {
+	if !b.slow {
+		next, err = board.ApplyAll(b.now, moves)
+		return moves, next, err
+	}
 	next = b.now
 	for _, mv := range moves {
-		list := []board.Move{mv}
-		if b.slow {
-			list = oneByOne(next, mv)
-		}
+		list := oneByOne(next, mv)
 		if next, err = board.ApplyAll(next, list); err != nil {
 			return nil, next, err
 		}

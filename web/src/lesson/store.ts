@@ -118,9 +118,11 @@ export async function openLesson(id: string) {
   closeLesson();
   set({ ...initial, id });
   try {
-    await loadCore();
+    const core = loadCore();
+    core.catch(() => undefined); // it is told below
     const { copy } = await sendLeftovers(id, tabId);
     const { rev, lesson } = await api.get(id);
+    await core;
     if (get().id !== id) return;
     outbox = new Outbox(id, tabId, {
       state: (save) => set({ save }),
