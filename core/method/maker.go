@@ -2,7 +2,6 @@ package method
 
 import (
 	"strconv"
-	"strings"
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
@@ -115,10 +114,6 @@ func taken(p place.Place, count int) board.Move {
 	return board.Move{Kind: "take", Args: pieces.PiecesArgs{Pieces: []board.Select{{Place: p, Count: count}}}}
 }
 
-func bundled(p place.Place) board.Move {
-	return board.Move{Kind: "bundle", Args: pieces.BundleArgs{Place: p}}
-}
-
 func unbundled(p place.Place) board.Move {
 	return board.Move{Kind: "unbundle", Args: pieces.UnbundleArgs{Place: p}}
 }
@@ -218,13 +213,4 @@ func mirrored(sign string) string {
 		return "÷"
 	}
 	return sign
-}
-
-// problemText writes arguments as a problem.
-func problemText(args []string) string {
-	out := make([]string, len(args))
-	for i, a := range args {
-		out[i] = mirrored(a)
-	}
-	return strings.Join(out, " ")
 }

@@ -887,3 +887,43 @@ func TestEveryTenThatIsMadeOrOpenedIsSaid(t *testing.T) {
 		require.Equal(t, crossings, strings.Count(said, "made 1 new")+strings.Count(said, "was opened"), "%d %s %d: %s", n, sign, by, said)
 	}
 }
+
+func TestEveryModelHoldsWhatItSays(t *testing.T) {
+	r := proptest.Random(17)
+	for range min(proptest.Cases(), 2000) {
+		n := r.IntN(101)
+		for _, model := range []string{"blocks", "discs", "rack", "counters", "cubes"} {
+			for _, pace := range []string{"by groups", "one by one"} {
+				e, err := method.Make(method.Request{Method: "build", Args: []string{itoa(n)}, Model: model, Options: map[string]string{"pace": pace}})
+				require.NoError(t, err, "%d on %s", n, model)
+				require.Equal(t, itoa(n), board.Total(e.End.Models[0]).String(), "%d on %s, %s", n, model, pace)
+				checkExample(t, e)
+				back, err := method.Make(method.Request{Method: "read", Args: []string{board.Print(e.End)}})
+				require.NoError(t, err, "%s", board.Print(e.End))
+				require.Equal(t, itoa(n), back.Scene.Made.Answer, "%s is read", board.Print(e.End))
+			}
+		}
+	}
+	for _, model := range []string{"rack", "counters", "cubes"} {
+		_, err := method.Make(method.Request{Method: "build", Args: []string{"101"}, Model: model})
+		assert.ErrorContains(t, err, "to 100 here", model)
+	}
+}
+
+func TestCountersAreDealtAsDivisionSays(t *testing.T) {
+	r := proptest.Random(18)
+	for range min(proptest.Cases(), 2000) {
+		n, by := r.IntN(61), 1+r.IntN(12)
+		e, err := method.Make(method.Request{Method: "share", Args: []string{itoa(n), itoa(by)}, Model: "counters"})
+		require.NoError(t, err)
+		checkExample(t, e)
+		require.Equal(t, divide(itoa(n), itoa(by)), e.Scene.Made.Answer)
+		zones := map[int]int{}
+		for _, z := range board.LayOut(e.End.Models[0]).Zones {
+			if strings.HasPrefix(z.ID, "group") {
+				zones[z.Count]++
+			}
+		}
+		require.Equal(t, map[int]int{n / by: by}, zones, "%d among %d", n, by)
+	}
+}

@@ -53,12 +53,6 @@ func (p Place) Plural() string { return p.Singular() + "s" }
 // String is the plural, which is also the JSON form.
 func (p Place) String() string { return p.Plural() }
 
-// Next is the place ten times as large; ok is false past millions.
-func (p Place) Next() (next Place, ok bool) { return p + 1, p < Largest }
-
-// Prev is the place a tenth as large; ok is false past thousandths.
-func (p Place) Prev() (prev Place, ok bool) { return p - 1, p > Smallest }
-
 // MarshalText writes the plural name.
 func (p Place) MarshalText() ([]byte, error) {
 	if !p.Valid() {
