@@ -30,7 +30,7 @@ async function visit(run, viewport = { width: 1280, height: 800 }, extra = {}) {
 
 /** A ring round the tens, and a note beside them. */
 async function draw(page) {
-  const tens = await page.locator('.zone.column').nth(1).boundingBox();
+  const tens = await page.locator('.zone.column', { hasText: 'tens' }).boundingBox();
   const pens = page.getByRole('toolbar', { name: 'Pens' });
   await pens.getByRole('button', { name: 'berry' }).click();
   await pens.getByRole('button', { name: 'Ring' }).click();

@@ -2,6 +2,7 @@ package method
 
 import (
 	"strconv"
+	"strings"
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
@@ -57,10 +58,20 @@ func ways(r Request, all []way, a, b int, problem, result, start string) (Exampl
 	return made[0], nil
 }
 
+// acrossTen tells whether the way between two numbers crosses ten, for a problem
+// like it.
+func acrossTen(more, less int) string { return strconv.FormatBool(more > 10 && less < 10) }
+
 // sightsOf are what can be seen of a fact: of a sum both rows; of a difference
 // the whole, what goes, and what is left.
 func sightsOf(r Request, a, b int) []sight {
-	if r.Method == subtractFactsID {
+	switch {
+	case r.Model == "counters" && r.Method == subtractFactsID:
+		all := frameSights(a)
+		return append(append(all, frameSights(a-b)...), all[0].last(b), all[1].last(b))
+	case r.Model == "counters":
+		return frameSights(max(a, b), min(a, b))
+	case r.Method == subtractFactsID:
 		all := rackSights(min(a, 10), max(0, a-10))
 		left := rackSights(min(a-b, 10), max(0, a-b-10))
 		return append(append(all, left...), all[0].last(b), all[1].last(b))
@@ -69,14 +80,14 @@ func sightsOf(r Request, a, b int) []sight {
 }
 
 // addFacts are the ways to a sum up to 20: on a rack of two rows, one number a
-// row.
+// row, or on ten frames.
 var addFacts = Spec{
 	ID: "add-facts", Title: "Addition facts", Operation: "add",
 	Doc:    "A sum to 20 by each way that fits: use fives, make ten, near doubles, count on, add ten and take back. The parts that are split are written as a bond; every sentence is true on its own.",
 	Args:   "two numbers from 0 to 10",
 	Sample: []string{"8", "+", "5"}, Typed: "8 + 5",
 	Limits: "Numbers from 0 to 10.",
-	Models: []string{"rack"},
+	Models: []string{"rack", "counters"},
 	Options: []Option{
 		{"way", "One way, or all that fit.", []string{"all", "use fives", "make ten", "near doubles", "count on", "add ten"}},
 		seenOption,
@@ -122,18 +133,24 @@ func makeAddFacts(r Request) (Example, error) {
 	if err != nil {
 		return Example{}, err
 	}
-	all := addWays
+	known, see, start := addWays, seeIt, "rack 2: 0 0"
+	if r.Model == "counters" {
+		known, see, start = onFrames(addWays, frameAddWays), seeFrames, twoFrames
+	}
+	all := known
 	if a[0] == 0 || a[1] == 0 || a[0] == 10 || a[1] == 10 {
 		// With nothing to add, or a whole ten, what is seen is the way.
-		all = append([]way{{"see it", func(int, int) string { return "" }, seeIt}}, addWays...)
+		all = append([]way{{"see it", func(int, int) string { return "" }, see}}, known...)
 		if r.Options["way"] == "all" {
 			all = all[:1]
 		}
-	} else if r.Options["way"] == "all" && !anyFits(addWays, a[0], a[1]) {
-		all = []way{{"see it", func(int, int) string { return "" }, seeIt}}
+	} else if r.Options["way"] == "all" && !anyFits(known, a[0], a[1]) {
+		all = []way{{"see it", func(int, int) string { return "" }, see}}
 	}
 	problem := sumText([2]int{a[0], a[1]})
-	return ways(r, all, a[0], a[1], problem, strconv.Itoa(a[0]+a[1]), "rack 2: 0 0")
+	e, err := ways(r, all, a[0], a[1], problem, strconv.Itoa(a[0]+a[1]), start)
+	e.like = acrossTen(a[0]+a[1], a[0])
+	return e, err
 }
 
 func anyFits(all []way, a, b int) bool {
@@ -162,9 +179,17 @@ func (m *maker) showBoth(a, b int) {
 // close says the sum and checks it another way.
 func (m *maker) close(a, b int) {
 	m.step(lesson.Step{
-		Say: line("facts.check"), Ask: line("facts.check.ask", part("b", b)), Answer: line("facts.check.answer", answer("sum", a+b), answer("a", a), part("b", b)),
+		Say: line(m.ofFrames("facts.check", "frames.check")), Ask: line("facts.check.ask", part("b", b)), Answer: line("facts.check.answer", answer("sum", a+b), answer("a", a), part("b", b)),
 		Write: []lesson.Write{m.sentence(sumText([2]int{a, b}), strconv.Itoa(a+b))},
 	})
+}
+
+// ofFrames is a message for beads, or that for counters in frames.
+func (m *maker) ofFrames(beads, frames string) string {
+	if m.r.Model == "counters" {
+		return frames
+	}
+	return beads
 }
 
 func seeIt(m *maker, a, b int) {
@@ -280,7 +305,7 @@ var subtractFacts = Spec{
 	Args:   "a number from 0 to 20, and one to take away",
 	Sample: []string{"14", "-", "6"}, Typed: "14 − 6",
 	Limits: "Numbers from 0 to 20, no more taken away than there are.",
-	Models: []string{"rack"},
+	Models: []string{"rack", "counters"},
 	Options: []Option{
 		{"way", "One way, or all that fit.", []string{"all", "take away", "back through ten", "think addition", "difference"}},
 		seenOption,
@@ -313,7 +338,13 @@ func makeSubtractFacts(r Request) (Example, error) {
 	if a[1] > a[0] {
 		return Example{}, say.Refuse("subtract-more", given("a", a[0]), given("b", a[1]))
 	}
-	return ways(r, subtractWays, a[0], a[1], minusText(a[0], a[1]), strconv.Itoa(a[0]-a[1]), "rack 2: 0 0")
+	all, start := subtractWays, "rack 2: 0 0"
+	if r.Model == "counters" {
+		all, start = onFrames(subtractWays, frameSubtractWays), twoFrames
+	}
+	e, err := ways(r, all, a[0], a[1], minusText(a[0], a[1]), strconv.Itoa(a[0]-a[1]), start)
+	e.like = acrossTen(a[0], a[0]-a[1])
+	return e, err
 }
 
 func minusText(a, b int) string { return strconv.Itoa(a) + " − " + strconv.Itoa(b) }
@@ -393,6 +424,7 @@ var bonds = Spec{
 	Models: []string{"counters"},
 	Options: []Option{
 		{"zero", "Whether a part may be 0.", []string{"allowed", "not allowed"}},
+		{Name: "story", Doc: "What the counters stand for, like bulbs: each pair is then told of two beds."},
 		seenOption,
 	},
 	make: makeBonds,
@@ -417,13 +449,24 @@ func makeBonds(r Request) (Example, error) {
 	}
 	m := begin(r, "counters "+frame+": 0")
 	pairs := n - 2*least + 1
-	m.step(lesson.Step{
+	opening := lesson.Step{
 		Say: line("bonds.start", given("n", n)), Ask: line("bonds.predict"), Answer: line("bonds.predict.answer", answer("pairs", pairs)),
 		Moves: []board.Move{{Kind: "build", Args: counters.NumberArgs{Amount: strconv.Itoa(n)}}},
-	})
+	}
+	ask, said := "bonds.ask", "bonds.answer"
+	story := strings.TrimSpace(r.Options["story"])
+	if story != "" {
+		if _, err := place.ParsePlace(story); err == nil || len([]rune(story)) > 40 {
+			return Example{}, say.Refuse("story-thing", text("story", story))
+		}
+		ask, said = "bonds.story.ask", "bonds.story.answer"
+		opening.Say = line("bonds.story", given("n", n), text("story", story))
+		opening.Moves = append(opening.Moves, board.Move{Kind: "unit", Args: counters.UnitArgs{Name: story}})
+	}
+	m.step(opening)
 	for first := n - least; first >= least; first-- {
 		m.step(lesson.Step{
-			Say: line("bonds.turn"), Ask: line("bonds.ask"), Answer: line("bonds.answer", answer("first", first), answer("second", n-first)),
+			Say: line("bonds.turn"), Ask: line(ask, text("story", story)), Answer: line(said, answer("first", first), answer("second", n-first), text("story", story)),
 			Moves: []board.Move{{Kind: "parts", Args: counters.FirstArgs{First: first}}},
 			Write: []lesson.Write{row(strconv.Itoa(first), strconv.Itoa(n-first)), m.sentence(sumText([2]int{first, n - first}), strconv.Itoa(n))},
 		})

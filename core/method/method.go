@@ -62,6 +62,8 @@ type Example struct {
 	More  []Example
 	// Offer is a problem that the set would do well to have, for the teacher alone.
 	Offer string
+	// like is what a parallel problem must share that no move tells.
+	like string
 }
 
 // sharedOptions are those of every method.

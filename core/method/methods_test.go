@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"math/big"
 	"math/rand/v2"
+	"slices"
 	"strconv"
 	"strings"
 	"testing"
@@ -129,6 +130,11 @@ var trials = map[string]trial{
 			return args
 		},
 		func(a []string) string {
+			starts := slices.IndexFunc(a, func(s string) bool { return strings.ContainsAny(s[:1], "+-") })
+			if starts > 1 {
+				// Each change is of its own start; the last is told.
+				return text(new(big.Rat).Add(num(a[starts-1]), num(a[len(a)-1])))
+			}
 			sum := num(a[0])
 			for _, c := range a[1:] {
 				if sum.Add(sum, num(c)); !fitsRange(sum) {
@@ -137,7 +143,7 @@ var trials = map[string]trial{
 			}
 			return text(sum)
 		},
-		[][]string{{"296", "+10", "+10", "-100"}, {"0", "-1"}, {"9999999.999", "+0.01"}, {"1000", "-1"}, {"999", "+1", "-1"}, {"0.99", "+0.01"}},
+		[][]string{{"296", "+10", "+10", "-100"}, {"0", "-1"}, {"9999999.999", "+0.01"}, {"1000", "-1"}, {"999", "+1", "-1"}, {"0.99", "+0.01"}, {"296", "408", "+10", "-100"}, {"99", "5", "1", "+1"}},
 	},
 	"compare": {
 		func(r *rand.Rand) []string {
@@ -606,6 +612,26 @@ func TestAnotherProblemIsLikeTheFirstAndNotTheSame(t *testing.T) {
 	}
 }
 
+func TestAnotherProblemCrossesTensWhereTheFirstDoes(t *testing.T) {
+	for seed := range uint64(20) {
+		next, err := method.Parallel(method.Request{Method: "difference", Args: []string{"63", "28"}}, seed)
+		require.NoError(t, err)
+		ns := ints(next.Args)
+		require.Less(t, max(ns[0], ns[1])%10, min(ns[0], ns[1])%10, "63 and 28 cross a ten, and so do %v", ns)
+		next, err = method.Parallel(method.Request{Method: "subtract-facts", Args: []string{"14", "-", "6"}}, seed)
+		require.NoError(t, err)
+		ns = ints(next.Args)
+		require.True(t, ns[0] > 10 && ns[0]-ns[1] < 10, "14 − 6 goes back through ten, and so does %v", ns)
+	}
+}
+
+func TestAnotherProblemLeavesOutWhatChildrenSawInThis(t *testing.T) {
+	next, err := method.Parallel(method.Request{Method: "add-facts", Args: []string{"8", "+", "5"}, Options: map[string]string{"way": "make ten", "seen": "8 and 2 more and 3"}}, 3)
+	require.NoError(t, err)
+	assert.Equal(t, "make ten", next.Options["way"])
+	assert.NotContains(t, next.Options, "seen")
+}
+
 func TestTheFastWayNeverTakesMoreActs(t *testing.T) {
 	for n := range 1000 {
 		acts := method.CountActs(n)
@@ -925,5 +951,73 @@ func TestCountersAreDealtAsDivisionSays(t *testing.T) {
 			}
 		}
 		require.Equal(t, map[int]int{n / by: by}, zones, "%d among %d", n, by)
+	}
+}
+
+func TestSeveralStartsMakeTheRowsOfATable(t *testing.T) {
+	e, err := method.Make(method.Request{Method: "more-less", Args: []string{"296", "408", "990", "+10", "-100"}})
+	require.NoError(t, err)
+	checkExample(t, e)
+	var rows [][]string
+	for _, s := range e.Scene.Steps {
+		for _, w := range s.Write {
+			rows = append(rows, w.Cells)
+		}
+	}
+	assert.Equal(t, [][]string{{"start", "+10", "−100"}, {"296", "306", "196"}, {"408", "418", "308"}, {"990", "1000", "890"}}, rows)
+	_, err = method.Make(method.Request{Method: "more-less", Args: []string{"296", "40", "-100"}})
+	assert.ErrorContains(t, err, "40")
+	_, err = method.Make(method.Request{Method: "more-less", Args: []string{"+10", "-100"}})
+	assert.Error(t, err)
+}
+
+func TestAllPairsAreToldAsAStory(t *testing.T) {
+	e, err := method.Make(method.Request{Method: "bonds", Args: []string{"3"}, Options: map[string]string{"story": "bulbs"}})
+	require.NoError(t, err)
+	checkExample(t, e)
+	assert.Equal(t, "3 bulbs go into two beds. We find every way, in order.", e.Plain().Steps[0].Say)
+	assert.Equal(t, "How many bulbs in each bed?", e.Plain().Steps[2].Ask)
+	assert.Equal(t, "2 in one bed and 1 in the other.", e.Plain().Steps[2].Answer)
+	_, err = method.Make(method.Request{Method: "bonds", Args: []string{"3"}, Options: map[string]string{"story": "tens"}})
+	assert.EqualError(t, err, `"tens" is not a thing to count here. Write one in the plural, like bulbs.`)
+}
+
+func TestFactsOnTenFrames(t *testing.T) {
+	r := proptest.Random(19)
+	seen := func(n int) map[string]string {
+		if n < 2 {
+			return nil
+		}
+		first := 1 + r.IntN(n-1)
+		return map[string]string{"seen": itoa(first) + " and " + itoa(n-first)}
+	}
+	for a := range 21 {
+		for b := range 21 {
+			if a <= 10 && b <= 10 {
+				e, err := method.Make(method.Request{Method: "add-facts", Args: []string{itoa(a), "+", itoa(b)}, Model: "counters", Options: seen(a + b)})
+				require.NoError(t, err, "%d + %d", a, b)
+				for _, one := range append([]method.Example{e}, e.More...) {
+					checkExample(t, one)
+					require.Equal(t, itoa(a+b), board.Total(one.End.Models[0]).String(), one.Scene.Title)
+				}
+			}
+			if b <= a {
+				e, err := method.Make(method.Request{Method: "subtract-facts", Args: []string{itoa(a), "-", itoa(b)}, Model: "counters"})
+				require.NoError(t, err, "%d − %d", a, b)
+				require.Equal(t, itoa(a-b), e.Scene.Made.Answer)
+				for _, one := range append([]method.Example{e}, e.More...) {
+					checkExample(t, one)
+				}
+				if options := seen(a); options != nil {
+					e, err = method.Make(method.Request{Method: "subtract-facts", Args: []string{itoa(a), "-", itoa(b)}, Model: "counters", Options: options})
+					require.NoError(t, err, "%d − %d", a, b)
+					checkExample(t, e)
+				}
+			}
+		}
+	}
+	for _, way := range []string{"use fives", "near doubles", "add ten"} {
+		_, err := method.Make(method.Request{Method: "add-facts", Args: []string{"8", "+", "7"}, Model: "counters", Options: map[string]string{"way": way}})
+		assert.EqualError(t, err, "This way is shown on the bead rack.")
 	}
 }

@@ -2,6 +2,7 @@ package method
 
 import (
 	"fmt"
+	"maps"
 	"strings"
 
 	"unitbloom/core/board"
@@ -23,6 +24,9 @@ func Parallel(r Request, seed uint64) (Request, error) {
 	}
 	like := signature(e)
 	r.Model = e.Scene.Made.Model
+	// What children saw was in this problem.
+	r.Options = maps.Clone(r.Options)
+	delete(r.Options, seenOption.Name)
 	draw := chance.Source(seed)
 	for range tries {
 		next := r
@@ -86,7 +90,7 @@ func redrawn(text string, draw func(int) int) string {
 // long they are, and the way that was gone.
 func signature(e Example) string {
 	var b strings.Builder
-	fmt.Fprintf(&b, "%d:", len(e.Scene.Made.Answer))
+	fmt.Fprintf(&b, "%d:%s", len(e.Scene.Made.Answer), e.like)
 	for _, s := range e.Scene.Steps {
 		for _, mv := range s.Moves {
 			switch args := mv.Args.(type) {

@@ -19,8 +19,8 @@ func amountOf(n int) pieces.AmountArgs { return pieces.AmountArgs{Amount: strcon
 // moreLess changes a number by powers of ten, as a chain or as a fan.
 var moreLess = Spec{
 	ID: "more-less", Title: "More and less", Operation: "number",
-	Doc:    "A start and changes by 1, 10, 100, 1,000 or a tenth or hundredth, one after another or each from the same start; the digits that change are seen.",
-	Args:   "a start and changes",
+	Doc:    "A start and changes by 1, 10, 100, 1,000 or a tenth or hundredth, one after another or each from the same start; several starts make the rows of a table; the digits that change are seen.",
+	Args:   "a start or several, and changes",
 	Sample: []string{"296", "+10", "+10", "-100"}, Typed: "296 +10 +10 -100",
 	Limits: "Changes by 0.01, 0.1, 1, 10, 100 or 1,000; discs to 9,999,999.999, blocks whole numbers to 9,999.",
 	Models: []string{"discs", "blocks"},
@@ -48,41 +48,121 @@ func (c change) String() string {
 }
 
 func makeMoreLess(r Request) (Example, error) {
-	if len(r.Args) < 2 || len(r.Args) > 21 {
+	var starts []place.Number
+	args := r.Args
+	for len(args) > 0 && strings.Trim(args[0][:min(1, len(args[0]))], "+-") != "" {
+		w, err := place.Parse(args[0])
+		if err != nil {
+			return Example{}, badNumber(err)
+		}
+		if err := fitsModel(r.Model, w.Number); err != nil {
+			return Example{}, err
+		}
+		starts, args = append(starts, w.Number), args[1:]
+	}
+	if len(starts) == 0 || len(starts) > 10 || len(args) == 0 || len(args) > 20 {
 		return Example{}, needs(r)
 	}
-	w, err := place.Parse(r.Args[0])
-	if err != nil {
-		return Example{}, badNumber(err)
-	}
-	if err := fitsModel(r.Model, w.Number); err != nil {
-		return Example{}, err
-	}
-	start, now := w.Number, w.Number
-	m := begin(r, r.Model+" 0")
-	m.step(lesson.Step{
-		Say: line("moreLess.start", say.Number("n", say.Given, start)), Ask: line("moreLess.predict"),
-		Answer: line("moreLess.predict.answer"),
-		Moves:  []board.Move{{Kind: "build", Args: pieces.AmountArgs{Amount: start.String()}}},
-		Write:  []lesson.Write{row("start", start.String())},
-	})
-	for _, a := range r.Args[1:] {
+	changes := make([]change, len(args))
+	for i, a := range args {
 		c, err := readChange(a)
 		if err != nil {
 			return Example{}, err
 		}
+		changes[i] = c
+	}
+	m := begin(r, r.Model+" 0")
+	var last place.Number
+	var names []string
+	for i, start := range starts {
+		var err error
+		if len(starts) > 1 {
+			last, err = m.changesOfRow(start, changes, i == 0)
+		} else {
+			last, err = m.changesOf(start, changes)
+		}
+		if err != nil {
+			return Example{}, err
+		}
+		names = append(names, start.String())
+	}
+	title := strings.Join(names, ", ")
+	if len(names) > 1 {
+		title += ":"
+	}
+	return m.end(title+" "+strings.Join(spaced(args), " "), last.String())
+}
+
+// startAt builds a start of changes.
+func (m *maker) startAt(start place.Number, first bool, write ...lesson.Write) {
+	s := lesson.Step{
+		Say: line("moreLess.start", say.Number("n", say.Given, start)), Ask: line("moreLess.predict"),
+		Answer: line("moreLess.predict.answer"),
+		Moves:  []board.Move{{Kind: "build", Args: pieces.AmountArgs{Amount: start.String()}}},
+		Write:  write,
+	}
+	if !first {
+		s.Ask, s.Answer = say.Line{}, say.Line{}
+	}
+	m.step(s)
+}
+
+// changesOf makes the changes of one start, as a chain or as a fan.
+func (m *maker) changesOf(start place.Number, changes []change) (place.Number, error) {
+	fan := m.r.Options["shape"] == "fan"
+	m.startAt(start, true, row("start", start.String()))
+	now := start
+	for i, c := range changes {
 		from := now
-		if r.Options["shape"] == "fan" {
+		if fan {
 			from = start
 		}
-		next, err := c.apply(from)
-		if err != nil || fitsModel(r.Model, next) != nil {
-			return Example{}, say.Refuse("more-less-range", say.Number("n", say.Given, from), text("change", c.String()))
+		next, err := m.changed(c, from)
+		if err != nil {
+			return now, err
 		}
-		m.change(c, from, next, r.Options["shape"] == "fan" && now != start)
+		m.change(c, from, next, fan && i > 0, row(c.String(), next.String()))
 		now = next
 	}
-	return m.end(start.String()+" "+strings.Join(spaced(r.Args[1:]), " "), now.String())
+	return now, nil
+}
+
+// changesOfRow makes every change of one of several starts: a row of a table.
+func (m *maker) changesOfRow(start place.Number, changes []change, first bool) (place.Number, error) {
+	var head []lesson.Write
+	if first {
+		cells := []string{"start"}
+		for _, c := range changes {
+			cells = append(cells, c.String())
+		}
+		head = []lesson.Write{row(cells...)}
+	}
+	m.startAt(start, first, head...)
+	last := start
+	cells := []string{start.String()}
+	for i, c := range changes {
+		next, err := m.changed(c, start)
+		if err != nil {
+			return last, err
+		}
+		cells = append(cells, next.String())
+		var write []lesson.Write
+		if i == len(changes)-1 {
+			write = []lesson.Write{row(cells...)}
+		}
+		m.change(c, start, next, i > 0, write...)
+		last = next
+	}
+	return last, nil
+}
+
+// changed is the number after a change, if the model holds it.
+func (m *maker) changed(c change, from place.Number) (place.Number, error) {
+	next, err := c.apply(from)
+	if err != nil || fitsModel(m.r.Model, next) != nil {
+		return next, say.Refuse("more-less-range", say.Number("n", say.Given, from), text("change", c.String()))
+	}
+	return next, nil
 }
 
 func spaced(args []string) []string {
@@ -94,7 +174,7 @@ func spaced(args []string) []string {
 }
 
 // change is one step: 10 more than 296 is 306.
-func (m *maker) change(c change, from, next place.Number, again bool) {
+func (m *maker) change(c change, from, next place.Number, again bool, write ...lesson.Write) {
 	var moves []board.Move
 	if again {
 		moves = append(moves, board.Move{Kind: "build", Args: pieces.AmountArgs{Amount: from.String()}})
@@ -113,7 +193,7 @@ func (m *maker) change(c change, from, next place.Number, again bool) {
 		Answer: line(said, say.Number("next", say.Answer, next), answerText("changed", changedPlaces(m.r.words(), from, next)), answerText("crossed", tens)),
 		Look:   line("look.place", say.PlaceName("place", c.at)),
 		Moves:  append(append(m.countNew(), moves...), stepped(c.at, c.down)),
-		Write:  []lesson.Write{row(c.String(), next.String())},
+		Write:  write,
 	})
 }
 

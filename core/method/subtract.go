@@ -241,7 +241,25 @@ func makeDifference(r Request) (Example, error) {
 		Say: line("gap.check"), Ask: line("gap.check.ask"), Answer: line("gap.check.answer", answer("d", big-small), part("big", big), part("small", small)),
 		Write: []lesson.Write{m.sentence(minusText(big, small), strconv.Itoa(big-small)), m.sentence(sumText([2]int{small, big - small}), strconv.Itoa(big))},
 	})
-	return m.end(strconv.Itoa(a[0])+" and "+strconv.Itoa(a[1]), strconv.Itoa(big-small))
+	e, err := m.end(strconv.Itoa(a[0])+" and "+strconv.Itoa(a[1]), strconv.Itoa(big-small))
+	e.like = borrowings(big, small)
+	return e, err
+}
+
+// borrowings are the places where the smaller number has more than the larger,
+// with what was needed there before.
+func borrowings(big, small int) string {
+	out, borrowed := "", 0
+	for p := place.Ones; big > 0 || small > 0; p++ {
+		if big%10-borrowed < small%10 {
+			out += p.String() + " "
+			borrowed = 1
+		} else {
+			borrowed = 0
+		}
+		big, small = big/10, small/10
+	}
+	return out
 }
 
 // twoRows lays two numbers as rows of cubes, rings what one has more, and counts

@@ -131,14 +131,8 @@ type PutArgs struct {
 
 // put brings counters into one group, or out of all.
 func (c Counters) put(a PutArgs, t *board.Turn) (Counters, error) {
-	if a.Group < 0 || a.Group > c.Groups {
-		return c, say.Refuse("no-group", say.Int("n", say.Given, a.Group), say.Int("groups", say.Given, c.Groups))
-	}
-	found, err := kit.FindAll(c.List, a.Pieces)
+	found, err := kit.ForGroup(c.List, a.Pieces, a.Group, c.Groups)
 	if err != nil {
-		return c, err
-	}
-	if err := pieces.AllIn(found, pieces.Play); err != nil {
 		return c, err
 	}
 	t.Say("did.put", say.Text("form", say.Amount, c.counted(len(found))))

@@ -142,11 +142,8 @@ func end(p place.Place, by int) error {
 // shiftSome shifts single discs; the number changes by what they are worth then
 // and before.
 func (d Discs) shiftSome(a ShiftSomeArgs, t *board.Turn) (Discs, error) {
-	found, err := kit.FindAll(d.List, a.Pieces)
+	found, err := kit.FindPlaying(d.List, a.Pieces)
 	if err != nil {
-		return d, err
-	}
-	if err := pieces.AllIn(found, pieces.Play); err != nil {
 		return d, err
 	}
 	if a.By < -3 || a.By > 3 || a.By == 0 {
@@ -312,14 +309,8 @@ type PutArgs struct {
 
 // put brings discs onto one track, or back into the chart.
 func (d Discs) put(a PutArgs, t *board.Turn) (Discs, error) {
-	if a.Group < 0 || a.Group > d.Groups {
-		return d, say.Refuse("no-group", say.Int("n", say.Given, a.Group), say.Int("groups", say.Given, d.Groups))
-	}
-	found, err := kit.FindAll(d.List, a.Pieces)
+	found, err := kit.ForGroup(d.List, a.Pieces, a.Group, d.Groups)
 	if err != nil {
-		return d, err
-	}
-	if err := pieces.AllIn(found, pieces.Play); err != nil {
 		return d, err
 	}
 	t.Say("did.put", say.Form("form", say.Amount, pieces.FormOf(found)))

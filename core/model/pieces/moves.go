@@ -135,11 +135,8 @@ func (k Kit[M]) remove(m M, a PiecesArgs, t *board.Turn) (M, error) {
 }
 
 func (k Kit[M]) ring(m M, a RingArgs, t *board.Turn) (M, error) {
-	found, err := k.FindAll(m.Held(), a.Pieces)
+	found, err := k.FindPlaying(m.Held(), a.Pieces)
 	if err != nil {
-		return m, err
-	}
-	if err := AllIn(found, Play); err != nil {
 		return m, err
 	}
 	ring, list := int8(1), m.Held()

@@ -249,11 +249,8 @@ func (k Kit[M]) ten(list []Piece, a BundleArgs) ([]Piece, error) {
 	}
 	pool, _ := k.Pool(list, board.Select{Place: a.Place})
 	if len(a.Pieces) > 0 {
-		found, err := k.FindAll(list, a.Pieces)
+		found, err := k.FindPlaying(list, a.Pieces)
 		if err != nil {
-			return nil, err
-		}
-		if err := AllIn(found, Play); err != nil {
 			return nil, err
 		}
 		if slices.ContainsFunc(found, func(p Piece) bool { return p.Place != a.Place }) {

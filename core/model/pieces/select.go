@@ -107,6 +107,24 @@ func (r Rules) FindAll(list []Piece, sels []board.Select) ([]Piece, error) {
 	return byID(list, ids)
 }
 
+// FindPlaying is FindAll, and refuses unless every piece is in play.
+func (r Rules) FindPlaying(list []Piece, sels []board.Select) ([]Piece, error) {
+	found, err := r.FindAll(list, sels)
+	if err != nil {
+		return nil, err
+	}
+	return found, AllIn(found, Play)
+}
+
+// ForGroup finds pieces in play that go into one of so many groups, or with 0 out
+// of all.
+func (r Rules) ForGroup(list []Piece, sels []board.Select, group, groups int) ([]Piece, error) {
+	if group < 0 || group > groups {
+		return nil, say.Refuse("no-group", say.Int("n", say.Given, group), say.Int("groups", say.Given, groups))
+	}
+	return r.FindPlaying(list, sels)
+}
+
 // Saved turns ids into slots of their place and state, which is how a
 // selection is kept in a file.
 func (r Rules) Saved(list []Piece, sels []board.Select) ([]board.Select, error) {

@@ -19,6 +19,12 @@ const operations = [
 /** Options that are the lesson's words, or are chosen elsewhere. */
 const ofTheLesson = ['regroup', 'ones'];
 
+/** What is asked for in options of the teacher's own words, with an example. */
+const texts: Record<string, [label: string, sample: string]> = {
+  seen: ['What children saw', '8 and 2 more and 3'],
+  story: ['What it is about', 'bulbs'],
+};
+
 const titled = (name: string) => name[0]!.toUpperCase() + name.slice(1);
 
 export function ExampleDialog({ close }: { close: () => void }) {
@@ -185,8 +191,8 @@ function Options({ method, picked, pick, model, setModel }: OptionsProps) {
           o.choices === undefined ? (
             <Input
               key={o.name}
-              aria-label="What children saw"
-              placeholder="What children saw: 8 and 2 more and 3"
+              aria-label={texts[o.name]![0]}
+              placeholder={texts[o.name]!.join(': ')}
               value={picked[o.name] ?? ''}
               onChange={(e) => pick({ ...picked, [o.name]: e.target.value })}
               autoComplete="off"
