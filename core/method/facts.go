@@ -1,6 +1,7 @@
 package method
 
 import (
+	"slices"
 	"strconv"
 	"strings"
 
@@ -462,13 +463,16 @@ func makeBonds(r Request) (Example, error) {
 		ask, said = "bonds.story.ask", "bonds.story.answer"
 		opening.Say = line("bonds.story", given("n", n), text("story", story))
 		opening.Moves = append(opening.Moves, board.Move{Kind: "unit", Args: counters.UnitArgs{Name: story}})
+		if shape := strings.TrimSuffix(story, "s"); slices.Contains(counters.Shapes, shape) {
+			opening.Moves = append(opening.Moves, board.Move{Kind: "look", Args: counters.LookArgs{Shape: shape}})
+		}
 	}
 	m.step(opening)
 	for first := n - least; first >= least; first-- {
 		m.step(lesson.Step{
 			Say: line("bonds.turn"), Ask: line(ask, text("story", story)), Answer: line(said, answer("first", first), answer("second", n-first), text("story", story)),
 			Moves: []board.Move{{Kind: "parts", Args: counters.FirstArgs{First: first}}},
-			Write: []lesson.Write{row(strconv.Itoa(first), strconv.Itoa(n-first)), m.sentence(sumText([2]int{first, n - first}), strconv.Itoa(n))},
+			Write: []lesson.Write{row(strconv.Itoa(first), strconv.Itoa(n-first), m.sentence(sumText([2]int{first, n - first}), strconv.Itoa(n)).Text)},
 		})
 	}
 	if err := m.seen(false, bondSights(n)...); err != nil {

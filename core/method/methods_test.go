@@ -432,6 +432,12 @@ func checkWrite(t *testing.T, name string, w lesson.Write) {
 			require.NoErrorf(t, err, "%s: %q", name, w.Text)
 			require.Equalf(t, "true", v.State, "%s: %q", name, w.Text)
 		}
+	case "row":
+		for _, cell := range w.Cells {
+			if strings.Contains(cell, " = ") {
+				checkWrite(t, name, lesson.Write{Kind: "sentence", Text: cell})
+			}
+		}
 	case "bond":
 		sum := new(big.Rat)
 		for _, p := range w.Parts {
@@ -978,6 +984,8 @@ func TestAllPairsAreToldAsAStory(t *testing.T) {
 	assert.Equal(t, "3 bulbs go into two beds. We find every way, in order.", e.Plain().Steps[0].Say)
 	assert.Equal(t, "How many bulbs in each bed?", e.Plain().Steps[2].Ask)
 	assert.Equal(t, "2 in one bed and 1 in the other.", e.Plain().Steps[2].Answer)
+	assert.Equal(t, []string{"2", "1", "2 + 1 = 3"}, e.Plain().Steps[2].Write[0].Cells)
+	assert.Equal(t, "bulb", board.LayOut(e.End.Models[0]).Pieces[0].Look, "what has a shape of its own is shown in it")
 	_, err = method.Make(method.Request{Method: "bonds", Args: []string{"3"}, Options: map[string]string{"story": "tens"}})
 	assert.EqualError(t, err, `"tens" is not a thing to count here. Write one in the plural, like bulbs.`)
 }
