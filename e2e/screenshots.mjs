@@ -39,7 +39,7 @@ async function draw(page) {
   await page.mouse.move(tens.x + tens.width - 8, tens.y + tens.height - 10, { steps: 6 });
   await page.mouse.up();
   await pens.getByRole('button', { name: 'Note' }).click();
-  await page.mouse.click(tens.x + 30, tens.y + tens.height + 24);
+  await page.mouse.click(tens.x + tens.width * 0.42, tens.y + tens.height * 0.62);
   await page.getByRole('textbox', { name: 'Note' }).fill('fourteen bags of ten');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Draw' }).click();
