@@ -20,6 +20,26 @@ test('typed counters fill the frame, what does not fit stays beside, a tap turns
   await expect(says(page, 'numeral')).toHaveText('14');
 });
 
+test('a counter that is let go over a frame goes into the cell there', async ({ page }) => {
+  const frames = { frames: [...tens.frames, ...tens.frames] };
+  await open(page, [counters(0, frames)], ['numeral']);
+  await type(page, '13');
+  await settled(page);
+  const cell = (n: number) => centre(page.locator('.frame-cell').nth(n));
+  const lies = (n: number) => centre(page.locator('[data-piece]').nth(n));
+  await drag(page, page.locator('[data-piece]').last(), await cell(16));
+  await settled(page);
+  const [at, want] = [await lies(12), await cell(16)];
+  expect(Math.hypot(at.x - want.x, at.y - want.y)).toBeLessThan(2);
+  await drag(page, page.locator('[data-piece]').last(), await cell(4));
+  await expect(page.getByRole('alert')).toHaveText('Frame 1 has room for 0 more, not for 1.');
+  await expect(says(page, 'numeral')).toHaveText('13');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await settled(page);
+  const home = await cell(12);
+  expect(Math.abs((await lies(12)).x - home.x)).toBeLessThan(2);
+});
+
 test('parts go over one by one, change places, and stand in all ways', async ({ page }) => {
   await open(page, [counters(6, { frames: [{ rows: 1, columns: 6 }] })], ['colours', 'numeral']);
   await page.getByRole('button', { name: 'Parts', exact: true }).click();

@@ -100,6 +100,7 @@ try {
     await page.getByRole('button', { name: 'Add 1 ten' }).click();
     await page.getByLabel('Say', { exact: true }).fill('One bag more.');
     await shot('capture');
+    await page.getByRole('button', { name: 'Undo' }).click();
     await lesson('What is left');
     await page
       .getByRole('button', { name: /^Step 6:/ })

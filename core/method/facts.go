@@ -16,15 +16,17 @@ import (
 )
 
 // way is one way of working a fact: it says why it does not fit, or makes its
-// steps.
+// steps with beads or with counters in frames.
 type way struct {
-	name string
-	fits func(a, b int) string // a message of the catalogue that says why not, empty when it fits
-	make func(m *maker, a, b int)
+	name   string
+	fits   func(a, b int) string // a message of the catalogue that says why not, empty when it fits
+	rack   func(m *maker, a, b int)
+	frames func(m *maker, a, b int)
+	rows   bool // in frames of one row each, under one another
 }
 
 // ways makes one example a way: the one asked for, or all that fit.
-func ways(r Request, all []way, a, b int, problem, result, start string) (Example, error) {
+func ways(r Request, all []way, a, b int, problem, result string) (Example, error) {
 	var made []Example
 	for _, w := range all {
 		chosen := r.Options["way"]
@@ -37,8 +39,7 @@ func ways(r Request, all []way, a, b int, problem, result, start string) (Exampl
 			}
 			continue
 		}
-		m := begin(r, start)
-		w.make(m, a, b)
+		m := w.steps(r, a, b)
 		if len(made) == 0 {
 			// What children saw stands with the first way.
 			if err := m.seen(false, sightsOf(r, a, b)...); err != nil {
@@ -57,6 +58,20 @@ func ways(r Request, all []way, a, b int, problem, result, start string) (Exampl
 	}
 	made[0].More = made[1:]
 	return made[0], nil
+}
+
+// steps are the way's steps on the model that is asked for.
+func (w way) steps(r Request, a, b int) *maker {
+	start, show := "rack 2: 0 0", w.rack
+	if r.Model == "counters" {
+		start, show = "counters 2x5 2x5: 0", w.frames
+		if w.rows {
+			start = "counters 1x10 1x10: 0"
+		}
+	}
+	m := begin(r, start)
+	show(m, a, b)
+	return m
 }
 
 // acrossTen tells whether the way between two numbers crosses ten, for a problem
@@ -102,31 +117,31 @@ var addWays = []way{
 			return "way.fives"
 		}
 		return ""
-	}, useFives},
+	}, useFives, useFives, false},
 	{"make ten", func(a, b int) string {
 		if a+b < 11 || a == 10 || b == 10 {
 			return "way.ten"
 		}
 		return ""
-	}, makeTenFact},
+	}, makeTenFact, fillTheFrame, false},
 	{"near doubles", func(a, b int) string {
 		if d := a - b; d > 2 || d < -2 || a+b == 0 {
 			return "way.doubles"
 		}
 		return ""
-	}, nearDoubles},
+	}, nearDoubles, nearDoubles, false},
 	{"count on", func(a, b int) string {
 		if min(a, b) > 3 || min(a, b) == 0 {
 			return "way.countOn"
 		}
 		return ""
-	}, countOn},
+	}, countOn, countOnFrames, false},
 	{"add ten", func(a, b int) string {
 		if max(a, b) != 9 && max(a, b) != 8 || min(a, b) == 0 {
 			return "way.addTen"
 		}
 		return ""
-	}, addTen},
+	}, addTen, addTenFrames, false},
 }
 
 func makeAddFacts(r Request) (Example, error) {
@@ -134,22 +149,19 @@ func makeAddFacts(r Request) (Example, error) {
 	if err != nil {
 		return Example{}, err
 	}
-	known, see, start := addWays, seeIt, "rack 2: 0 0"
-	if r.Model == "counters" {
-		known, see, start = onFrames(addWays, frameAddWays), seeFrames, twoFrames
-	}
-	all := known
+	all := addWays
+	see := way{"see it", func(int, int) string { return "" }, seeIt, seeFrames, false}
 	if a[0] == 0 || a[1] == 0 || a[0] == 10 || a[1] == 10 {
 		// With nothing to add, or a whole ten, what is seen is the way.
-		all = append([]way{{"see it", func(int, int) string { return "" }, see}}, known...)
+		all = append([]way{see}, addWays...)
 		if r.Options["way"] == "all" {
 			all = all[:1]
 		}
-	} else if r.Options["way"] == "all" && !anyFits(known, a[0], a[1]) {
-		all = []way{{"see it", func(int, int) string { return "" }, see}}
+	} else if r.Options["way"] == "all" && !anyFits(addWays, a[0], a[1]) {
+		all = []way{see}
 	}
 	problem := sumText([2]int{a[0], a[1]})
-	e, err := ways(r, all, a[0], a[1], problem, strconv.Itoa(a[0]+a[1]), start)
+	e, err := ways(r, all, a[0], a[1], problem, strconv.Itoa(a[0]+a[1]))
 	e.like = acrossTen(a[0]+a[1], a[0])
 	return e, err
 }
@@ -169,12 +181,42 @@ func amountText(s string) pieces.AmountArgs { return pieces.AmountArgs{Amount: s
 
 func buildArgs(n place.Number) pieces.AmountArgs { return pieces.AmountArgs{Amount: n.String()} }
 
-// showBoth pushes the two numbers on their rows and asks what is seen.
+// showBoth puts the two numbers on their rows, or each in its frame, and asks
+// what is seen.
 func (m *maker) showBoth(a, b int) {
 	m.key(lesson.Step{
-		Say: line("facts.show", part("a", a), part("b", b)), Ask: line("facts.see"), Answer: line("facts.seen"),
-		Moves: []board.Move{push(rack.Push{Row: 1, To: a}, rack.Push{Row: 2, To: b})},
+		Say: line(m.ofFrames("facts.show", "frames.two"), part("a", a), part("b", b)), Ask: line("facts.see"), Answer: line("facts.seen"),
+		Moves: m.both(a, b),
 	})
+}
+
+// both are the moves that put two numbers down, each on its own row or frame.
+func (m *maker) both(a, b int) []board.Move {
+	if m.r.Model == "counters" {
+		return append(placedIn(1, a, false), placedIn(2, b, true)...)
+	}
+	return []board.Move{push(rack.Push{Row: 1, To: a}, rack.Push{Row: 2, To: b})}
+}
+
+// rings ring runs of pieces, each on its own; a run is the slots from one up to
+// another. The pieces are those that lie there after the moves.
+func (m *maker) rings(moves []board.Move, runs ...[2]int) []board.Move {
+	shown, err := board.ApplyAll(m.now, moves)
+	if err != nil || m.err != nil {
+		return moves
+	}
+	beside := false
+	for _, run := range runs {
+		var slots []int
+		for k := run[0]; k < run[1]; k++ {
+			slots = append(slots, k)
+		}
+		if len(slots) > 0 {
+			moves = append(moves, ringOf(shown.Models[0], slots, beside))
+			beside = true
+		}
+	}
+	return moves
 }
 
 // close says the sum and checks it another way.
@@ -203,10 +245,12 @@ func useFives(m *maker, a, b int) {
 	x, y := a-5, b-5
 	m.key(lesson.Step{
 		Say: line("fives.split", part("a", a), part("b", b)), Ask: line("fives.ask"), Answer: line("fives.answer", answer("x", x), answer("y", y)),
+		Moves: m.rings(nil, [2]int{0, 5}, [2]int{a, a + 5}),
 		Write: append(fiveBonds(a, b), m.sentence("5 + 5", "10")),
 	})
 	m.step(lesson.Step{
 		Say: line("fives.rest"), Ask: line("fives.rest.ask"), Answer: line("fives.rest.answer", answer("rest", x+y), answer("sum", a+b)),
+		Moves: m.rings(nil, [2]int{0, 5}, [2]int{a, a + 5}, [2]int{5, a}, [2]int{a + 5, a + b}),
 		Write: []lesson.Write{m.sentence("10 + "+strconv.Itoa(x+y), strconv.Itoa(a+b))},
 	})
 	m.close(a, b)
@@ -246,13 +290,18 @@ func makeTenFact(m *maker, a, b int) {
 func nearDoubles(m *maker, a, b int) {
 	m.showBoth(a, b)
 	small, extra := min(a, b), max(a, b)-min(a, b)
+	more := [2]int{a + small, a + b} // what the longer row has more
+	if a > b {
+		more = [2]int{small, a}
+	}
 	m.key(lesson.Step{
 		Say: line("doubles.start", part("a", a), part("b", b)), Ask: line("doubles.ask", part("small", small)), Answer: line("doubles.answer", part("small", small), answer("double", 2*small)),
 		Write: []lesson.Write{m.sentence(sumText([2]int{small, small}), strconv.Itoa(2*small))},
 	})
 	if extra > 0 {
 		m.step(lesson.Step{
-			Say: line("doubles.extra"), Ask: line("doubles.extra.ask"), Answer: line("doubles.extra.answer", answer("extra", extra), answer("sum", a+b)),
+			Say: line(m.ofFrames("doubles.extra", "frames.extra")), Ask: line("doubles.extra.ask"), Answer: line("doubles.extra.answer", answer("extra", extra), answer("sum", a+b)),
+			Moves: m.rings(nil, more),
 			Write: []lesson.Write{m.sentence(sumText([2]int{2 * small, extra}), strconv.Itoa(a+b))},
 		})
 	}
@@ -283,16 +332,25 @@ func addTen(m *maker, a, b int) {
 	if b > a {
 		big, small, top = b, a, 2
 	}
-	back := 10 - big
+	m.tenInstead(big, small, []board.Move{push(rack.Push{Row: top, To: 10})})
+	m.tooMany(a, b, 10-big, []board.Move{push(rack.Push{Row: top, To: big})})
+}
+
+// tenInstead takes a whole ten for a number that is almost ten.
+func (m *maker) tenInstead(big, small int, moves []board.Move) {
 	m.key(lesson.Step{
 		Say: line("addTen.start", part("big", big)), Ask: line("addTen.ask", part("small", small)), Answer: line("addTen.answer", answer("more", 10+small)),
-		Moves: []board.Move{push(rack.Push{Row: top, To: 10})},
+		Moves: moves,
 		Write: []lesson.Write{m.sentence(sumText([2]int{10, small}), strconv.Itoa(10+small))},
 	})
+}
+
+// tooMany takes back what ten was too many, which gives the sum.
+func (m *maker) tooMany(a, b, back int, moves []board.Move) {
 	m.step(lesson.Step{
-		Say: line("addTen.back", part("back", back)), Ask: line("addTen.back.ask"), Answer: line("addTen.back.answer", answer("sum", a+b)),
-		Moves: []board.Move{push(rack.Push{Row: top, To: big})},
-		Write: []lesson.Write{m.sentence(strconv.Itoa(10+small)+" − "+strconv.Itoa(back), strconv.Itoa(a+b))},
+		Say: line(m.ofFrames("addTen.back", "frames.back"), part("back", back)), Ask: line("addTen.back.ask"), Answer: line("addTen.back.answer", answer("sum", a+b)),
+		Moves: moves,
+		Write: []lesson.Write{m.sentence(minusText(a+b+back, back), strconv.Itoa(a+b))},
 	})
 	m.close(a, b)
 }
@@ -315,20 +373,20 @@ var subtractFacts = Spec{
 }
 
 var subtractWays = []way{
-	{"take away", func(int, int) string { return "" }, takeAway},
+	{"take away", func(int, int) string { return "" }, takeAway, takeFromFrames, false},
 	{"back through ten", func(a, b int) string {
 		if a <= 10 || a == 20 || b <= a-10 {
 			return "way.back"
 		}
 		return ""
-	}, backThroughTen},
-	{"think addition", func(int, int) string { return "" }, thinkAddition},
+	}, backThroughTen, emptyToTheFrame, false},
+	{"think addition", func(int, int) string { return "" }, thinkAddition, fillUpFrames, false},
 	{"difference", func(a, b int) string {
 		if a > 10 || b == 0 {
 			return "way.difference"
 		}
 		return ""
-	}, asDifference},
+	}, asDifference, asDifference, true},
 }
 
 func makeSubtractFacts(r Request) (Example, error) {
@@ -339,11 +397,7 @@ func makeSubtractFacts(r Request) (Example, error) {
 	if a[1] > a[0] {
 		return Example{}, say.Refuse("subtract-more", given("a", a[0]), given("b", a[1]))
 	}
-	all, start := subtractWays, "rack 2: 0 0"
-	if r.Model == "counters" {
-		all, start = onFrames(subtractWays, frameSubtractWays), twoFrames
-	}
-	e, err := ways(r, all, a[0], a[1], minusText(a[0], a[1]), strconv.Itoa(a[0]-a[1]), start)
+	e, err := ways(r, subtractWays, a[0], a[1], minusText(a[0], a[1]), strconv.Itoa(a[0]-a[1]))
 	e.like = acrossTen(a[0], a[0]-a[1])
 	return e, err
 }
@@ -410,7 +464,7 @@ func thinkAddition(m *maker, a, b int) {
 func asDifference(m *maker, a, b int) {
 	m.key(lesson.Step{
 		Say: line("difference.rows", part("a", a), part("b", b)), Ask: line("difference.ask"), Answer: line("difference.answer", answer("d", a-b)),
-		Moves: []board.Move{push(rack.Push{Row: 1, To: a}, rack.Push{Row: 2, To: b})},
+		Moves: m.rings(m.both(a, b), [2]int{b, a}),
 	})
 	m.closeMinus(a, b)
 }

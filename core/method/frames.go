@@ -9,51 +9,23 @@ import (
 	"unitbloom/core/model/pieces"
 )
 
-// The facts on ten frames: the first number fills its frame from the first cell,
-// and the second goes on where it ends, in the other colour.
-const twoFrames = "counters 2x5 2x5: 0"
-
-var frameAddWays = []way{
-	{"make ten", addWay("make ten").fits, fillTheFrame},
-	{"count on", addWay("count on").fits, countOnFrames},
-}
-
-var frameSubtractWays = []way{
-	{"take away", subtractWay("take away").fits, takeFromFrames},
-	{"back through ten", subtractWay("back through ten").fits, emptyToTheFrame},
-	{"think addition", subtractWay("think addition").fits, fillUpFrames},
-}
-
-func addWay(name string) way      { return named(addWays, name) }
-func subtractWay(name string) way { return named(subtractWays, name) }
-
-// named is a way by its name; one that frames do not show says so.
-func named(all []way, name string) way {
-	for _, w := range all {
-		if w.name == name {
-			return w
-		}
-	}
-	return way{}
-}
-
-// onFrames are the ways of a fact that frames show. One that only the rack shows
-// says so when it is asked for.
-func onFrames(rack, frames []way) []way {
-	all := append([]way{}, frames...)
-	for _, w := range rack {
-		if named(frames, w.name).make == nil {
-			all = append(all, way{w.name, func(int, int) string { return "way.rack" }, nil})
-		}
-	}
-	return all
-}
+// The facts on ten frames: where one number grows, it fills its frame from the
+// first cell, and what comes goes on where it ends, in the other colour; where
+// two are seen together, each has its own frame.
 
 func placed(count int, mint bool) []board.Move {
 	if count == 0 {
 		return nil
 	}
 	return []board.Move{{Kind: "place", Args: counters.PlaceArgs{Count: count, Mint: mint}}}
+}
+
+// placedIn puts counters into one frame.
+func placedIn(frame, count int, mint bool) []board.Move {
+	if count == 0 {
+		return nil
+	}
+	return []board.Move{{Kind: "place", Args: counters.PlaceArgs{Count: count, Mint: mint, Frame: frame}}}
 }
 
 // lastTaken takes the last of so many counters away.
@@ -101,6 +73,19 @@ func countOnFrames(m *maker, a, b int) {
 		})
 	}
 	m.close(a, b)
+}
+
+// addTenFrames fills the frame of the larger number, and takes away again what
+// came too many.
+func addTenFrames(m *maker, a, b int) {
+	m.showBoth(a, b)
+	big, small, frame := a, b, 1
+	if b > a {
+		big, small, frame = b, a, 2
+	}
+	back := 10 - big
+	m.tenInstead(big, small, placedIn(frame, back, frame == 2))
+	m.tooMany(a, b, back, lastTaken(a+b+back, back))
 }
 
 // seeFrames puts both numbers in: what is seen is the way.

@@ -1024,8 +1024,39 @@ func TestFactsOnTenFrames(t *testing.T) {
 			}
 		}
 	}
-	for _, way := range []string{"use fives", "near doubles", "add ten"} {
-		_, err := method.Make(method.Request{Method: "add-facts", Args: []string{"8", "+", "7"}, Model: "counters", Options: map[string]string{"way": way}})
-		assert.EqualError(t, err, "This way is shown on the bead rack.")
+	lying := func(e method.Example, step int) map[string]int {
+		in := map[string]int{}
+		b := e.Scene.Start
+		for _, s := range e.Scene.Steps[:step] {
+			var err error
+			b, err = board.ApplyAll(b, s.Moves)
+			require.NoError(t, err)
+		}
+		for _, s := range b.Lay(0).Pieces {
+			in[s.Zone]++
+			if s.Marks&board.MarkRinged != 0 {
+				in["ringed"]++
+			}
+		}
+		return in
 	}
+	for _, c := range []struct {
+		way  string
+		step int
+		want map[string]int
+	}{
+		{"use fives", 2, map[string]int{"frame 1": 8, "frame 2": 7, "ringed": 10}},
+		{"make ten", 2, map[string]int{"frame 1": 10}},
+		{"near doubles", 3, map[string]int{"frame 1": 8, "frame 2": 7, "ringed": 1}},
+		{"add ten", 2, map[string]int{"frame 1": 10, "frame 2": 7}},
+		{"add ten", 3, map[string]int{"frame 1": 8, "frame 2": 7, "taken": 2}},
+	} {
+		e, err := method.Make(method.Request{Method: "add-facts", Args: []string{"8", "+", "7"}, Model: "counters", Options: map[string]string{"way": c.way}})
+		require.NoError(t, err)
+		assert.Equal(t, c.want, lying(e, c.step), c.way)
+	}
+	e, err := method.Make(method.Request{Method: "subtract-facts", Args: []string{"9", "-", "6"}, Model: "counters", Options: map[string]string{"way": "difference"}})
+	require.NoError(t, err)
+	assert.Equal(t, map[string]int{"frame 1": 9, "frame 2": 6, "ringed": 3}, lying(e, 1))
+	assert.Equal(t, "3", e.Scene.Made.Answer)
 }

@@ -1,6 +1,8 @@
 package method
 
 import (
+	"slices"
+
 	"unitbloom/core/board"
 	"unitbloom/core/model/counters"
 	"unitbloom/core/model/cubes"
@@ -32,10 +34,15 @@ func oneByOne(b board.Board, mv board.Move) []board.Move {
 			}
 		}
 	case pieces.PiecesArgs:
-		if mv.Kind != "take" || len(a.Pieces) != 1 || a.Pieces[0].Count < 2 {
+		if mv.Kind != "take" || len(a.Pieces) != 1 {
 			break
 		}
 		one := a.Pieces[0]
+		slots := slices.Sorted(slices.Values(one.Slots))
+		// The last first, so that the slots before it stay what they are.
+		for i := len(slots) - 1; i >= 0; i-- {
+			with("take", pieces.PiecesArgs{Pieces: []board.Select{{Place: one.Place, State: one.State, Slots: slots[i : i+1]}}})
+		}
 		n := one.Count
 		one.Count = 1
 		for range n {
@@ -59,6 +66,12 @@ func oneByOne(b board.Board, mv board.Move) []board.Move {
 		}
 		for range min(count, most+1) {
 			with("place", counters.PlaceArgs{Count: 1})
+		}
+	case counters.PlaceArgs:
+		for range a.Count {
+			one := a
+			one.Count = 1
+			with("place", one)
 		}
 	case cubes.TrainArgs:
 		with("place", cubes.TrainArgs{Count: 1, Part: a.Part})

@@ -147,6 +147,40 @@ func TestCountersOverflowBesideTheirFrames(t *testing.T) {
 	assert.Equal(t, "13 = 5 + 8", readOut(t, mustPlay(t, b, `{"kind":"swap"}`), 0, "bond"))
 }
 
+func TestCountersGoIntoTheFrameThatIsNamed(t *testing.T) {
+	lying := func(b board.Board) map[string]int {
+		in := map[string]int{}
+		for _, s := range b.Lay(0).Pieces {
+			in[s.Zone]++
+		}
+		return in
+	}
+	two, err := play(t, "counters 2x5 2x5: 0", `{"kind":"place","count":8,"frame":1}`, `{"kind":"place","count":5,"mint":true,"frame":2}`)
+	require.NoError(t, err)
+	assert.Equal(t, map[string]int{"frame 1": 8, "frame 2": 5}, lying(two))
+
+	// Two go over to make ten: into the cells that are free, the named one first.
+	ten := mustPlay(t, two, `{"kind":"put","group":0,"frame":1,"cell":10,"pieces":[{"place":"ones","slots":[8,9]}]}`)
+	assert.Equal(t, map[string]int{"frame 1": 10, "frame 2": 3}, lying(ten))
+	assert.Equal(t, "13", board.Total(ten.Models[0]).String())
+	lay := board.LayOut(ten.Models[0])
+	assert.Equal(t, lay.Pieces[4].X, lay.Pieces[8].X, "the tenth cell is under the fifth")
+	assert.Less(t, lay.Pieces[9].X, lay.Pieces[8].X)
+
+	// A counter changes its cell within a full frame; one that is taken does not come.
+	assert.Equal(t, lying(ten), lying(mustPlay(t, ten, `{"kind":"put","group":0,"frame":1,"cell":3,"pieces":[{"place":"ones","slots":[0]}]}`)))
+	for _, c := range []struct{ move, why string }{
+		{`{"kind":"put","group":0,"frame":1,"pieces":[{"place":"ones","slots":[10,11]}]}`, "Frame 1 has room for 0 more, not for 2."},
+		{`{"kind":"place","count":8,"frame":2}`, "Frame 2 has room for 7 more, not for 8."},
+		{`{"kind":"put","group":0,"frame":3,"pieces":[{"place":"ones","slots":[0]}]}`, "There is no frame 3. This mat has 2."},
+	} {
+		var mv board.Move
+		require.NoError(t, json.Unmarshal([]byte(c.move), &mv))
+		_, _, err := board.Apply(ten, mv)
+		assert.EqualError(t, err, c.why)
+	}
+}
+
 func mustPlay(t testing.TB, b board.Board, text string) board.Board {
 	var mv board.Move
 	require.NoError(t, json.Unmarshal([]byte(text), &mv))

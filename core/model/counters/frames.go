@@ -184,7 +184,7 @@ func (c Counters) grow(a GrowArgs, t *board.Turn) (Counters, error) {
 	more := g.cells() - f.cells()
 	added := many(more, c.lastMint(a.Frame), t.TakeIDs(more))
 	c.List = append(slices.Clone(c.List), added...)
-	return c.fillFrame(a.Frame, pieces.IDs(added)), nil
+	return c.fillFrame(a.Frame, 0, pieces.IDs(added)), nil
 }
 
 func grown(f CounterFrame, a GrowArgs) CounterFrame {
@@ -208,17 +208,54 @@ func (c Counters) lastMint(frame int) bool {
 	return len(in) > 0 && in[len(in)-1].Mint
 }
 
-// fillFrame puts the counters into the free cells of one frame.
-func (c Counters) fillFrame(n int, ids []board.PieceID) Counters {
+// freeCells are the cells of a frame that are empty, in the order in which they
+// fill.
+func (c Counters) freeCells(n int) []int {
 	used := map[int]bool{}
 	for _, k := range c.inFrame(n) {
 		used[int(k.Cell)] = true
 	}
-	free := slices.DeleteFunc(c.order(c.Frames[n-1]), func(cell int) bool { return used[cell] })
+	return slices.DeleteFunc(c.order(c.Frames[n-1]), func(cell int) bool { return used[cell] })
+}
+
+// fillFrame puts counters into the free cells of one frame, a wanted cell first
+// (from 1; 0 for none) and then in order from it.
+func (c Counters) fillFrame(n, first int, ids []board.PieceID) Counters {
+	free := c.freeCells(n)
+	if at := slices.Index(free, first-1); at > 0 {
+		free = append(free[at:len(free):len(free)], free[:at]...)
+	}
 	return c.With(pieces.Change(c.List, ids, func(k *pieces.Piece) {
+		k.Group, k.Loose, k.X, k.Y = 0, false, 0, 0
 		k.Frame, k.Cell = int8(n), int16(free[0])
 		free = free[1:]
 	}))
+}
+
+// roomIn refuses unless a frame has so many free cells.
+func (c Counters) roomIn(n, count int) error {
+	if _, err := c.frame(n); err != nil {
+		return err
+	}
+	if free := len(c.freeCells(n)); free < count {
+		return say.Refuse("frame-room", say.Int("n", say.Given, n), say.Int("free", say.Amount, free), say.Int("count", say.Amount, count))
+	}
+	return nil
+}
+
+// seat puts counters into the cells of a frame.
+func (c Counters) seat(a PutArgs, t *board.Turn) (Counters, error) {
+	found, err := kit.FindPlaying(c.List, a.Pieces)
+	if err != nil {
+		return c, err
+	}
+	ids := pieces.IDs(found)
+	c.List = pieces.Change(c.List, ids, func(k *pieces.Piece) { k.Frame, k.Cell = 0, 0 })
+	if err := c.roomIn(a.Frame, len(found)); err != nil {
+		return c, err
+	}
+	t.Say("did.seated", say.Text("form", say.Amount, c.counted(len(found))), say.Int("n", say.Given, a.Frame))
+	return c.fillFrame(a.Frame, a.Cell, ids), nil
 }
 
 func growLaw(c Counters, a GrowArgs) (board.Law, error) {

@@ -123,14 +123,19 @@ func (c Counters) groupsOf(a SizeArgs, t *board.Turn) (Counters, error) {
 	return c, nil
 }
 
-// PutArgs put counters into a group.
+// PutArgs put counters into a group, or into the cells of a frame.
 type PutArgs struct {
 	Pieces []board.Select `json:"pieces" jsonschema:"required" jsonschema_description:"Which counters."`
 	Group  int            `json:"group" jsonschema:"minimum=0,maximum=12" jsonschema_description:"The group, from 1; 0 for none."`
+	Frame  int            `json:"frame,omitempty" jsonschema:"minimum=0,maximum=60" jsonschema_description:"The frame, from 1, instead of a group."`
+	Cell   int            `json:"cell,omitempty" jsonschema:"minimum=0,maximum=144" jsonschema_description:"The cell of the frame to fill first, from 1; when it is left out or not free, the first that is."`
 }
 
-// put brings counters into one group, or out of all.
+// put brings counters into one group or one frame, or out of all.
 func (c Counters) put(a PutArgs, t *board.Turn) (Counters, error) {
+	if a.Frame != 0 {
+		return c.seat(a, t)
+	}
 	found, err := kit.ForGroup(c.List, a.Pieces, a.Group, c.Groups)
 	if err != nil {
 		return c, err

@@ -143,7 +143,7 @@ func (c Counters) sprite(k pieces.Piece, x, y int, zone string) board.Sprite {
 
 // frameBoxes are the frames with their cells, numerals, shading and counts.
 func (c Counters) frameBoxes() []box {
-	boxes := make([]box, len(c.Frames))
+	boxes, ways := make([]box, len(c.Frames)), c.areWays()
 	for i, f := range c.Frames {
 		id := "frame " + strconv.Itoa(i+1)
 		b := &boxes[i]
@@ -158,7 +158,7 @@ func (c Counters) frameBoxes() []box {
 			}
 			b.draw = append(b.draw, d)
 		}
-		c.edge(b, f, i)
+		c.edge(b, f, i, ways)
 	}
 	for _, k := range c.List {
 		if k.Frame == 0 || !lies(k) {
@@ -189,9 +189,27 @@ func (c Counters) numeral(f CounterFrame, n int) int {
 	return n%f.Columns*f.Rows + n/f.Columns + 1
 }
 
+// areWays tells whether the frames are rows that stand under one another, all of
+// them filled.
+func (c Counters) areWays() bool {
+	cells, lying := 0, 0
+	for _, f := range c.Frames {
+		if f.Rows > 1 {
+			return false
+		}
+		cells += f.cells()
+	}
+	for _, k := range c.List {
+		if k.Frame > 0 && lies(k) {
+			lying++
+		}
+	}
+	return len(c.Frames) > 1 && lying == cells
+}
+
 // edge writes beside a frame: the counts row by row when skip-counting is shown,
 // and the two parts where frames of one row stand as all the ways.
-func (c Counters) edge(b *box, f CounterFrame, i int) {
+func (c Counters) edge(b *box, f CounterFrame, i int, ways bool) {
 	text := func(row int, s string) {
 		b.zone.W = f.Columns*cell + caption
 		b.draw = append(b.draw, board.Decor{Kind: "caption", X: f.Columns*cell + 8, Y: row * cell, W: caption - 8, H: cell, Text: s, Zone: b.zone.ID})
@@ -201,7 +219,7 @@ func (c Counters) edge(b *box, f CounterFrame, i int) {
 		for row := range f.Rows {
 			text(row, strconv.Itoa((row+1)*f.Columns))
 		}
-	case f.Rows == 1 && len(c.Frames) > 1:
+	case ways:
 		var berry, mint int
 		for _, k := range c.inFrame(i + 1) {
 			if k.Mint {

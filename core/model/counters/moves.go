@@ -21,6 +21,7 @@ type PlaceArgs struct {
 	Count int  `json:"count" jsonschema:"required,minimum=1,maximum=3000" jsonschema_description:"How many counters."`
 	Mint  bool `json:"mint,omitempty" jsonschema_description:"With the mint face up."`
 	Group int  `json:"group,omitempty" jsonschema:"minimum=0,maximum=12" jsonschema_description:"Into this group, from 1; on the mat when left out."`
+	Frame int  `json:"frame,omitempty" jsonschema:"minimum=0,maximum=60" jsonschema_description:"Into the free cells of this frame, from 1; into those of any when left out."`
 }
 
 // FirstArgs hold the size of the first part.
@@ -149,12 +150,20 @@ func (c Counters) putDown(a PlaceArgs, t *board.Turn) (Counters, error) {
 	if err := c.inRange(c.count() + a.Count); err != nil {
 		return c, err
 	}
+	if a.Frame != 0 {
+		if err := c.roomIn(a.Frame, a.Count); err != nil {
+			return c, err
+		}
+	}
 	added := many(a.Count, a.Mint, t.TakeIDs(a.Count))
 	for i := range added {
 		added[i].Group = int8(a.Group)
 	}
 	t.Say("did.placed", say.Text("pieces", say.Amount, c.counted(a.Count)))
 	c.List = append(slices.Clone(c.List), added...)
+	if a.Frame != 0 {
+		return c.fillFrame(a.Frame, 0, pieces.IDs(added)), nil
+	}
 	return c.fill(isOf(pieces.IDs(added))), nil
 }
 

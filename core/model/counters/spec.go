@@ -83,12 +83,12 @@ func moves() []board.MoveSpec {
 		pieces.Move(kit, "gather", "Bring all counters out of the groups.", board.Keeps, nil, Counters.gather, "counters 2 @ 4 4 4", board.NoArgs{}),
 		pieces.Move(kit, "groupsOf", "Make groups of a given size; the rest are left over.", board.Keeps, nil, Counters.groupsOf, "counters 14", SizeArgs{4}),
 		board.Rule[Counters, PutArgs]{
-			Kind: "put", Doc: "Put counters into a group, or out of all.", Laws: []board.LawKind{board.Keeps}, Apply: Counters.put,
+			Kind: "put", Doc: "Put counters into a group, into the cells of a frame, or out of all.", Laws: []board.LawKind{board.Keeps}, Apply: Counters.put,
 			Saved: func(c Counters, a PutArgs) (PutArgs, error) {
 				sels, err := kit.Saved(c.List, a.Pieces)
 				a.Pieces = sels
 				return a, err
-			}, Board: "counters 14", Before: []board.Move{grouped}, Example: PutArgs{three, 1},
+			}, Board: "counters 14", Before: []board.Move{grouped}, Example: PutArgs{Pieces: three, Group: 1},
 		}.Spec(),
 		pieces.Move(kit, "lineUp", "Line loose counters up in fives or in tens.", board.Keeps, nil, Counters.lineUp, "counters 14", ByArgs{5}),
 		pieces.Move(kit, "scatter", "Scatter the counters over the mat, on purpose.", board.Keeps, nil, Counters.scatter, "counters 14", SeedArgs{1}),

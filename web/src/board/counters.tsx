@@ -5,7 +5,7 @@ import { Mark, type Piece } from '../core/core';
 import { act, select, type DrawnModel } from '../lesson/store';
 import { selectZone } from './columns';
 import { Panel, Stepper, TypedForm, Words } from './controls';
-import { named, onMat, onTray, zoneUnder } from './drops';
+import { cellUnder, named, onMat, onTray, zoneUnder } from './drops';
 import { Look } from './looks';
 import { PieceBoard } from './PieceBoard';
 import type { ViewProps } from './views';
@@ -24,7 +24,10 @@ export function CountersView({ model, index, scale, bare }: ViewProps) {
       drop={(d) => {
         if (onTray(model, index, d)) return;
         const group = zoneUnder(model, d, 'group');
+        const frame = zoneUnder(model, d, 'frame');
         if (group) act({ kind: 'put', model: index, pieces: named(d), group });
+        else if (frame)
+          act({ kind: 'put', model: index, pieces: named(d), group: 0, frame, cell: cellUnder(model, d) });
         else onMat(index, d);
         select(index, []);
       }}

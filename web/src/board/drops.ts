@@ -49,15 +49,18 @@ export function onColumn(model: DrawnModel, index: number, d: Drop) {
   if (made) select(index, []);
 }
 
+const isUnder = (r: { x: number; y: number; w: number; h: number }, d: Drop) =>
+  d.at.x >= r.x && d.at.x < r.x + r.w && d.at.y >= r.y && d.at.y < r.y + r.h;
+
 /** The zone of a kind under a drop: the 2 of "group 2". */
 export function zoneUnder(model: DrawnModel, d: Drop, kind: string): number | undefined {
-  const zone = model.zones.find(
-    (z) =>
-      z.id.startsWith(`${kind} `) &&
-      d.at.x >= z.x &&
-      d.at.x < z.x + z.w &&
-      d.at.y >= z.y &&
-      d.at.y < z.y + z.h,
-  );
+  const zone = model.zones.find((z) => z.id.startsWith(`${kind} `) && isUnder(z, d));
   return zone && Number(zone.id.slice(kind.length + 1));
+}
+
+/** The cell of a frame under a drop, from 1; 0 for none. */
+export function cellUnder(model: DrawnModel, d: Drop): number {
+  const cells = model.decor.filter((one) => one.kind === 'cell' || one.kind === 'shaded');
+  const cell = cells.find((one) => isUnder(one, d));
+  return cell ? cells.filter((one) => one.zone === cell.zone).indexOf(cell) + 1 : 0;
 }

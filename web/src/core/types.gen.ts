@@ -1230,6 +1230,10 @@ export interface MoveCountersPlace {
    * Into this group, from 1; on the mat when left out.
    */
   group?: number;
+  /**
+   * Into the free cells of this frame, from 1; into those of any when left out.
+   */
+  frame?: number;
 }
 /**
  * So many more into the next cells, or so many fewer.
@@ -1508,7 +1512,7 @@ export interface MoveCountersGroupsOf {
   size: number;
 }
 /**
- * Put counters into a group, or out of all.
+ * Put counters into a group, into the cells of a frame, or out of all.
  */
 export interface MoveCountersPut {
   kind: 'put';
@@ -1524,6 +1528,14 @@ export interface MoveCountersPut {
    * The group, from 1; 0 for none.
    */
   group: number;
+  /**
+   * The frame, from 1, instead of a group.
+   */
+  frame?: number;
+  /**
+   * The cell of the frame to fill first, from 1; when it is left out or not free, the first that is.
+   */
+  cell?: number;
 }
 /**
  * Line loose counters up in fives or in tens.
