@@ -1,5 +1,5 @@
 import { startApp } from './app.mjs';
-import { blocks, expect, open, saved, says, test, type } from './teacher';
+import { choose, blocks, expect, open, saved, says, test, type } from './teacher';
 
 test('all is there after a reload, with the scenes and lines that were made', async ({ page }) => {
   await open(page, [blocks({})]);
@@ -127,4 +127,16 @@ test('lessons are deleted and brought back', async ({ page }) => {
   await page.locator('.card', { hasText: 'Tulips' }).getByRole('button', { name: 'Bring back' }).click();
   await page.getByRole('button', { name: 'Back to the lessons' }).click();
   await expect(page.getByRole('link', { name: /Tulips/ })).toBeVisible();
+});
+
+test('lists that did not come while the network was away are said, and open when it is back', async ({
+  page,
+}) => {
+  await page.route('**/assets/opened-*.js', (route) => route.abort());
+  await open(page, [blocks({ ones: 2 })]);
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await expect(page.getByRole('alert')).toContainText('has not come yet, and the network is away');
+  await page.unroute('**/assets/opened-*.js');
+  await choose(page, 'More', 'Count aloud');
+  await expect(page.getByRole('toolbar', { name: 'Counting aloud' })).toBeVisible();
 });

@@ -3,19 +3,18 @@ import '@fontsource/andika/latin-700.css';
 import '@fontsource-variable/figtree/wght.css';
 import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { Alert, Button, ConfigProvider } from 'antd';
-import { lazy, StrictMode, Suspense, useEffect, useState } from 'react';
+import { StrictMode, useEffect, useState } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import './board/pieces.css';
 import './styles.css';
 import { LessonPage } from './lesson/LessonPage';
 import { useLesson } from './lesson/store';
+import { PresentPage } from './present/PresentPage';
 import { api, ApiError, onNewBuild } from './shell/api';
 import { SignIn } from './shell/SignIn';
 import { ShelfPage } from './shelf/ShelfPage';
 import { theme } from './theme';
-
-const PresentPage = lazy(() => import('./present/PresentPage').then((m) => ({ default: m.PresentPage })));
 
 const client = new QueryClient({
   defaultOptions: { queries: { retry: (n, e) => e instanceof ApiError && e.status === 0 && n < 2 } },
@@ -30,14 +29,12 @@ function App() {
   return (
     <BrowserRouter>
       <NewBuild />
-      <Suspense fallback={<main aria-busy="true" />}>
-        <Routes>
-          <Route path="/" element={<ShelfPage />} />
-          <Route path="/lesson/:id" element={<LessonPage />} />
-          <Route path="/lesson/:id/present" element={<PresentPage />} />
-          <Route path="*" element={<Navigate to="/" replace />} />
-        </Routes>
-      </Suspense>
+      <Routes>
+        <Route path="/" element={<ShelfPage />} />
+        <Route path="/lesson/:id" element={<LessonPage />} />
+        <Route path="/lesson/:id/present" element={<PresentPage />} />
+        <Route path="*" element={<Navigate to="/" replace />} />
+      </Routes>
     </BrowserRouter>
   );
 }

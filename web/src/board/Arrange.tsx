@@ -1,8 +1,9 @@
 // What is done with a model as a whole: title, copies, links, its place and
 // size on the board, the read-outs beside it.
-import { Input, Modal } from 'antd';
+import { Input } from 'antd';
 import { useState } from 'react';
 import { act, useLesson, type DrawnModel } from '../lesson/store';
+import { Dialog } from '../shell/later';
 import { Words, type Word } from './controls';
 import { views, type Kind } from './views';
 import { LARGEST } from './pinch';
@@ -86,7 +87,7 @@ export function Arrange({ model, index, alone, zoom, setZoom }: Props) {
           })),
         ]}
       />
-      <Modal
+      <Dialog
         title="Title above the model"
         open={title !== undefined}
         okText="Write it"
@@ -99,7 +100,7 @@ export function Arrange({ model, index, alone, zoom, setZoom }: Props) {
           maxLength={200}
           onChange={(e) => setTitle(e.target.value)}
         />
-      </Modal>
+      </Dialog>
     </>
   );
 }

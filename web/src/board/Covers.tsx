@@ -1,10 +1,11 @@
 // Covers over a model: whole columns and rows, or any rectangle, which can be
 // moved and resized. A tap shows what is under one; a quick look shows all of
 // it for a moment.
-import { Button, Dropdown } from 'antd';
+import { Button } from 'antd';
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { CoverView } from '../core/core';
 import { act, type DrawnModel } from '../lesson/store';
+import { Menu } from '../shell/later';
 
 interface Props {
   model: DrawnModel;
@@ -140,9 +141,9 @@ export function CoverMenu({ model, index }: { model: DrawnModel; index: number }
     });
   }
   return (
-    <Dropdown menu={{ items, style: { maxHeight: 360, overflowY: 'auto' } }} trigger={['click']}>
+    <Menu items={items}>
       <Button>Cover</Button>
-    </Dropdown>
+    </Menu>
   );
 }
 
@@ -162,14 +163,9 @@ export function QuickLook({ looking, setLooking }: { looking: boolean; setLookin
       <Button disabled={looking} onClick={() => setLooking(true)}>
         Quick look
       </Button>
-      <Dropdown
-        trigger={['click']}
-        menu={{
-          items: lengths.map((s) => ({ key: s, label: `${s} s`, onClick: () => setSeconds(s) })),
-        }}
-      >
+      <Menu items={lengths.map((s) => ({ key: s, label: `${s} s`, onClick: () => setSeconds(s) }))}>
         <Button aria-label={`A quick look lasts ${seconds} seconds`}>{seconds} s</Button>
-      </Dropdown>
+      </Menu>
     </span>
   );
 }

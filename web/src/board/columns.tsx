@@ -1,9 +1,10 @@
 // Columns by place, for blocks and discs: names and counts above, a stack at
 // each foot to build by hand.
-import { Button, InputNumber, Popover } from 'antd';
+import { Button } from 'antd';
 import { useState, type CSSProperties } from 'react';
 import { Mark, type Piece, type ZoneView } from '../core/core';
 import { act, select, type DrawnModel } from '../lesson/store';
+import { InputNumber, Sheet } from '../shell/later';
 import { centreOf } from './geometry';
 import { Look } from './looks';
 import type { ViewProps } from './views';
@@ -81,7 +82,6 @@ function Stack({
   index: number;
   sample: Piece;
 }) {
-  const [open, setOpen] = useState(false);
   const [, name, , , w, h] = sample;
   const out = Mark.taken | Mark.spent | Mark.crossed | Mark.copy;
   const last = model.pieces.findLast((p) => p[1] === name && !(p[7] & out));
@@ -108,17 +108,11 @@ function Stack({
           </svg>
           <span>+1</span>
         </Button>
-        <Popover
-          open={open}
-          onOpenChange={setOpen}
-          trigger="click"
-          content={<HowMany zone={zone} index={index} done={() => setOpen(false)} />}
-          destroyOnHidden
-        >
+        <Sheet anew content={(close) => <HowMany zone={zone} index={index} done={close} />}>
           <Button className="small" aria-label={`Add several ${zone.label}`}>
             +…
           </Button>
-        </Popover>
+        </Sheet>
       </div>
       {zone.verb && (
         <Button className="verb" onClick={() => zone.move && act({ ...zone.move, kind: zone.move.kind })}>

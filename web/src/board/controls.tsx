@@ -1,8 +1,9 @@
 // The few kinds of control that a model's own line is made of: a menu of words,
 // a panel, a stepper.
-import { Button, Dropdown, Input, Popover, type InputProps } from 'antd';
+import { Button, Input, type InputProps } from 'antd';
 import type { ReactNode } from 'react';
 import { act } from '../lesson/store';
+import { Menu, Sheet } from '../shell/later';
 
 export interface Word {
   label: string;
@@ -14,41 +15,35 @@ export interface Word {
 /** A button that opens a list of words. What is on is ticked. */
 export function Words({ label, words }: { label: string; words: (Word | 'line')[] }) {
   return (
-    <Dropdown
-      trigger={['click']}
-      menu={{
-        style: { maxHeight: 420, overflowY: 'auto' },
-        items: words.map((w, i) =>
-          w === 'line'
-            ? { type: 'divider' as const, key: i }
-            : {
-                key: w.label,
-                label: w.on ? `✓ ${w.label}` : w.label,
-                disabled: !!w.off,
-                onClick: w.run,
-              },
-        ),
-      }}
+    <Menu
+      items={words.map((w, i) =>
+        w === 'line'
+          ? { type: 'divider' as const, key: i }
+          : {
+              key: w.label,
+              label: w.on ? `✓ ${w.label}` : w.label,
+              disabled: !!w.off,
+              onClick: w.run,
+            },
+      )}
     >
       <Button>{label}</Button>
-    </Dropdown>
+    </Menu>
   );
 }
 
 /** A button that opens a small sheet of controls over the board. */
 export function Panel({ label, children }: { label: string; children: ReactNode }) {
   return (
-    <Popover
-      trigger="click"
-      placement="bottom"
-      content={
+    <Sheet
+      content={() => (
         <div className="panel" role="group" aria-label={label}>
           {children}
         </div>
-      }
+      )}
     >
       <Button>{label}</Button>
-    </Popover>
+    </Sheet>
   );
 }
 

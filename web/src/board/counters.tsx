@@ -1,8 +1,9 @@
 // Counters: loose, in frames, in groups. A tap turns a counter over.
-import { Button, InputNumber, Popover } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
 import { Mark, type Piece } from '../core/core';
 import { act, select, type DrawnModel } from '../lesson/store';
+import { InputNumber, Sheet } from '../shell/later';
 import { selectZone } from './columns';
 import { Panel, Stepper, TypedForm, Words } from './controls';
 import { cellUnder, named, onMat, onTray, zoneUnder } from './drops';
@@ -105,15 +106,11 @@ function Sample({ shape, colouring, mint }: { shape: string; colouring: number; 
 }
 
 function Several({ index, faces }: { index: number; faces: [string, boolean][] }) {
-  const [open, setOpen] = useState(false);
   const [n, setN] = useState<number | null>(10);
   return (
-    <Popover
-      open={open}
-      onOpenChange={setOpen}
-      trigger="click"
-      destroyOnHidden
-      content={
+    <Sheet
+      anew
+      content={(close) => (
         <div className="how-many">
           <label>
             How many? <InputNumber min={1} max={3000} precision={0} value={n} onChange={setN} autoFocus />
@@ -121,18 +118,18 @@ function Several({ index, faces }: { index: number; faces: [string, boolean][] }
           {faces.map(([name, mint]) => (
             <Button
               key={name}
-              onClick={() => n && act({ kind: 'place', model: index, count: n, mint }) && setOpen(false)}
+              onClick={() => n && act({ kind: 'place', model: index, count: n, mint }) && close()}
             >
               Add {name}
             </Button>
           ))}
         </div>
-      }
+      )}
     >
       <Button className="small" aria-label="Add several counters">
         +…
       </Button>
-    </Popover>
+    </Sheet>
   );
 }
 

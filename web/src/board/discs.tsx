@@ -1,9 +1,10 @@
 // The place value chart: discs or dots in columns, rows for addends, tracks to
 // share on, digit cards below.
-import { Button, Checkbox, Select } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
 import type { Piece } from '../core/core';
 import { act, type DrawnModel } from '../lesson/store';
+import { Checkbox, Select } from '../shell/later';
 import { Columns } from './columns';
 import { MoreOrLess, Panel, Stepper, TypedForm, Words } from './controls';
 import { named, onColumn, onTray, zoneUnder } from './drops';

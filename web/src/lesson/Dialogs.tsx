@@ -18,7 +18,7 @@ const dialogs = {
 
 export type DialogName = keyof typeof dialogs;
 
-export default function Dialogs({ name, close }: { name: DialogName; close: () => void }) {
+export function Dialogs({ name, close }: { name: DialogName; close: () => void }) {
   const Dialog = dialogs[name];
   return <Dialog close={close} />;
 }

@@ -1,5 +1,5 @@
 // Preparing and free teaching: header of words, board, record, stem.
-import { Alert, Button, Dropdown, Modal, Result, Spin } from 'antd';
+import { Alert, Button } from 'antd';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Stage } from '../board/Tile';
@@ -9,6 +9,7 @@ import { boardPng, boardSvg, download } from '../export/picture';
 import { takePen, usePen } from '../ink/pen';
 import { PenBar } from '../ink/PenBar';
 import { Record } from '../record/Record';
+import { Dialog, Menu } from '../shell/later';
 import { Flower } from '../shell/Mark';
 import { Notices } from '../shell/Notices';
 import { beginCapture, CaptureBar } from './CaptureBar';
@@ -33,15 +34,13 @@ import {
 } from './store';
 import { Stem } from './Stem';
 
-type Dialog = DialogName | undefined;
-
 export function LessonPage() {
   const { id = '' } = useParams();
   const status = useLesson((s) => s.status);
   const failure = useLesson((s) => s.failure);
   const title = useLesson((s) => s.outline.title);
   const empty = useLesson((s) => s.outline.scenes.length === 0);
-  const [dialog, setDialog] = useState<Dialog>();
+  const [dialog, setDialog] = useState<DialogName>();
 
   useEffect(() => {
     setPresenting(false);
@@ -63,26 +62,27 @@ export function LessonPage() {
   if (status === 'failed') {
     return (
       <main className="centre">
-        <Result
-          status="warning"
+        <Alert
+          type="warning"
+          showIcon
           title="This lesson does not open"
-          subTitle={failure}
-          extra={[
-            <Button key="again" type="primary" onClick={() => void openLesson(id)}>
+          description={failure}
+          action={
+            <Button type="primary" onClick={() => void openLesson(id)}>
               Try again
-            </Button>,
-            <Link key="shelf" to="/">
-              To the shelf
-            </Link>,
-          ]}
+            </Button>
+          }
         />
+        <p>
+          <Link to="/">To the shelf</Link>
+        </p>
       </main>
     );
   }
   if (status === 'loading') {
     return (
       <main className="centre">
-        <Spin size="large" aria-label="Opening the lesson" />
+        <p role="status">Opening the lesson …</p>
       </main>
     );
   }
@@ -140,7 +140,7 @@ const saveWords = {
   waiting: 'Kept on this device, not yet sent',
 } as const;
 
-function Header({ id, onDialog }: { id: string; onDialog: (d: Dialog) => void }) {
+function Header({ id, onDialog }: { id: string; onDialog: (d: DialogName) => void }) {
   const navigate = useNavigate();
   const title = useLesson((s) => s.outline.title);
   const save = useLesson((s) => s.save);
@@ -187,22 +187,18 @@ function Header({ id, onDialog }: { id: string; onDialog: (d: Dialog) => void })
         Draw
       </Button>
       <MoreMenu disabled={!hasScene} onDialog={onDialog} />
-      <Dropdown
-        trigger={['click']}
-        menu={{
-          items: kinds.map((kind) => ({
-            key: kind,
-            label: views[kind].title,
-            onClick: () => act({ kind: 'addModel', of: kind }),
-          })),
-        }}
-        disabled={!hasScene}
+      <Menu
+        items={kinds.map((kind) => ({
+          key: kind,
+          label: views[kind].title,
+          onClick: () => act({ kind: 'addModel', of: kind }),
+        }))}
       >
-        <Button>Add beside</Button>
-      </Dropdown>
-      <Dropdown trigger={['click']} menu={{ items: take }}>
+        <Button disabled={!hasScene}>Add beside</Button>
+      </Menu>
+      <Menu items={take}>
         <Button>Export</Button>
-      </Dropdown>
+      </Menu>
       <Button type="primary" disabled={!hasScene} onClick={() => void navigate(`/lesson/${id}/present`)}>
         Present
       </Button>
@@ -223,20 +219,16 @@ function ClearMenu({ disabled }: { disabled: boolean }) {
   }));
   return (
     <>
-      <Dropdown
-        trigger={['click']}
-        disabled={disabled}
-        menu={{
-          items: [
-            ...items,
-            { type: 'divider' as const, key: 'line' },
-            { key: 'all', label: 'Everything', danger: true, onClick: () => setAsking(true) },
-          ],
-        }}
+      <Menu
+        items={[
+          ...items,
+          { type: 'divider' as const, key: 'line' },
+          { key: 'all', label: 'Everything', danger: true, onClick: () => setAsking(true) },
+        ]}
       >
-        <Button>Clear</Button>
-      </Dropdown>
-      <Modal
+        <Button disabled={disabled}>Clear</Button>
+      </Menu>
+      <Dialog
         title="Clear everything?"
         open={asking}
         okText="Clear everything"
@@ -248,12 +240,12 @@ function ClearMenu({ disabled }: { disabled: boolean }) {
         }}
       >
         Pieces, ink, notes and record of this board go. Undo brings them back.
-      </Modal>
+      </Dialog>
     </>
   );
 }
 
-function MoreMenu({ disabled, onDialog }: { disabled: boolean; onDialog: (d: Dialog) => void }) {
+function MoreMenu({ disabled, onDialog }: { disabled: boolean; onDialog: (d: DialogName) => void }) {
   const models = useLesson((s) => s.models);
   const handle = useLesson((s) => s.handle);
   const compare = () => {
@@ -277,9 +269,9 @@ function MoreMenu({ disabled, onDialog }: { disabled: boolean; onDialog: (d: Dia
     { key: 'words', label: 'Words of the class', onClick: () => onDialog('about') },
   ];
   return (
-    <Dropdown trigger={['click']} disabled={disabled} menu={{ items }}>
-      <Button>More</Button>
-    </Dropdown>
+    <Menu items={items}>
+      <Button disabled={disabled}>More</Button>
+    </Menu>
   );
 }
 

@@ -1,9 +1,10 @@
 // The stem along the bottom: a bud for each scene, a leaf for each step, to go
 // along and rearrange.
-import { Button, Dropdown, Input, Modal } from 'antd';
+import { Button, Input } from 'antd';
 import { useState, type PointerEvent } from 'react';
 import { kinds, views } from '../board/views';
 import { call, type SceneLine } from '../core/core';
+import { Dialog, Menu } from '../shell/later';
 import { addBoard, edit, show, useLesson } from './store';
 
 export function Stem({ onExample }: { onExample: () => void }) {
@@ -43,18 +44,15 @@ export function Stem({ onExample }: { onExample: () => void }) {
         ))}
       </ol>
       <div className="stem-add">
-        <Dropdown
-          trigger={['click']}
-          menu={{
-            items: kinds.map((kind) => ({
-              key: kind,
-              label: views[kind].title,
-              onClick: () => addBoard([kind], views[kind].title),
-            })),
-          }}
+        <Menu
+          items={kinds.map((kind) => ({
+            key: kind,
+            label: views[kind].title,
+            onClick: () => addBoard([kind], views[kind].title),
+          }))}
         >
           <Button>New board</Button>
-        </Dropdown>
+        </Menu>
         <Button onClick={onExample}>New worked example</Button>
       </div>
     </nav>
@@ -114,14 +112,14 @@ function Bud({
           <span className="bud-title">{scene.title || 'Untitled'}</span>
         </button>
         {here && (
-          <Dropdown menu={{ items }} trigger={['click']}>
+          <Menu items={items}>
             <Button type="text" className="small" aria-label={`Change scene ${number}`}>
               ⋯
             </Button>
-          </Dropdown>
+          </Menu>
         )}
       </span>
-      <Modal
+      <Dialog
         title="Rename the scene"
         open={naming !== undefined}
         onCancel={() => setNaming(undefined)}
@@ -137,7 +135,7 @@ function Bud({
           maxLength={200}
           onChange={(e) => setNaming(e.target.value)}
         />
-      </Modal>
+      </Dialog>
     </>
   );
 }

@@ -1,6 +1,6 @@
 // Presenting gives all to the board: one prompt line, the written work if
 // wanted, ten petals for progress.
-import { Button, Modal } from 'antd';
+import { Button } from 'antd';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { Words } from '../board/controls';
@@ -14,6 +14,7 @@ import {
   show,
   useLesson,
 } from '../lesson/store';
+import { Dialog, fetchOpened } from '../shell/later';
 import { takePen } from '../ink/pen';
 import { PenBar } from '../ink/PenBar';
 import { CountBar, countAloud } from '../lesson/CountBar';
@@ -51,6 +52,9 @@ export function PresentPage() {
 
   // What was written last is seen, however much there is.
   const latest = useRef<HTMLElement>(null);
+  useEffect(() => {
+    if (status === 'open') fetchOpened();
+  }, [status]);
   useEffect(() => {
     const side = latest.current;
     if (side) side.scrollTop = side.scrollHeight;
@@ -232,7 +236,7 @@ export function PresentPage() {
           onClick={() => setBlank(false)}
         />
       )}
-      <Modal title="Keys while presenting" open={list} onCancel={() => setList(false)} footer={null}>
+      <Dialog title="Keys while presenting" open={list} onCancel={() => setList(false)} footer={null}>
         <dl className="keys">
           {keyList.map(([key, what]) => (
             <div key={key}>
@@ -241,7 +245,7 @@ export function PresentPage() {
             </div>
           ))}
         </dl>
-      </Modal>
+      </Dialog>
       <Notices />
     </main>
   );

@@ -1,6 +1,6 @@
 // The shelf: all lessons, last changed first.
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { Alert, Button, Dropdown, Input, Modal, Result, Spin } from 'antd';
+import { Alert, Button, Input } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { loadCore } from '../core/core';
@@ -8,6 +8,7 @@ import { sendLeftovers, unsentLessons } from '../lesson/outbox';
 import { sentence } from '../lesson/store';
 import { tabId } from '../lesson/tab';
 import { api, type ShelfLine } from '../shell/api';
+import { Dialog, fetchOpened, Menu } from '../shell/later';
 import { Flower } from '../shell/Mark';
 
 export function ShelfPage() {
@@ -18,7 +19,9 @@ export function ShelfPage() {
   useEffect(() => {
     document.title = 'Lessons – Unit Bloom';
     // The core is fetched while the teacher chooses.
-    void loadCore().catch(() => undefined);
+    void loadCore()
+      .then(fetchOpened)
+      .catch(() => undefined);
   }, []);
   return (
     <div className="shelf">
@@ -38,12 +41,13 @@ export function ShelfPage() {
             {deleted ? 'Back to the lessons' : 'Deleted lessons'}
           </Button>
         </div>
-        {shelf.isPending && <Spin aria-label="Reading the shelf" />}
+        {shelf.isPending && <p role="status">Reading the shelf …</p>}
         {shelf.error && (
-          <Result
-            status="warning"
+          <Alert
+            type="warning"
+            showIcon
             title={sentence(shelf.error)}
-            extra={<Button onClick={() => void shelf.refetch()}>Try again</Button>}
+            action={<Button onClick={() => void shelf.refetch()}>Try again</Button>}
           />
         )}
         {shelf.data?.length === 0 && (
@@ -101,23 +105,20 @@ function Card({ line, deleted }: { line: ShelfLine; deleted: boolean }) {
       {deleted ? (
         <Button onClick={() => change.mutate()}>Bring back</Button>
       ) : (
-        <Dropdown
-          trigger={['click']}
-          menu={{
-            items: [
-              {
-                key: 'delete',
-                label: 'Delete (can be brought back for 30 days)',
-                danger: true,
-                onClick: () => change.mutate(),
-              },
-            ],
-          }}
+        <Menu
+          items={[
+            {
+              key: 'delete',
+              label: 'Delete (can be brought back for 30 days)',
+              danger: true,
+              onClick: () => change.mutate(),
+            },
+          ]}
         >
           <Button type="text" className="small card-more" aria-label={`More for ${line.title}`}>
             ⋯
           </Button>
-        </Dropdown>
+        </Menu>
       )}
     </li>
   );
@@ -152,9 +153,9 @@ function ImportButton() {
           if (file) void read(file);
         }}
       />
-      <Modal title="The file was not opened" open={why !== ''} footer={null} onCancel={() => setWhy('')}>
+      <Dialog title="The file was not opened" open={why !== ''} footer={null} onCancel={() => setWhy('')}>
         <Alert type="warning" title={why} description="Nothing was changed on the shelf." />
-      </Modal>
+      </Dialog>
     </>
   );
 }
@@ -168,7 +169,7 @@ function NewLesson({ close }: { close: () => void }) {
     onSuccess: ({ id }) => navigate(`/lesson/${id}`),
   });
   return (
-    <Modal
+    <Dialog
       title="New lesson"
       open
       onCancel={close}
@@ -188,6 +189,6 @@ function NewLesson({ close }: { close: () => void }) {
         />
       </label>
       {make.error && <Alert type="warning" title={sentence(make.error)} />}
-    </Modal>
+    </Dialog>
   );
 }

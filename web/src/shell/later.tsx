@@ -1,0 +1,141 @@
+// Lists, sheets, dialogs and the fields in them: a part of the page of its own.
+// It is fetched while nobody waits, and mounted when the first of them opens, so
+// that the board stands sooner.
+import type { ButtonProps, CheckboxProps, InputNumberProps, MenuProps, ModalProps, SelectProps } from 'antd';
+import {
+  cloneElement,
+  useEffect,
+  useState,
+  type ComponentType,
+  type ReactElement,
+  type ReactNode,
+} from 'react';
+import { notify } from '../lesson/store';
+
+/** A part of the page that is fetched once, and is there from then on. */
+export interface Part<T> {
+  now: T | undefined;
+  fetch: () => Promise<T>;
+}
+
+export function partOf<T>(get: () => Promise<T>): Part<T> {
+  const part: Part<T> = { now: undefined, fetch: async () => (part.now ??= await get()) };
+  return part;
+}
+
+/** Fetches a part while nobody waits, so that it is there without the network too. */
+export function fetchIdly(part: Part<unknown>) {
+  const idle = globalThis.requestIdleCallback ?? ((run: () => void) => setTimeout(run, 500));
+  idle(() => void part.fetch().catch(() => undefined));
+}
+
+/** The part once it is wanted and there. Without the network it may not come: that is said, and `failed` told. */
+export function usePart<T>(part: Part<T>, wanted: boolean, failed?: () => void): T | undefined {
+  const [, setThere] = useState(false);
+  const missing = wanted && !part.now;
+  useEffect(() => {
+    if (!missing) return;
+    let gone = false;
+    part.fetch().then(
+      () => !gone && setThere(true),
+      () => {
+        if (gone) return;
+        notify(
+          'refusal',
+          'This part of Unit Bloom has not come yet, and the network is away. Try again soon.',
+        );
+        failed?.();
+      },
+    );
+    return () => {
+      gone = true;
+    };
+  });
+  return wanted ? part.now : undefined;
+}
+
+const opened = partOf(() => import('./opened'));
+type Opened = NonNullable<(typeof opened)['now']>;
+
+export const fetchOpened = () => fetchIdly(opened);
+
+function later<P extends object>(of: (m: Opened) => ComponentType<P>) {
+  return function Later(props: P) {
+    const there = usePart(opened, true);
+    if (!there) return null;
+    const Thing = of(there);
+    return <Thing {...props} />;
+  };
+}
+
+export const Checkbox = later<CheckboxProps>((m) => m.Checkbox);
+export const InputNumber = later<InputNumberProps<number>>((m) => m.InputNumber);
+export const Select = later<SelectProps<string>>((m) => m.Select);
+
+/** A dialog; it is not there before it is open for the first time. */
+export function Dialog(props: ModalProps) {
+  const [was, setWas] = useState(false);
+  if (props.open && !was) setWas(true);
+  const there = usePart(opened, !!props.open || was);
+  return there && <there.Modal {...props} />;
+}
+
+/** Opens and closes what a button opens; before the first time there is the button alone. */
+function useOpening(button: ReactElement<ButtonProps>) {
+  const [open, setOpen] = useState<boolean>();
+  const there = usePart(opened, open !== undefined, () => setOpen(undefined));
+  return {
+    there,
+    open: open ?? false,
+    setOpen,
+    // It keeps the focus that it had when it was pressed.
+    button: cloneElement(button, there ? { autoFocus: true } : { onClick: () => setOpen(true) }),
+  };
+}
+
+interface MenuButton {
+  items: NonNullable<MenuProps['items']>;
+  children: ReactElement<ButtonProps>;
+}
+
+/** A button that opens a list of words. */
+export function Menu({ items, children }: MenuButton) {
+  const { there, open, setOpen, button } = useOpening(children);
+  if (!there) return button;
+  return (
+    <there.Dropdown
+      open={open}
+      onOpenChange={setOpen}
+      trigger={['click']}
+      menu={{ items, style: { maxHeight: 420, overflowY: 'auto' } }}
+    >
+      {button}
+    </there.Dropdown>
+  );
+}
+
+interface SheetButton {
+  /** What the sheet holds; it is given what closes it. */
+  content: (close: () => void) => ReactNode;
+  children: ReactElement<ButtonProps>;
+  /** Whether the sheet begins anew each time. */
+  anew?: boolean;
+}
+
+/** A button that opens a small sheet over the board. */
+export function Sheet({ content, children, anew = false }: SheetButton) {
+  const { there, open, setOpen, button } = useOpening(children);
+  if (!there) return button;
+  return (
+    <there.Popover
+      open={open}
+      onOpenChange={setOpen}
+      trigger="click"
+      placement="bottom"
+      destroyOnHidden={anew}
+      content={content(() => setOpen(false))}
+    >
+      {button}
+    </there.Popover>
+  );
+}
