@@ -2,7 +2,7 @@
 SHELL := /bin/bash
 .SHELLFLAGS := -eu -o pipefail -c
 .DELETE_ON_ERROR:
-.PHONY: demo build test bench screenshots generate tools format clean check-generated go-test web-test e2e
+.PHONY: demo build test bench screenshots generate tools format clean check-generated check-lint check-types check-format check-unit go-test web-test e2e
 
 VERSION := $(shell git describe --tags --always --dirty 2>/dev/null || echo dev)
 WEB := $(shell find web/src web/public web/scripts -type f -not -path '*/generated/*' 2>/dev/null) web/index.html web/vite.config.ts
@@ -52,10 +52,10 @@ go-test:
 	GOGC=600 UNITBLOOM_CASES=10000 go test ./core/...
 
 web-test: node_modules/.ready web/src/core/generated/core.wasm check-generated
-	npm run --silent format
-	npm run --silent lint
-	npm run --silent types
-	npm run --silent unit
+	$(MAKE) --no-print-directory -j2 check-lint check-types check-format check-unit
+
+check-lint check-types check-format check-unit: check-%:
+	npm run --silent $*
 
 e2e: tools build
 	npx playwright test --config e2e/playwright.config.ts

@@ -137,7 +137,7 @@ test('presented, an example plays by itself, and the last step is left to the cl
   await page.keyboard.press('r');
   await expect(page.locator('.cue')).toContainText('With the tens');
   await choose(page, 'Play', 'By itself, every 4 seconds');
-  await expect(page.getByRole('img', { name: 'Step 2 of 3' })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole('img', { name: 'Step 2 of 4' })).toBeVisible({ timeout: 20_000 });
 });
 
 test('what children saw stands with the example, and the slow way beside the fast way', async ({ page }) => {

@@ -82,7 +82,25 @@ func makeCompare(r Request) (Example, error) {
 		Say: line("compare.check"), Ask: line("compare.check.ask"), Answer: line("compare.check.answer", answerText("sentence", relation)),
 		Write: []lesson.Write{{Kind: "sentence", Text: relation}},
 	})
+	m.prove(a, b)
 	return m.end(a.String()+" and "+b.String(), strings.Fields(relation)[1])
+}
+
+// prove checks which of two numbers is the larger by what it has more.
+func (m *maker) prove(a, b place.Number) {
+	small, large := a, b
+	if a.Cmp(b) > 0 {
+		small, large = b, a
+	}
+	d, _ := large.Sub(small)
+	if d.IsZero() {
+		return
+	}
+	m.step(lesson.Step{
+		Say: line("compare.prove"), Ask: line("compare.prove.ask"),
+		Answer: line("compare.prove.answer", say.Number("d", say.Answer, d), say.Number("small", say.Given, small), say.Number("large", say.Given, large)),
+		Write:  []lesson.Write{m.sentence(small.String()+" + "+d.String(), large.String())},
+	})
 }
 
 // charts build both numbers, on discs in the same columns and with digit cards.

@@ -1,6 +1,7 @@
 package method_test
 
 import (
+	"cmp"
 	"fmt"
 	"math/big"
 	"math/rand/v2"
@@ -1059,4 +1060,49 @@ func TestFactsOnTenFrames(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, map[string]int{"frame 1": 9, "frame 2": 6, "ringed": 3}, lying(e, 1))
 	assert.Equal(t, "3", e.Scene.Made.Answer)
+}
+
+// What is asked before anything is done is answered from the digits, and comes
+// true; what is checked at the end comes by another way.
+func TestPredictionsComeTrueAndChecksAgree(t *testing.T) {
+	r := proptest.Random(29)
+	first := func(id string, args ...string) (string, string) {
+		e, err := method.Make(method.Request{Method: id, Args: args})
+		require.NoError(t, err, "%s %v", id, args)
+		checkExample(t, e)
+		s := e.Plain().Steps[0]
+		return s.Ask, s.Answer
+	}
+	for range proptest.Cases() / 5 {
+		big := 21 + r.IntN(9000)
+		small := 1 + r.IntN(big-1)
+		ask, said := first("difference", itoa(big), itoa(small))
+		var place string
+		var lead int
+		if n, _ := fmt.Sscanf(ask, "Their %s are %d apart.", &place, &lead); n == 2 {
+			word, _, _ := strings.Cut(said, " ")
+			want := map[int]string{1: "More:", 0: "Just", -1: "Less:"}[cmp.Compare(big-small, lead)]
+			require.Equal(t, want, word, "%d − %d: %s %s", big, small, ask, said)
+		} else {
+			require.Equal(t, len(itoa(big)) == len(itoa(small)) && itoa(big)[0] == itoa(small)[0], big > 9, "%d − %d is foretold", big, small)
+		}
+		size := 1 + r.IntN(12)
+		n := r.IntN(12*size + 1)
+		_, said = first("group", itoa(n), "/", itoa(size))
+		require.Equal(t, n%size == 0 && n >= size, strings.Contains(said, ": yes."), "%d ÷ %d: %s", n, size, said)
+	}
+	last := func(id string, args ...string) string {
+		e, err := method.Make(method.Request{Method: id, Args: args})
+		require.NoError(t, err, "%s %v", id, args)
+		steps := e.Plain().Steps
+		return steps[len(steps)-1].Answer
+	}
+	assert.Equal(t, "80. From 37 that is 117 too. It fits.", last("count", "37", "10", "8"))
+	assert.Equal(t, "80 less: 216 and 80 make 296.", last("more-less", "296", "+10", "+10", "-100"))
+	assert.Equal(t, "Neither: we are back at 5.", last("more-less", "5", "+0.1", "-0.1"))
+	assert.Equal(t, "0.05 more: 0.45 and 0.05 make 0.5.", last("compare", "0.5", "0.45"))
+	e, err := method.Make(method.Request{Method: "build", Args: []string{"146"}})
+	require.NoError(t, err)
+	steps := e.Plain().Steps
+	assert.Equal(t, "A square is a hundred, a stick a ten, a dot a one.", steps[len(steps)-2].Answer)
 }

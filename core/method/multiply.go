@@ -123,7 +123,7 @@ func makeGroup(r Request) (Example, error) {
 	m := begin(r, "counters 0")
 	problem := strconv.Itoa(n) + " ÷ " + strconv.Itoa(size)
 	m.key(lesson.Step{
-		Say: line("group.start", given("n", n), given("size", size)), Ask: line("group.predict"), Answer: line("group.predict.answer"),
+		Say: line("group.start", given("n", n), given("size", size)), Ask: line("group.steps", given("size", size), given("n", n)), Answer: inSteps(n, size),
 		Moves: []board.Move{{Kind: "build", Args: counters.NumberArgs{Amount: strconv.Itoa(n)}}},
 	})
 	for g := 1; g <= n/size; g++ {
@@ -140,6 +140,22 @@ func makeGroup(r Request) (Example, error) {
 		})
 	}
 	return m.endDivision(problem, n, size)
+}
+
+// inSteps foretells whether steps of a size meet a number.
+func inSteps(n, size int) say.Line {
+	if n < size {
+		return line("group.steps.few", given("size", size), given("n", n))
+	}
+	var steps []string
+	for s := size; s < n+size; s += size {
+		steps = append(steps, strconv.Itoa(s))
+	}
+	id := "group.steps.yes"
+	if n%size > 0 {
+		id = "group.steps.no"
+	}
+	return line(id, answerText("steps", strings.Join(steps, ", ")))
 }
 
 // endDivision checks a division by multiplying, and gives its answer.

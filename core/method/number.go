@@ -7,6 +7,7 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
+	"unitbloom/core/model/blocks"
 	"unitbloom/core/model/rack"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
@@ -62,6 +63,14 @@ func makeBuild(r Request) (Example, error) {
 			Look:  line("look.place", say.PlaceName("place", p)),
 			Moves: m.lay(d, p, 0),
 			Write: []lesson.Write{digitCell("sum", p, d, board.Select{Place: p, State: "any"})},
+		})
+	}
+	if r.Model == "blocks" && !n.IsZero() {
+		m.step(lesson.Step{
+			Say: line("build.sketch"), Ask: line("build.sketch.ask"),
+			Answer: line("build.sketch."+strconv.Itoa(int(n.Top()-place.Ones)+1),
+				say.PlaceName("o", place.Ones), say.PlaceName("t", place.Tens), say.PlaceName("h", place.Hundreds), say.PlaceName("k", place.Thousands)),
+			Moves: []board.Move{{Kind: "style", Args: blocks.StyleArgs{Style: "sketch"}}},
 		})
 	}
 	m.key(lesson.Step{
@@ -194,7 +203,14 @@ func makeCount(r Request) (Example, error) {
 		}
 		m.step(s)
 	}
-	end := strconv.Itoa(start + by*times)
+	all, end := by*times, strconv.Itoa(start+by*times)
+	if times > 1 {
+		m.step(lesson.Step{
+			Say: line("count.check"), Ask: line("count.check.ask", given("times", times), given("by", by), given("start", start)),
+			Answer: line("count.check.answer", answer("all", all), given("start", start), answer("end", start+all)),
+			Write:  []lesson.Write{m.sentence(sumText([2]int{start, all}), end)},
+		})
+	}
 	return m.end(strconv.Itoa(start)+" in steps of "+strconv.Itoa(by), end)
 }
 

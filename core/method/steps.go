@@ -124,7 +124,28 @@ func (m *maker) changesOf(start place.Number, changes []change) (place.Number, e
 		m.change(c, from, next, fan && i > 0, row(c.String(), next.String()))
 		now = next
 	}
+	if !fan && len(changes) > 1 {
+		m.changesInOne(start, now)
+	}
 	return now, nil
+}
+
+// changesInOne checks a chain of changes by what they come to together.
+func (m *maker) changesInOne(start, end place.Number) {
+	s := lesson.Step{Say: line("moreLess.check"), Ask: line("moreLess.check.ask", say.Number("start", say.Given, start))}
+	less, more, id := start, end, "moreLess.check.more"
+	switch end.Cmp(start) {
+	case 0:
+		s.Answer = line("moreLess.check.same", say.Number("start", say.Given, start))
+		m.step(s)
+		return
+	case -1:
+		less, more, id = end, start, "moreLess.check.less"
+	}
+	net, _ := more.Sub(less)
+	s.Answer = line(id, say.Number("net", say.Answer, net), say.Number("start", say.Given, start), say.Number("end", say.Answer, end))
+	s.Write = []lesson.Write{m.sentence(less.String()+" + "+net.String(), more.String())}
+	m.step(s)
 }
 
 // changesOfRow makes every change of one of several starts: a row of a table.

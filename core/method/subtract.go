@@ -300,8 +300,9 @@ func (m *maker) twoRows(a, b int) {
 
 // countUp builds the smaller number and goes up to the larger in jumps.
 func (m *maker) countUp(big, small int) {
+	ask, foretold := foretellGap(big, small)
 	s := lesson.Step{
-		Say: line("gap.start", given("big", big), given("small", small)), Ask: line("gap.predict"), Answer: line("gap.predict.answer", given("big", big)),
+		Say: line("gap.start", given("big", big), given("small", small)), Ask: ask, Answer: foretold,
 		Write: []lesson.Write{{Kind: "text", Text: strconv.Itoa(small) + " + □ = " + strconv.Itoa(big)}},
 	}
 	for _, c := range place.Int(small).UnitForm() {
@@ -319,6 +320,26 @@ func (m *maker) countUp(big, small int) {
 			Write:  []lesson.Write{row("+"+strconv.Itoa(jump), strconv.Itoa(now))},
 		})
 	}
+}
+
+// foretellGap asks for a difference before it is counted: by the largest place,
+// and by what comes after it.
+func foretellGap(big, small int) (ask, foretold say.Line) {
+	p := place.Int(big).Top()
+	unit := whole(p)
+	lead := (big/unit - small/unit) * unit
+	if p == place.Ones || lead == 0 {
+		return line("gap.predict"), line("gap.predict.answer", given("big", big))
+	}
+	id := "gap.predict.even"
+	switch {
+	case big%unit > small%unit:
+		id = "gap.predict.more"
+	case big%unit < small%unit:
+		id = "gap.predict.less"
+	}
+	at := say.PlaceName("place", p)
+	return line("gap.predict.lead", at, given("lead", lead)), line(id, at, given("big", big), given("small", small), given("lead", lead))
 }
 
 func whole(p place.Place) int { n, _ := p.Value().Whole(); return n }
