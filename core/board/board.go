@@ -163,13 +163,13 @@ func (t *Turn) Say(id string, values ...say.Value) { t.effect.Said = say.New(id,
 // Apply makes the move. On a refusal the error is a *say.Refusal and the board
 // returned is the one given.
 func Apply(b Board, mv Move) (Board, Effect, error) {
-	spec, err := b.find(mv)
+	spec, args, err := b.find(mv)
 	if err != nil {
 		return b, Effect{}, err
 	}
 	ids := b.ids
 	t := Turn{ids: &ids, room: MaxPieces - b.Pieces(), board: b, model: mv.Model}
-	next, err := spec.apply(b, mv, &t)
+	next, err := spec.apply(b, mv.Model, args, &t)
 	if err != nil {
 		return b, Effect{}, err
 	}
@@ -195,32 +195,37 @@ func ApplyAll(b Board, moves []Move) (Board, error) {
 // LawOf is what the move does to the total of the model that it names, told
 // from the board before it.
 func LawOf(b Board, mv Move) (Law, error) {
-	spec, err := b.find(mv)
+	spec, args, err := b.find(mv)
 	if err != nil {
 		return Law{}, err
 	}
-	return spec.law(b, mv)
+	return spec.law(b, mv.Model, args)
 }
 
 // Saved is the move as it is kept in a file: pieces named by id become slots.
 func Saved(b Board, mv Move) (Move, error) {
-	spec, err := b.find(mv)
+	spec, args, err := b.find(mv)
 	if err != nil {
 		return mv, err
 	}
-	return spec.saved(b, mv)
+	if spec.saved != nil {
+		args, err = spec.saved(b, mv.Model, args)
+	}
+	return Move{Kind: mv.Kind, Model: mv.Model, Args: args}, err
 }
 
-func (b Board) find(mv Move) (*MoveSpec, error) {
-	if spec, ok := boardTable[mv.Kind]; ok {
-		return spec, nil
+// find is the registry's line of a move, and its parameters.
+func (b Board) find(mv Move) (*MoveSpec, any, error) {
+	spec, ok := boardTable[mv.Kind]
+	if !ok {
+		if !b.has(mv.Model) {
+			return nil, nil, b.noModel(mv.Model)
+		}
+		kind := b.Models[mv.Model].Kind()
+		if spec, ok = moveTables[kind][mv.Kind]; !ok {
+			return nil, nil, say.Refuse("unknown-move", say.Text("move", say.Given, fmt.Sprintf("%q", mv.Kind)), say.Text("model", say.Name, kind))
+		}
 	}
-	if !b.has(mv.Model) {
-		return nil, b.noModel(mv.Model)
-	}
-	kind := b.Models[mv.Model].Kind()
-	if spec, ok := moveTables[kind][mv.Kind]; ok {
-		return spec, nil
-	}
-	return nil, say.Refuse("unknown-move", say.Text("move", say.Given, fmt.Sprintf("%q", mv.Kind)), say.Text("model", say.Name, kind))
+	args, err := mv.argsLike(spec.Args)
+	return spec, args, err
 }

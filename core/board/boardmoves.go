@@ -94,23 +94,18 @@ func boardMove[A any](kind, doc, board string, example A, apply func(Board, int,
 	if kind == "link" {
 		spec.Laws = []LawKind{Sets}
 	}
-	spec.apply = func(b Board, mv Move, t *Turn) (Board, error) {
-		args, err := argsOf[A](mv)
-		if err != nil {
-			return b, err
+	spec.apply = func(b Board, model int, args any, t *Turn) (Board, error) {
+		if kind != "addModel" && !b.has(model) {
+			return b, b.noModel(model)
 		}
-		if kind != "addModel" && !b.has(mv.Model) {
-			return b, b.noModel(mv.Model)
-		}
-		return apply(b, mv.Model, args, t)
+		return apply(b, model, args.(A), t)
 	}
-	spec.law = func(b Board, mv Move) (Law, error) {
-		if a, err := argsOf[WithArgs](mv); kind == "link" && err == nil && b.has(a.With) {
+	spec.law = func(b Board, _ int, args any) (Law, error) {
+		if a, ok := args.(WithArgs); ok && kind == "link" && b.has(a.With) {
 			return Law{Kind: Sets, Value: Total(b.Models[a.With])}, nil
 		}
 		return Law{Kind: Looks}, nil
 	}
-	spec.saved = func(b Board, mv Move) (Move, error) { return mv, nil }
 	return spec
 }
 
@@ -264,11 +259,11 @@ func Renumbered(mv Move, models int) func(int) int {
 			return model
 		}
 	case "reorder":
-		a, err := argsOf[ToArgs](mv)
+		args, err := mv.argsLike(ToArgs{})
 		if err != nil {
 			return nil
 		}
-		order := newOrder(models, mv.Model, a.To)
+		order := newOrder(models, mv.Model, args.(ToArgs).To)
 		return func(model int) int { return slices.Index(order, model) }
 	}
 	return nil

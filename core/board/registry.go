@@ -142,10 +142,12 @@ type MoveSpec struct {
 	Before  []Move
 	Example any
 
+	// What it does, with its parameters read: args is of the type of Args. Where
+	// saved is nil, a move is saved as it is.
 	ofModel bool
-	apply   func(Board, Move, *Turn) (Board, error)
-	law     func(Board, Move) (Law, error)
-	saved   func(Board, Move) (Move, error)
+	apply   func(b Board, model int, args any, t *Turn) (Board, error)
+	law     func(b Board, model int, args any) (Law, error)
+	saved   func(b Board, model int, args any) (any, error)
 }
 
 // Param is one parameter of a move, as it is told to people and programs.
@@ -192,39 +194,45 @@ type Rule[M Model, A any] struct {
 // Spec turns a rule into the registry's form.
 func (r Rule[M, A]) Spec() MoveSpec {
 	var zero A
-	spec := MoveSpec{Kind: r.Kind, Doc: r.Doc, Laws: r.Laws, Args: zero, Board: r.Board, Before: r.Before, Example: r.Example, ofModel: true}
-	spec.apply = func(b Board, mv Move, t *Turn) (Board, error) {
-		args, err := argsOf[A](mv)
+	spec := MoveSpec{Kind: r.Kind, Doc: r.Doc, Laws: r.Laws, Args: zero, Board: r.Board, Before: r.Before, Example: r.Example}
+	return spec.by(reflect.ValueOf(r.Apply), reflect.ValueOf(r.Law), reflect.ValueOf(r.Saved))
+}
+
+// by is the line of a move that does what the functions of a rule say to one
+// model of a board. They are called without their types: code of its own for
+// each pair of model and parameters would make the browser's core a tenth larger.
+func (s MoveSpec) by(apply, law, saved reflect.Value) MoveSpec {
+	s.ofModel = true
+	s.apply = func(b Board, model int, args any, t *Turn) (Board, error) {
+		m, err := call(apply, b.Models[model], args, t)
 		if err != nil {
 			return b, err
 		}
-		m, err := r.Apply(b.Models[mv.Model].(M), args, t)
-		if err != nil {
-			return b, err
-		}
-		return b.with(mv.Model, m), nil
+		return b.with(model, m.(Model)), nil
 	}
-	spec.law = func(b Board, mv Move) (Law, error) {
-		args, err := argsOf[A](mv)
-		if err != nil {
-			return Law{}, err
+	always := Law{Kind: s.Laws[0]}
+	s.law = func(b Board, model int, args any) (Law, error) {
+		if law.IsNil() {
+			return always, nil
 		}
-		if r.Law == nil {
-			return Law{Kind: r.Laws[0]}, nil
-		}
-		return r.Law(b.Models[mv.Model].(M), args)
+		l, err := call(law, b.Models[model], args)
+		return l.(Law), err
 	}
-	spec.saved = func(b Board, mv Move) (Move, error) {
-		args, err := argsOf[A](mv)
-		if err != nil {
-			return mv, err
-		}
-		if r.Saved != nil {
-			args, err = r.Saved(b.Models[mv.Model].(M), args)
-		}
-		return Move{Kind: mv.Kind, Model: mv.Model, Args: args}, err
+	if !saved.IsNil() {
+		s.saved = func(b Board, model int, args any) (any, error) { return call(saved, b.Models[model], args) }
 	}
-	return spec
+	return s
+}
+
+// call calls a function that gives a value and an error.
+func call(f reflect.Value, args ...any) (any, error) {
+	in := make([]reflect.Value, len(args))
+	for i, a := range args {
+		in[i] = reflect.ValueOf(a)
+	}
+	out := f.Call(in)
+	err, _ := out[1].Interface().(error)
+	return out[0].Interface(), err
 }
 
 var models []ModelSpec
@@ -321,30 +329,34 @@ func (mv *Move) UnmarshalJSON(b []byte) error {
 	return nil
 }
 
-// argsOf reads the parameters strictly: an unknown or ill-typed field is
-// refused by its name.
-func argsOf[A any](mv Move) (A, error) {
-	var args A
+// argsLike reads the parameters, of the type of zero, strictly: an unknown or
+// ill-typed field is refused by its name.
+func (mv Move) argsLike(zero any) (any, error) {
+	want := reflect.TypeOf(zero)
 	if mv.raw == nil {
-		if typed, ok := mv.Args.(A); ok || mv.Args == nil {
-			return typed, nil
+		switch {
+		case mv.Args == nil:
+			return zero, nil
+		case reflect.TypeOf(mv.Args) == want:
+			return mv.Args, nil
 		}
-		return args, badField(mv.Kind, "these are not its parameters")
+		return zero, badField(mv.Kind, "these are not its parameters")
 	}
 	var fields map[string]json.RawMessage
 	if err := json.Unmarshal(mv.raw, &fields); err != nil {
-		return args, badField(mv.Kind, "this is not an object")
+		return zero, badField(mv.Kind, "this is not an object")
 	}
-	known := fieldNames(reflect.TypeOf(args))
+	known := fieldNames(want)
 	for name := range fields {
 		if name != "kind" && name != "model" && !slices.Contains(known, name) {
-			return args, badField(name, mv.Kind+" has no such field. It has "+orNone(known))
+			return zero, badField(name, mv.Kind+" has no such field. It has "+orNone(known))
 		}
 	}
-	if err := json.Unmarshal(mv.raw, &args); err != nil {
-		return args, fieldError(mv.Kind, err)
+	args := reflect.New(want)
+	if err := json.Unmarshal(mv.raw, args.Interface()); err != nil {
+		return zero, fieldError(mv.Kind, err)
 	}
-	return args, nil
+	return args.Elem().Interface(), nil
 }
 
 func fieldError(kind string, err error) error {
