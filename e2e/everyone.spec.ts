@@ -168,6 +168,19 @@ test('on a phone a number is built, bundled and presented', async ({ page }) => 
   await expect(page.getByRole('button', { name: 'Quit' })).toBeInViewport();
 });
 
+test('on a phone a note at the edge is read whole', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const notes = [{ id: 'n', text: 'yesterday fourteen', on: {}, x: 9300, y: 3000 }];
+  const scenes = [{ id: 'a', title: 'Board', start: { models: [blocks({ ones: 4 })] }, notes }];
+  const made = await page.request.post('/api/lessons', {
+    data: { format: 1, id: '', title: 'Planting day', words: {}, scenes },
+  });
+  await page.goto(`/lesson/${((await made.json()) as { id: string }).id}`);
+  const note = (await page.locator('.note').boundingBox())!;
+  expect(note.x).toBeGreaterThan(0);
+  expect(note.x + note.width).toBeLessThanOrEqual(391);
+});
+
 test('with reduced motion nothing travels', async ({ page }) => {
   await page.emulateMedia({ reducedMotion: 'reduce' });
   await open(page, [blocks({ ones: 10 })]);

@@ -1,6 +1,13 @@
 // Texts placed on the board. Spelling help is off: a class reads over the shoulder.
 import { Button } from 'antd';
-import { useRef, useState, type CSSProperties, type PointerEvent, type RefObject } from 'react';
+import {
+  useLayoutEffect,
+  useRef,
+  useState,
+  type CSSProperties,
+  type PointerEvent,
+  type RefObject,
+} from 'react';
 import { call, type Edit, type Note } from '../core/core';
 import type { Point } from '../board/geometry';
 import { edit, useLesson, type DrawnModel } from '../lesson/store';
@@ -73,6 +80,15 @@ function OneNote({ note, style }: { note: Note; style: CSSProperties }) {
   const [writing, setWriting] = useState(false);
   const [by, setBy] = useState<Point>();
   const grip = useRef<Point | undefined>(undefined);
+  const paper = useRef<HTMLDivElement>(null);
+  // What would run off the board at the right is drawn in as far as that.
+  useLayoutEffect(() => {
+    const stage = paper.current?.closest('.stage')?.getBoundingClientRect();
+    if (!paper.current || !stage) return;
+    paper.current.style.marginLeft = '';
+    const over = paper.current.getBoundingClientRect().right - stage.right;
+    if (over > 0) paper.current.style.marginLeft = `${-over}px`;
+  });
   const onPointerDown = (e: PointerEvent<HTMLDivElement>) => {
     if (writing || (e.target as Element).closest('button')) return;
     e.currentTarget.setPointerCapture(e.pointerId);
@@ -92,6 +108,7 @@ function OneNote({ note, style }: { note: Note; style: CSSProperties }) {
   };
   return (
     <div
+      ref={paper}
       className="note"
       style={{ ...style, translate: by ? `${by.x}px ${by.y}px` : undefined }}
       onPointerDown={onPointerDown}
