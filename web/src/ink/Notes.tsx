@@ -76,19 +76,32 @@ export function BoardNotes({ stage, fresh, done }: Props) {
   );
 }
 
+/** What would run off the board at the right is drawn in as far as that. */
+function useDrawnIn() {
+  const paper = useRef<HTMLDivElement>(null);
+  useLayoutEffect(() => {
+    const note = paper.current;
+    const stage = note?.closest('.stage');
+    if (!note || !stage) return;
+    const drawIn = () => {
+      note.style.marginLeft = '';
+      const over = note.getBoundingClientRect().right - stage.getBoundingClientRect().right;
+      if (over > 0) note.style.marginLeft = `${-over}px`;
+    };
+    drawIn();
+    const watch = new ResizeObserver(drawIn);
+    watch.observe(note);
+    watch.observe(stage);
+    return () => watch.disconnect();
+  });
+  return paper;
+}
+
 function OneNote({ note, style }: { note: Note; style: CSSProperties }) {
   const [writing, setWriting] = useState(false);
   const [by, setBy] = useState<Point>();
   const grip = useRef<Point | undefined>(undefined);
-  const paper = useRef<HTMLDivElement>(null);
-  // What would run off the board at the right is drawn in as far as that.
-  useLayoutEffect(() => {
-    const stage = paper.current?.closest('.stage')?.getBoundingClientRect();
-    if (!paper.current || !stage) return;
-    paper.current.style.marginLeft = '';
-    const over = paper.current.getBoundingClientRect().right - stage.right;
-    if (over > 0) paper.current.style.marginLeft = `${-over}px`;
-  });
+  const paper = useDrawnIn();
   const onPointerDown = (e: PointerEvent<HTMLDivElement>) => {
     if (writing || (e.target as Element).closest('button')) return;
     e.currentTarget.setPointerCapture(e.pointerId);
