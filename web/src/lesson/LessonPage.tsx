@@ -1,6 +1,6 @@
 // Preparing and free teaching: header of words, board, record, stem.
 import { Alert, Button } from 'antd';
-import { useEffect, useState } from 'react';
+import { useDeferredValue, useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Stage } from '../board/Tile';
 import { kinds, views, type Kind } from '../board/views';
@@ -55,6 +55,8 @@ export function LessonPage() {
   }, [status]);
   useLeave(id);
   useKeys();
+  // The board comes first; what stands round it follows at once.
+  const rest = useDeferredValue(status === 'open', false);
   useEffect(() => {
     document.title = title ? `${title} – Unit Bloom` : 'Unit Bloom';
   }, [title]);
@@ -98,9 +100,9 @@ export function LessonPage() {
           <CountBar />
           <CaptureBar />
         </div>
-        <Record />
+        {rest ? <Record /> : <aside className="record" />}
       </main>
-      <Stem onExample={() => setDialog('example')} />
+      {rest ? <Stem onExample={() => setDialog('example')} /> : <nav className="stem" />}
       <Notices />
       <OpenDialog name={dialog} close={() => setDialog(undefined)} />
     </div>
