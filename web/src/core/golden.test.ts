@@ -24,7 +24,8 @@ function parts(line: string) {
   return { op: call.op, arg, out: line.slice(at + 7, -1) };
 }
 
-test('the corpus', () => {
+// The whole corpus takes its time where others work beside it.
+test('the corpus', { timeout: 120_000 }, () => {
   const file = new URL('../../../core/door/testdata/golden.jsonl', import.meta.url);
   const lines = readFileSync(file, 'utf8').trim().split('\n');
   expect(lines.length).toBeGreaterThan(200);
