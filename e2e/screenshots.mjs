@@ -58,7 +58,6 @@ try {
     await shot('refusal');
     await scene('Fourteen bags');
     await page.getByRole('button', { name: 'Sketch' }).click();
-    await shot('sketch');
     await scene('One tray');
     await page.getByRole('button', { name: 'Cover', exact: true }).click();
     await page.getByText('Cover tens').click();
@@ -108,6 +107,10 @@ try {
       .click();
     await page.waitForTimeout(2500);
     await shot('example');
+    await page.getByRole('button', { name: 'Edit step' }).click();
+    await page.getByRole('dialog').waitFor();
+    await shot('edit');
+    await page.keyboard.press('Escape');
     await lesson('Two deliveries');
     await page.getByRole('button', { name: 'New worked example' }).click();
     await page.locator('.problem').fill('58 + 67');

@@ -320,7 +320,7 @@ var catalogue = map[string]string{
 	"moreLess.more.ask":       "{by} more than {from} is …",
 	"moreLess.less.ask":       "{by} less than {from} is …",
 	"moreLess.check":          "We check: all the changes in one.",
-	"moreLess.check.ask":      "How much is it more or less than {start}, when all is said?",
+	"moreLess.check.ask":      "How much more or less than {start} is it now?",
 	"moreLess.check.more":     "{net} more: {start} and {net} make {end}.",
 	"moreLess.check.less":     "{net} less: {end} and {net} make {start}.",
 	"moreLess.check.same":     "Neither: we are back at {start}.",
