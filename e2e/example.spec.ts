@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, open, pieces, saved, settled, test } from './teacher';
+import { blocks, expect, open, pieces, saved, settled, test } from './teacher';
 
 async function makeExample(page: Page, problem: string) {
   await page
@@ -174,4 +174,25 @@ test('a step is reworded and taken out, and the class has its own words', async 
   await page.reload();
   await page.getByRole('button', { name: /^Step 5:/ }).click();
   await expect(page.getByText('Exchange ten ones for one ten.')).toBeVisible();
+});
+
+test('steps taken faster than pieces travel leave each piece in its place', async ({ page }) => {
+  await open(page, [blocks({})]);
+  await page.getByRole('button', { name: 'New worked example' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.locator('.problem').fill('264 + 158');
+  await dialog.getByRole('button', { name: 'Add to the lesson' }).click();
+  await expect(dialog).toBeHidden();
+  await page.getByRole('button', { name: 'Present' }).click();
+  await expect(page.getByRole('button', { name: 'Quit' })).toBeVisible();
+  for (let n = 0; n < 12; n++) await page.keyboard.press('ArrowRight');
+  await settled(page);
+  await page.waitForTimeout(600);
+  const boxes = await pieces(page, 'tens').evaluateAll((all) =>
+    all.map((p) => p.getBoundingClientRect()).map(({ x, y, width }) => ({ x, y, width })),
+  );
+  expect(boxes).toHaveLength(12);
+  for (const [i, a] of boxes.entries())
+    for (const b of boxes.slice(i + 1))
+      expect(Math.abs(a.y - b.y) > 20 || Math.abs(a.x - b.x) >= a.width - 1).toBe(true);
 });

@@ -136,7 +136,7 @@ try {
       await page.getByRole('button', { name: '264 + 158', exact: false }).first().click();
       await page.getByRole('button', { name: 'Present' }).click();
       for (let n = 0; n < 13; n++) await page.keyboard.press('ArrowRight');
-      await page.waitForTimeout(1500);
+      await page.waitForTimeout(4000);
       await shot('present-large');
     },
     { width: 1920, height: 1080 },

@@ -31,18 +31,21 @@ const OnePiece = memo(
     lit: boolean;
   }) {
     const ref = useRef<SVGGElement>(null);
+    const travel = useRef<ReturnType<typeof animate>>(undefined);
     const [id, , x, y] = piece;
     // Only the first layout of a new piece knows where it came from.
     useLayoutEffect(() => {
       const el = ref.current;
       if (!el || !origin) return;
-      animate(
+      travel.current = animate(
         el,
         { transform: [`translate(${origin[2]}px, ${origin[3]}px)`, `translate(${x}px, ${y}px)`] },
         { duration: 0.55, ease: 'easeInOut' },
       );
       // eslint-disable-next-line react-hooks/exhaustive-deps
     }, []);
+    // Sent elsewhere on the way, it does not end where it was going first.
+    useLayoutEffect(() => () => travel.current?.cancel(), [x, y]);
     return (
       <g
         ref={ref}
