@@ -13,14 +13,10 @@ import (
 // first cell, and what comes goes on where it ends, in the other colour; where
 // two are seen together, each has its own frame.
 
-func placed(count int, mint bool) []board.Move {
-	if count == 0 {
-		return nil
-	}
-	return []board.Move{{Kind: "place", Args: counters.PlaceArgs{Count: count, Mint: mint}}}
-}
+// placed puts counters into the next free cells.
+func placed(count int, mint bool) []board.Move { return placedIn(0, count, mint) }
 
-// placedIn puts counters into one frame.
+// placedIn puts counters into one frame, or with 0 into the next free cells.
 func placedIn(frame, count int, mint bool) []board.Move {
 	if count == 0 {
 		return nil
