@@ -198,25 +198,30 @@ func (m *maker) both(a, b int) []board.Move {
 	return []board.Move{push(rack.Push{Row: 1, To: a}, rack.Push{Row: 2, To: b})}
 }
 
-// rings ring runs of pieces, each on its own; a run is the slots from one up to
-// another. The pieces are those that lie there after the moves.
-func (m *maker) rings(moves []board.Move, runs ...[2]int) []board.Move {
+// rings adds a ring round the slots of each group that has any, beside one
+// another; the pieces are those that lie there after the moves.
+func (m *maker) rings(moves []board.Move, groups ...[]int) []board.Move {
 	shown, err := board.ApplyAll(m.now, moves)
 	if err != nil || m.err != nil {
 		return moves
 	}
 	beside := false
-	for _, run := range runs {
-		var slots []int
-		for k := run[0]; k < run[1]; k++ {
-			slots = append(slots, k)
-		}
+	for _, slots := range groups {
 		if len(slots) > 0 {
 			moves = append(moves, ringOf(shown.Models[0], slots, beside))
 			beside = true
 		}
 	}
 	return moves
+}
+
+// run is the slots from one up to another.
+func run(from, to int) []int {
+	var slots []int
+	for k := from; k < to; k++ {
+		slots = append(slots, k)
+	}
+	return slots
 }
 
 // close says the sum and checks it another way.
@@ -245,12 +250,12 @@ func useFives(m *maker, a, b int) {
 	x, y := a-5, b-5
 	m.key(lesson.Step{
 		Say: line("fives.split", part("a", a), part("b", b)), Ask: line("fives.ask"), Answer: line("fives.answer", answer("x", x), answer("y", y)),
-		Moves: m.rings(nil, [2]int{0, 5}, [2]int{a, a + 5}),
+		Moves: m.rings(nil, run(0, 5), run(a, a+5)),
 		Write: append(fiveBonds(a, b), m.sentence("5 + 5", "10")),
 	})
 	m.step(lesson.Step{
 		Say: line("fives.rest"), Ask: line("fives.rest.ask"), Answer: line("fives.rest.answer", answer("rest", x+y), answer("sum", a+b)),
-		Moves: m.rings(nil, [2]int{0, 5}, [2]int{a, a + 5}, [2]int{5, a}, [2]int{a + 5, a + b}),
+		Moves: m.rings(nil, run(0, 5), run(a, a+5), run(5, a), run(a+5, a+b)),
 		Write: []lesson.Write{m.sentence("10 + "+strconv.Itoa(x+y), strconv.Itoa(a+b))},
 	})
 	m.close(a, b)
@@ -290,9 +295,9 @@ func makeTenFact(m *maker, a, b int) {
 func nearDoubles(m *maker, a, b int) {
 	m.showBoth(a, b)
 	small, extra := min(a, b), max(a, b)-min(a, b)
-	more := [2]int{a + small, a + b} // what the longer row has more
+	more := run(a+small, a+b) // what the longer row has more
 	if a > b {
-		more = [2]int{small, a}
+		more = run(small, a)
 	}
 	m.key(lesson.Step{
 		Say: line("doubles.start", part("a", a), part("b", b)), Ask: line("doubles.ask", part("small", small)), Answer: line("doubles.answer", part("small", small), answer("double", 2*small)),
@@ -464,7 +469,7 @@ func thinkAddition(m *maker, a, b int) {
 func asDifference(m *maker, a, b int) {
 	m.key(lesson.Step{
 		Say: line("difference.rows", part("a", a), part("b", b)), Ask: line("difference.ask"), Answer: line("difference.answer", answer("d", a-b)),
-		Moves: m.rings(m.both(a, b), [2]int{b, a}),
+		Moves: m.rings(m.both(a, b), run(b, a)),
 	})
 	m.closeMinus(a, b)
 }

@@ -29,11 +29,7 @@ func lastTaken(all, count int) []board.Move {
 	if count == 0 {
 		return nil
 	}
-	slots := make([]int, count)
-	for i := range slots {
-		slots[i] = all - count + i
-	}
-	return []board.Move{{Kind: "take", Args: pieces.PiecesArgs{Pieces: []board.Select{{Slots: slots}}}}}
+	return []board.Move{{Kind: "take", Args: pieces.PiecesArgs{Pieces: []board.Select{{Slots: run(all-count, all)}}}}}
 }
 
 func (m *maker) inFrame(n int) {

@@ -135,21 +135,12 @@ func (m *maker) seenWay(text string, parts []int, texts []string, sights []sight
 		Moves:  slices.Clone(best.moves),
 		Write:  []lesson.Write{bond(n, parts...), m.sentence(strings.Join(texts, " + "), strconv.Itoa(n))},
 	}
-	shown, err := board.ApplyAll(m.now, s.Moves)
-	if err != nil {
-		return err
-	}
-	beside := false
 	for _, slots := range there {
-		if len(slots) == 0 {
-			continue
-		}
 		for k := range slots {
 			slots[k] += best.skip
 		}
-		s.Moves = append(s.Moves, ringOf(shown.Models[0], slots, beside))
-		beside = true
 	}
+	s.Moves = m.rings(s.Moves, there...)
 	m.key(s)
 	return nil
 }
