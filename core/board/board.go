@@ -15,6 +15,7 @@ import (
 const (
 	MaxModels = 4
 	MaxPieces = 3000
+	MaxCovers = 60
 )
 
 // PieceID names a piece of an open board: for motion and for finding what a
@@ -161,7 +162,8 @@ func (t *Turn) Stage(m Model) {
 func (t *Turn) Say(id string, values ...say.Value) { t.effect.Said = say.New(id, values...) }
 
 // Apply makes the move. On a refusal the error is a *say.Refusal and the board
-// returned is the one given.
+// returned is the one given. What comes out can always be kept in a file: that is
+// looked at here, once, after every move of every model.
 func Apply(b Board, mv Move) (Board, Effect, error) {
 	spec, args, err := b.find(mv)
 	if err != nil {
@@ -177,7 +179,14 @@ func Apply(b Board, mv Move) (Board, Effect, error) {
 		next = next.follow(b, mv.Model, &t)
 	}
 	next.ids = ids
-	return next.settleCovers(), t.effect, nil
+	next = next.settleCovers()
+	if err := next.check(); err != nil {
+		return b, Effect{}, err
+	}
+	if err := spec.checkArgs(args); err != nil {
+		return b, Effect{}, err
+	}
+	return next, t.effect, nil
 }
 
 // ApplyAll makes the moves in order and stops at the first refusal.

@@ -124,10 +124,13 @@ func cover(b Board, i int, a CoverArgs, t *Turn) (Board, error) {
 	}
 	if a.At != nil {
 		if err := a.At.check(); err != nil {
-			return b, badField("at", err.Error())
+			return b, BadField("at", err.Error())
 		}
 	}
 	c := Cover{i, a.Zone, a.At}
+	if len(b.Covers) == MaxCovers {
+		return b, say.Refuse("covers-full", say.Int("most", say.Given, MaxCovers))
+	}
 	if !slices.ContainsFunc(b.Covers, c.same) {
 		b.Covers = append(slices.Clone(b.Covers), c)
 	}
@@ -179,7 +182,7 @@ func moveCover(b Board, i int, a MoveCoverArgs, t *Turn) (Board, error) {
 		return b, say.Refuse("no-zone", say.Text("zone", say.Given, a.Zone))
 	}
 	if err := a.At.check(); err != nil {
-		return b, badField("at", err.Error())
+		return b, BadField("at", err.Error())
 	}
 	b.Covers = slices.Clone(b.Covers)
 	b.Covers[a.Index] = Cover{i, a.Zone, &a.At}
@@ -190,7 +193,7 @@ func moveCover(b Board, i int, a MoveCoverArgs, t *Turn) (Board, error) {
 func addModel(b Board, _ int, a ModelArgs, t *Turn) (Board, error) {
 	spec, ok := SpecOf(a.Of)
 	if !ok {
-		return b, badField("of", "there is no model called \""+a.Of+"\". Models are "+kindsList())
+		return b, BadField("of", "there is no model called \""+a.Of+"\". Models are "+kindsList())
 	}
 	if len(b.Models) == MaxModels {
 		return b, say.Refuse("models-full")
@@ -230,7 +233,7 @@ func (b Board) coversAt(now func(model int) int) []Cover {
 
 func title(b Board, i int, a TitleArgs, t *Turn) (Board, error) {
 	if len([]rune(a.Title)) > 200 {
-		return b, badField("title", "a title has at most 200 letters")
+		return b, BadField("title", "a title has at most 200 letters")
 	}
 	t.Say("did.titled")
 	return b.tile(i, func(x *Tile) { x.Title = a.Title }), nil
@@ -238,7 +241,7 @@ func title(b Board, i int, a TitleArgs, t *Turn) (Board, error) {
 
 func width(b Board, i int, a WidthArgs, t *Turn) (Board, error) {
 	if a.Share < MinWidth || a.Share > MaxWidth {
-		return b, say.Refuse("bad-count", say.Int("n", say.Given, a.Share), say.Int("least", say.Given, MinWidth), say.Int("most", say.Given, MaxWidth))
+		return b, BadCount(a.Share, MinWidth, MaxWidth)
 	}
 	t.Say("did.width")
 	return b.tile(i, func(x *Tile) { x.Width = a.Share }), nil
@@ -351,7 +354,7 @@ func beside(b Board, i int, a BesideArgs, t *Turn) (Board, error) {
 	}
 	for _, id := range a.ReadOuts {
 		if !slices.Contains(known, id) {
-			return b, badField("readouts", id+" is not a read-out of this model. It has "+orNone(known))
+			return b, BadField("readouts", id+" is not a read-out of this model. It has "+orNone(known))
 		}
 	}
 	t.Say("did.beside")

@@ -1,8 +1,11 @@
 package board
 
 import (
+	"bytes"
 	"encoding/json"
+	"errors"
 	"fmt"
+	"maps"
 	"reflect"
 	"slices"
 	"strings"
@@ -22,6 +25,9 @@ type ModelSpec struct {
 	Moves []MoveSpec
 	// New is the model's first state.
 	New func(*IDs) Model
+	// Check says what of the model its file form does not take; nil where every
+	// value of it can be kept.
+	Check func(Model) error
 	// Decode reads the model's JSON form.
 	Decode func(json.RawMessage, *IDs) (Model, error)
 	// Shape is an empty value of the JSON form, for the schema.
@@ -145,6 +151,7 @@ type MoveSpec struct {
 	// What it does, with its parameters read: args is of the type of Args. Where
 	// saved is nil, a move is saved as it is.
 	ofModel bool
+	limits  *Limits
 	apply   func(b Board, model int, args any, t *Turn) (Board, error)
 	law     func(b Board, model int, args any) (Law, error)
 	saved   func(b Board, model int, args any) (any, error)
@@ -247,6 +254,7 @@ var (
 func tableOf(moves []MoveSpec) map[string]*MoveSpec {
 	table := make(map[string]*MoveSpec, len(moves))
 	for i := range moves {
+		moves[i].limits = LimitsOf(reflect.TypeOf(moves[i].Args))
 		table[moves[i].Kind] = &moves[i]
 	}
 	return table
@@ -340,30 +348,76 @@ func (mv Move) argsLike(zero any) (any, error) {
 		case reflect.TypeOf(mv.Args) == want:
 			return mv.Args, nil
 		}
-		return zero, badField(mv.Kind, "these are not its parameters")
-	}
-	var fields map[string]json.RawMessage
-	if err := json.Unmarshal(mv.raw, &fields); err != nil {
-		return zero, badField(mv.Kind, "this is not an object")
-	}
-	known := fieldNames(want)
-	for name := range fields {
-		if name != "kind" && name != "model" && !slices.Contains(known, name) {
-			return zero, badField(name, mv.Kind+" has no such field. It has "+orNone(known))
-		}
+		return zero, BadField(mv.Kind, "these are not its parameters")
 	}
 	args := reflect.New(want)
-	if err := json.Unmarshal(mv.raw, args.Interface()); err != nil {
-		return zero, fieldError(mv.Kind, err)
+	if err := strictly(mv.raw, args.Interface(), "kind", "model"); err != nil {
+		return zero, fieldError(mv.Kind, want, err)
 	}
 	return args.Elem().Interface(), nil
 }
 
-func fieldError(kind string, err error) error {
-	if te, ok := err.(*json.UnmarshalTypeError); ok {
-		return badField(te.Field, fmt.Sprintf("this must be %s, not %s", plainType(te.Type), te.Value))
+// strictly reads an object and refuses fields that the type does not have, at any
+// depth, beside those named.
+func strictly(raw []byte, into any, but ...string) error {
+	var fields map[string]json.RawMessage
+	if err := json.Unmarshal(raw, &fields); err != nil {
+		return err
 	}
-	return badField(kind, err.Error())
+	own := fieldNames(reflect.TypeOf(into).Elem())
+	rest := make(map[string]json.RawMessage, len(fields))
+	for _, name := range slices.Sorted(maps.Keys(fields)) {
+		switch {
+		case slices.Contains(own, name):
+			rest[name] = fields[name]
+		case !slices.Contains(but, name):
+			return unknownField(name)
+		}
+	}
+	if len(rest) < len(fields) {
+		raw, _ = json.Marshal(rest)
+	}
+	d := json.NewDecoder(bytes.NewReader(raw))
+	d.DisallowUnknownFields()
+	return d.Decode(into)
+}
+
+// unknownField is a field that a form does not have.
+type unknownField string
+
+func (f unknownField) Error() string { return Quote(string(f)) + " is not one of its fields" }
+
+func fieldError(kind string, t reflect.Type, err error) error {
+	var te *json.UnmarshalTypeError
+	var unknown unknownField
+	name, isUnknown := strings.CutPrefix(err.Error(), "json: unknown field ")
+	switch {
+	case errors.As(err, &te) && te.Field != "":
+		return BadField(te.Field, fmt.Sprintf("this must be %s, not %s", plainType(te.Type), plainValue(te.Value)))
+	case errors.As(err, &unknown):
+		return BadField(cut(string(unknown)), kind+" has no such field. It has "+orNone(fieldNames(t)))
+	case isUnknown:
+		return BadField(kind, "there is no field "+Quote(strings.Trim(name, `"`))+" in what it names")
+	}
+	return BadField(kind, err.Error())
+}
+
+// plainValue is a JSON value in the file's words.
+func plainValue(v string) string {
+	kind, number, _ := strings.Cut(v, " ")
+	switch kind {
+	case "number":
+		return strings.TrimSpace("the number " + number)
+	case "bool":
+		return "true or false"
+	case "string":
+		return "a text"
+	case "array":
+		return "a list"
+	case "object":
+		return "an object"
+	}
+	return v
 }
 
 func plainType(t reflect.Type) string {
@@ -383,10 +437,6 @@ func plainType(t reflect.Type) string {
 		return "an object"
 	}
 	return "a text"
-}
-
-func badField(field, reason string) error {
-	return say.Refuse("bad-field", say.Text("field", say.Given, field), say.Text("reason", say.Given, reason))
 }
 
 func orNone(names []string) string {

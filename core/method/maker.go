@@ -199,7 +199,7 @@ func wholeNumber(s string, least, most int) (int, error) {
 }
 
 func badNumber(err error) error {
-	return say.Refuse("bad-number", say.Text("reason", say.Given, err.Error()+"."))
+	return board.BadNumber(err)
 }
 
 // mirrored is a sign as we write it.

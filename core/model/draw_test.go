@@ -1,6 +1,7 @@
 package model_test
 
 import (
+	"encoding/json"
 	"fmt"
 	"reflect"
 	"slices"
@@ -11,7 +12,6 @@ import (
 	"pgregory.net/rapid"
 
 	"unitbloom/core/board"
-	"unitbloom/core/model/pieces"
 	"unitbloom/core/place"
 )
 
@@ -42,7 +42,7 @@ func drawField(t *rapid.T, v reflect.Value, f reflect.StructField, m board.Model
 			*value = drawSelects(t, m)
 		}
 	case *string:
-		*value = drawText(t, f)
+		*value = drawText(t, f, m)
 	case *bool:
 		*value = rapid.Bool().Draw(t, f.Name)
 	case *int:
@@ -76,13 +76,13 @@ func drawList(t *rapid.T, v reflect.Value) {
 }
 
 func drawPlace(t *rapid.T) place.Place {
-	if rapid.IntRange(0, 5).Draw(t, "rare") == 0 {
-		return rapid.SampledFrom([]place.Place{place.Hundredths, place.Tenths, place.TenThousands, place.Millions}).Draw(t, "place")
+	if rapid.IntRange(0, 3).Draw(t, "rare") == 0 {
+		return place.Place(rapid.IntRange(int(place.Smallest), int(place.Largest)).Draw(t, "place"))
 	}
 	return rapid.SampledFrom([]place.Place{place.Ones, place.Tens, place.Hundreds, place.Thousands}).Draw(t, "place")
 }
 
-func drawText(t *rapid.T, f reflect.StructField) string {
+func drawText(t *rapid.T, f reflect.StructField, m board.Model) string {
 	var choices []string
 	for _, part := range strings.Split(f.Tag.Get("jsonschema"), ",") {
 		if choice, ok := strings.CutPrefix(part, "enum="); ok {
@@ -94,21 +94,46 @@ func drawText(t *rapid.T, f reflect.StructField) string {
 	}
 	switch f.Name {
 	case "Zone":
-		return rapid.SampledFrom([]string{"", "all", "ones", "tens", "row 1", "row 1 left", "frame 1", "train 1", "group 1", "cellar"}).Draw(t, "zone")
+		return rapid.SampledFrom(zoneNames(m)).Draw(t, "zone")
 	case "Of":
-		return rapid.SampledFrom([]string{"blocks", "rack", "counters", "cubes", "discs", "abacus"}).Draw(t, "of")
+		return rapid.SampledFrom(append(kinds(), "loom")).Draw(t, "of")
 	case "Name":
-		return rapid.SampledFrom([]string{"", "bulbs", "tens", "thousands", "tenths"}).Draw(t, "name")
+		return rapid.SampledFrom([]string{"", "bulbs", "tens", "thousands", "millions", "tenths"}).Draw(t, "name")
 	case "Number":
-		return rapid.SampledFrom([]string{"", "40.50", "4070", "x"}).Draw(t, "number")
+		return rapid.SampledFrom([]string{"", "40.50", "4070", "9999999.999", "x"}).Draw(t, "number")
 	case "Title":
 		return "Bulbs"
 	}
 	return drawAmount(t)
 }
 
+// kinds are the models of the registry.
+func kinds() []string {
+	var list []string
+	for _, spec := range board.Specs() {
+		list = append(list, spec.Kind)
+	}
+	return list
+}
+
+// zoneNames are the zones of a model as it lies, and one that there never is.
+func zoneNames(m board.Model) []string {
+	names := []string{"", board.AllZone, "cellar"}
+	if m != nil {
+		for _, z := range board.LayOut(m).Zones {
+			names = append(names, z.ID)
+		}
+	}
+	return names
+}
+
+// edges are amounts at the ends of what a board holds.
+var edges = []string{"0", "9999999", "9999999.999", "0.001", "9 millions", "1 million", "999 thousands", "2999 ones", "9 hundred thousands 3 tens"}
+
 func drawAmount(t *rapid.T) string {
-	switch rapid.IntRange(0, 3).Draw(t, "way") {
+	switch rapid.IntRange(0, 4).Draw(t, "way") {
+	case 4:
+		return rapid.SampledFrom(edges).Draw(t, "edge")
 	case 0:
 		return strconv.Itoa(rapid.IntRange(0, 60).Draw(t, "small"))
 	case 1:
@@ -139,6 +164,9 @@ func drawInt(t *rapid.T, f reflect.StructField) int {
 	if least == 0 && (f.Name == "DX" || f.Name == "DY") {
 		return rapid.IntRange(-900, 900).Draw(t, f.Name)
 	}
+	if rapid.IntRange(0, 7).Draw(t, "edge") == 0 {
+		return rapid.SampledFrom([]int{least - 1, least, most, most + 1}).Draw(t, f.Name)
+	}
 	return rapid.IntRange(least-1, max(least, min(most, 12))+1).Draw(t, f.Name)
 }
 
@@ -149,8 +177,8 @@ func drawRect(t *rapid.T) board.Rect {
 
 // drawSelects names pieces by count, by slots or by id, sometimes wrongly.
 func drawSelects(t *rapid.T, m board.Model) []board.Select {
-	if held, ok := m.(interface{ Held() []pieces.Piece }); ok && len(held.Held()) > 0 && rapid.Bool().Draw(t, "by id") {
-		list := held.Held()
+	if m != nil && rapid.Bool().Draw(t, "by id") && len(board.LayOut(m).Pieces) > 0 {
+		list := board.LayOut(m).Pieces
 		sel := board.Select{}
 		for range rapid.IntRange(1, 12).Draw(t, "ids") {
 			sel.IDs = append(sel.IDs, list[rapid.IntRange(0, len(list)-1).Draw(t, "piece")].ID)
@@ -174,8 +202,7 @@ func drawSelects(t *rapid.T, m board.Model) []board.Select {
 
 // drawBoard plays some random moves on a board of two models, which may be linked.
 func drawBoard(t *rapid.T) board.Board {
-	kinds := []string{"blocks", "rack", "counters", "cubes", "discs"}
-	b, err := board.New(rapid.SampledFrom(kinds).Draw(t, "first"), rapid.SampledFrom(kinds).Draw(t, "second"))
+	b, err := board.New(rapid.SampledFrom(kinds()).Draw(t, "first"), rapid.SampledFrom(kinds()).Draw(t, "second"))
 	require.NoError(t, err)
 	if rapid.IntRange(0, 3).Draw(t, "linked") == 0 {
 		if b, _, err = board.Apply(b, board.Move{Kind: "link", Args: board.WithArgs{With: 1}}); err != nil {
@@ -183,9 +210,16 @@ func drawBoard(t *rapid.T) board.Board {
 		}
 	}
 	for range rapid.IntRange(0, 12).Draw(t, "moves") {
-		if next, _, err := board.Apply(b, drawMove(t, b)); err == nil {
-			b = next
+		mv := drawMove(t, b)
+		next, _, err := board.Apply(b, mv)
+		if err != nil {
+			continue
 		}
+		var kept board.Board
+		if err := json.Unmarshal([]byte(asJSON(t, next)), &kept); err != nil {
+			t.Fatalf("%s %+v leaves a board that cannot be kept: %v", mv.Kind, mv.Args, err)
+		}
+		b = next
 	}
 	return b
 }

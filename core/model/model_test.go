@@ -295,9 +295,9 @@ func TestRefusalsSayWhatWouldDo(t *testing.T) {
 		{"blocks 3th", `{"kind":"unbundle","place":"thousands","to":"ones","count":3}`, "That would make 3000 pieces"},
 		{"blocks 5o", `{"kind":"lay","pieces":[{"place":"ones"}],"dx":1,"dy":1}`, "Pieces move freely only on the open mat."},
 		{"blocks 5o", `{"kind":"bundel","place":"ones"}`, `There is no move called "bundel" for blocks.`},
-		{"blocks 5o", `{"kind":"bundle","plaice":"ones"}`, "Plaice: bundle has no such field. It has place, pieces, trace"},
-		{"blocks 5o", `{"kind":"unbundle","place":"tens","count":"two"}`, "Count: this must be a whole number, not string"},
-		{"blocks 5o", `{"kind":"unbundle","place":"tens","count":1.5}`, "Count: this must be a whole number, not number 1.5"},
+		{"blocks 5o", `{"kind":"bundle","plaice":"ones"}`, `"plaice": bundle has no such field. It has place, pieces, trace.`},
+		{"blocks 5o", `{"kind":"unbundle","place":"tens","count":"two"}`, `"count": this must be a whole number, not a text.`},
+		{"blocks 5o", `{"kind":"unbundle","place":"tens","count":1.5}`, `"count": this must be a whole number, not the number 1.5.`},
 		{"blocks 5o", `{"kind":"clear","model":3}`, "This board has no model number 4. It has 1."},
 		{"rack 2: 6 8", `{"kind":"slide","rows":[{"row":3,"to":1}]}`, "There is no row 3. This rack has 2 rows."},
 		{"rack 2: 6 8", `{"kind":"slide","rows":[{"row":1,"to":11}]}`, "The count must be from 0 to 10. 11 is not."},
@@ -305,6 +305,12 @@ func TestRefusalsSayWhatWouldDo(t *testing.T) {
 		{"rack 2: 6 8", `{"kind":"build","amount":"2.5"}`, "2.5 does not fit on a rack. A rack shows whole numbers."},
 		{"rack 2: 6 8", `{"kind":"rows","count":1}`, "Row 2 has 8 beads on the reading side. Push them home first."},
 		{"rack 2: 6 8", `{"kind":"cover","zone":"row 9"}`, "There is no part called row 9 to cover."},
+		{"blocks 5o", `{"kind":"take","pieces":[{"place":"ones","shade":"red"}]}`, `"take": there is no field "shade" in what it names.`},
+		{"discs 9m", `{"kind":"place","amount":"9 millions"}`, "That is more than 9999999.999, the largest number here."},
+		{"discs 9m", `{"kind":"place","amount":"999 thousands"}`, ""},
+		{"counters 9 of millions", `{"kind":"place","count":1}`, "The number must be from 0 to 9999999.999."},
+		{"blocks 4o", `{"kind":"beside","readouts":null}`, `"readouts": it is missing.`},
+		{"blocks 4o", `{"kind":"beside","readouts":["numeral","words","expanded","unitForm","placeWords"]}`, `"readouts": 5 are too many; it holds 4.`},
 		{"rack 2: 6 8", `{"kind":"removeModel"}`, "A board keeps at least one model."},
 	} {
 		b, err := board.Parse(c.board)
@@ -312,7 +318,7 @@ func TestRefusalsSayWhatWouldDo(t *testing.T) {
 		var mv board.Move
 		require.NoError(t, json.Unmarshal([]byte(c.move), &mv))
 		next, _, err := board.Apply(b, mv)
-		if c.says == "That would make 3000 pieces" { // exactly the limit is allowed
+		if c.says == "" || c.says == "That would make 3000 pieces" { // exactly the limit is allowed
 			require.NoError(t, err)
 			continue
 		}
@@ -320,6 +326,33 @@ func TestRefusalsSayWhatWouldDo(t *testing.T) {
 		assert.Equal(t, c.says, err.Error())
 		assert.Equal(t, asJSON(t, b), asJSON(t, next))
 	}
+}
+
+// What is taken away and put back meanwhile may not be over the largest number.
+func TestNothingComesBackBeyondTheLargestNumber(t *testing.T) {
+	nine := func(state string) []board.Select {
+		return []board.Select{{Place: place.Millions, State: state, Count: 9}}
+	}
+	b, err := board.Parse("discs 9m")
+	require.NoError(t, err)
+	b, err = board.ApplyAll(b, []board.Move{
+		{Kind: "take", Args: pieces.PiecesArgs{Pieces: nine("")}},
+		{Kind: "place", Args: pieces.AmountArgs{Amount: "9 millions"}},
+	})
+	require.NoError(t, err)
+	next, _, err := board.Apply(b, board.Move{Kind: "restore", Args: pieces.PiecesArgs{Pieces: nine("taken")}})
+	assert.EqualError(t, err, "That is more than 9999999.999, the largest number here.")
+	assert.Equal(t, asJSON(t, b), asJSON(t, next))
+}
+
+// Linked models, too, stay within what can be kept.
+func TestALinkedChangeStaysInRange(t *testing.T) {
+	b, err := board.Parse("discs 9m | counters 9 of millions")
+	require.NoError(t, err)
+	b, err = board.ApplyAll(b, []board.Move{{Kind: "link", Args: board.WithArgs{With: 1}}})
+	require.NoError(t, err)
+	_, _, err = board.Apply(b, board.Move{Kind: "place", Args: pieces.AmountArgs{Amount: "1 million"}})
+	assert.EqualError(t, err, "That is more than 9999999.999, the largest number here.")
 }
 
 func TestBundlingLeavesWhatIsOverTen(t *testing.T) {

@@ -8,7 +8,10 @@ var catalogue = map[string]string{
 	// Refusals: what is wrong, and what would do.
 	"refuse.unknown-move":      "There is no move called {move} for {model}.",
 	"refuse.no-model":          "This board has no model number {n}. It has {count}.",
-	"refuse.bad-field":         "{field}: {reason}",
+	"refuse.bad-field":         "\"{field}\": {reason}.",
+	"refuse.number-range":      "That is more than {most}, the largest number here.",
+	"refuse.cannot-keep":       "That cannot be kept: {why}.",
+	"refuse.covers-full":       "There are {most} covers at most. Show some first.",
 	"refuse.too-few":           "{here} here. A {ten.one} needs {more} more.",
 	"refuse.none-here":         "There are no {what} here.",
 	"refuse.only-here":         "Only {here} here, and {asked} are asked for.",

@@ -91,7 +91,7 @@ func (b Blocks) lay(a pieces.LayArgs, t *board.Turn) (Blocks, error) {
 func (b Blocks) view(a ViewArgs, t *board.Turn) (Blocks, error) {
 	name := map[string]string{"columns": "in columns", "mat": "on an open mat"}[a.View]
 	if name == "" {
-		return b, pieces.BadOption("view", a.View, "columns or mat")
+		return b, board.BadOption("view", a.View, "columns or mat")
 	}
 	b.Mat = a.View == "mat"
 	t.Say("did.view", say.Text("view", say.Name, name))
@@ -101,7 +101,7 @@ func (b Blocks) view(a ViewArgs, t *board.Turn) (Blocks, error) {
 func (b Blocks) style(a StyleArgs, t *board.Turn) (Blocks, error) {
 	name := map[string]string{"solid": "as solid blocks", "sketch": "as a sketch"}[a.Style]
 	if name == "" {
-		return b, pieces.BadOption("style", a.Style, "solid or sketch")
+		return b, board.BadOption("style", a.Style, "solid or sketch")
 	}
 	b.Sketch = a.Style == "sketch"
 	t.Say("did.view", say.Text("view", say.Name, name))
@@ -111,7 +111,7 @@ func (b Blocks) style(a StyleArgs, t *board.Turn) (Blocks, error) {
 func (b Blocks) colour(a ColourArgs, t *board.Turn) (Blocks, error) {
 	name := map[string]string{"place": "coloured by place", "addend": "coloured by addend", "plain": "plain"}[a.By]
 	if name == "" {
-		return b, pieces.BadOption("by", a.By, "place, addend or plain")
+		return b, board.BadOption("by", a.By, "place, addend or plain")
 	}
 	if b.Colour = a.By; a.By == "place" {
 		b.Colour = ""

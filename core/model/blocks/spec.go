@@ -16,6 +16,7 @@ func Spec() board.ModelSpec {
 		Noun:     "blocks",
 		Doc:      "Ones, tens, hundreds and thousands, in columns or on an open mat, solid or as a sketch.",
 		New:      func(*board.IDs) board.Model { return Blocks{} },
+		Check:    func(m board.Model) error { return kit.Check(m.(Blocks).Ordered) },
 		Decode:   decode,
 		Shape:    Shape{},
 		Layout:   layout,

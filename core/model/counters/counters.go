@@ -220,6 +220,9 @@ func decode(raw json.RawMessage, ids *board.IDs) (board.Model, error) {
 // check holds what a file may have wrong: frames too large, counters in cells
 // and groups that are not there, two in one cell.
 func (c Counters) check() error {
+	if err := kit.Check(c.List); err != nil {
+		return err
+	}
 	if len(c.Frames) > MaxFrames {
 		return fmt.Errorf("frames: %d are too many; a mat holds %d", len(c.Frames), MaxFrames)
 	}

@@ -51,7 +51,7 @@ type WaysArgs struct {
 func checkSides(rows, columns int) error {
 	for _, n := range []int{rows, columns} {
 		if n < 1 || n > MaxSide {
-			return pieces.BadCount(n, 1, MaxSide)
+			return board.BadCount(n, 1, MaxSide)
 		}
 	}
 	return nil
@@ -60,7 +60,7 @@ func checkSides(rows, columns int) error {
 // frames sets the frames of the mat; the counters fill them anew.
 func (c Counters) frames(a FramesArgs, t *board.Turn) (Counters, error) {
 	if a.Count < 0 || a.Count > MaxFrames {
-		return c, pieces.BadCount(a.Count, 0, MaxFrames)
+		return c, board.BadCount(a.Count, 0, MaxFrames)
 	}
 	if err := checkSides(a.Rows, a.Columns); err != nil {
 		return c, err
@@ -109,7 +109,7 @@ func (c Counters) copyFrame(a FrameArgs, t *board.Turn) (Counters, error) {
 		return c, err
 	}
 	if len(c.Frames) == MaxFrames {
-		return c, pieces.BadCount(MaxFrames+1, 0, MaxFrames)
+		return c, board.BadCount(MaxFrames+1, 0, MaxFrames)
 	}
 	in := c.inFrame(a.Frame)
 	if err := t.Room(len(in)); err != nil {
@@ -301,7 +301,7 @@ func (c Counters) split(a SplitArgs, t *board.Turn) (Counters, error) {
 			side = f.Columns
 		}
 		if a.After < 0 || a.After >= side && a.After > 0 {
-			return c, pieces.BadCount(a.After, 0, side-1)
+			return c, board.BadCount(a.After, 0, side-1)
 		}
 		f.Split, f.Across = a.After, a.Across && a.After > 0
 	}
@@ -311,7 +311,7 @@ func (c Counters) split(a SplitArgs, t *board.Turn) (Counters, error) {
 
 func (c Counters) fillBy(a FillArgs, t *board.Turn) (Counters, error) {
 	if a.By != "rows" && a.By != "pairs" {
-		return c, pieces.BadOption("by", a.By, "rows or pairs")
+		return c, board.BadOption("by", a.By, "rows or pairs")
 	}
 	c.Pairs = a.By == "pairs"
 	c.List = pieces.Each(c.List, func(k *pieces.Piece) { k.Loose, k.X, k.Y = false, 0, 0 })

@@ -25,7 +25,7 @@ type SizeArgs struct {
 // that goes lie beside.
 func (c Counters) groups(a GroupsArgs, t *board.Turn) (Counters, error) {
 	if a.Count < 0 || a.Count > MaxGroups {
-		return c, pieces.BadCount(a.Count, 0, MaxGroups)
+		return c, board.BadCount(a.Count, 0, MaxGroups)
 	}
 	c.Groups = a.Count
 	c.List = pieces.Each(c.List, func(k *pieces.Piece) {
@@ -96,7 +96,7 @@ func (c Counters) gather(_ board.NoArgs, t *board.Turn) (Counters, error) {
 func (c Counters) groupsOf(a SizeArgs, t *board.Turn) (Counters, error) {
 	n := c.count()
 	if a.Size < 1 || a.Size > board.MaxPieces {
-		return c, pieces.BadCount(a.Size, 1, board.MaxPieces)
+		return c, board.BadCount(a.Size, 1, board.MaxPieces)
 	}
 	count := n / a.Size
 	if count < 1 {

@@ -85,11 +85,11 @@ func readFaces(amount string) (faces [2]int, err error) {
 	for i, text := range parts {
 		form, err := place.ParseAmount(text)
 		if err != nil {
-			return faces, pieces.BadNumber(err)
+			return faces, board.BadNumber(err)
 		}
 		total, err := form.Total()
 		if err != nil {
-			return faces, pieces.BadNumber(err)
+			return faces, board.BadNumber(err)
 		}
 		n, whole := total.Whole()
 		if !whole {
@@ -102,7 +102,7 @@ func readFaces(amount string) (faces [2]int, err error) {
 
 func (c Counters) inRange(n int) error {
 	if _, err := c.place().Value().Times(n); err != nil {
-		return pieces.BadNumber(err)
+		return board.BadNumber(err)
 	}
 	return nil
 }
@@ -140,7 +140,7 @@ func (c Counters) law(kind board.LawKind, n int) (board.Law, error) {
 func (c Counters) putDown(a PlaceArgs, t *board.Turn) (Counters, error) {
 	switch {
 	case a.Count < 1 || a.Count > board.MaxPieces:
-		return c, pieces.BadCount(a.Count, 1, board.MaxPieces)
+		return c, board.BadCount(a.Count, 1, board.MaxPieces)
 	case a.Group < 0 || a.Group > c.Groups:
 		return c, say.Refuse("no-group", say.Int("n", say.Given, a.Group), say.Int("groups", say.Given, c.Groups))
 	}
@@ -174,7 +174,7 @@ func isOf(ids []board.PieceID) func(pieces.Piece) bool {
 // step puts so many more counters into the next cells, or takes the last away.
 func (c Counters) step(a StepArgs, t *board.Turn) (Counters, error) {
 	if a.By < 1 || a.By > 100 {
-		return c, pieces.BadCount(a.By, 1, 100)
+		return c, board.BadCount(a.By, 1, 100)
 	}
 	if !a.Down {
 		next, err := c.putDown(PlaceArgs{Count: a.By}, t)
@@ -214,7 +214,7 @@ func (c Counters) flip(a pieces.PiecesArgs, t *board.Turn) (Counters, error) {
 func (c Counters) parts(a FirstArgs, t *board.Turn) (Counters, error) {
 	n := c.count()
 	if a.First < 0 || a.First > n {
-		return c, pieces.BadCount(a.First, 0, n)
+		return c, board.BadCount(a.First, 0, n)
 	}
 	i := 0
 	c.List = pieces.Each(c.List, func(k *pieces.Piece) {
@@ -252,7 +252,7 @@ func (c Counters) swap(_ board.NoArgs, t *board.Turn) (Counters, error) {
 // lineUp brings loose counters into rows of five or ten.
 func (c Counters) lineUp(a ByArgs, t *board.Turn) (Counters, error) {
 	if a.By != 5 && a.By != 10 {
-		return c, pieces.BadCount(a.By, 5, 10)
+		return c, board.BadCount(a.By, 5, 10)
 	}
 	c.ByFives = a.By == 5
 	c.List = pieces.Each(c.List, func(k *pieces.Piece) { k.Loose, k.X, k.Y = false, 0, 0 })
@@ -313,7 +313,7 @@ func (c Counters) clear(_ board.NoArgs, t *board.Turn) (Counters, error) {
 func (c Counters) changeLook(a LookArgs, t *board.Turn) (Counters, error) {
 	if a.Shape != "" {
 		if !slices.Contains(Shapes, a.Shape) {
-			return c, pieces.BadOption("shape", a.Shape, strings.Join(Shapes, ", "))
+			return c, board.BadOption("shape", a.Shape, strings.Join(Shapes, ", "))
 		}
 		c.Shape = a.Shape
 		if a.Shape == Shapes[0] {
@@ -322,7 +322,7 @@ func (c Counters) changeLook(a LookArgs, t *board.Turn) (Counters, error) {
 	}
 	if a.Colouring != nil {
 		if *a.Colouring < 0 || *a.Colouring >= len(Colourings) {
-			return c, pieces.BadCount(*a.Colouring, 0, len(Colourings)-1)
+			return c, board.BadCount(*a.Colouring, 0, len(Colourings)-1)
 		}
 		c.Colouring = *a.Colouring
 	}
@@ -341,7 +341,7 @@ func (c Counters) shapeNames() string {
 func (c Counters) unit(a UnitArgs, t *board.Turn) (Counters, error) {
 	name := strings.TrimSpace(a.Name)
 	if len([]rune(name)) > 40 {
-		return c, pieces.BadField("name", "a unit's name has at most 40 letters")
+		return c, board.BadField("name", "a unit's name has at most 40 letters")
 	}
 	if p := unitPlace(name); p != place.Ones {
 		name = p.Plural()

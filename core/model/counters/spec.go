@@ -17,6 +17,7 @@ func Spec() board.ModelSpec {
 		Noun:      "counters",
 		Doc:       "Two-sided counters and story shapes: loose, in frames of up to 12 × 12, or shared into groups.",
 		New:       func(*board.IDs) board.Model { return Counters{Frames: []CounterFrame{{Rows: 2, Columns: 5}}} },
+		Check:     func(m board.Model) error { return m.(Counters).check() },
 		Decode:    decode,
 		Shape:     JSON{},
 		Layout:    layout,

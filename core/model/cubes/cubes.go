@@ -142,6 +142,9 @@ func decode(raw json.RawMessage, ids *board.IDs) (board.Model, error) {
 }
 
 func (c Cubes) check() error {
+	if err := kit.Check(c.List); err != nil {
+		return err
+	}
 	trains := c.trains()
 	if len(trains) > MaxTrains {
 		return fmt.Errorf("pieces: %d trains are too many; there are at most %d", len(trains), MaxTrains)

@@ -82,11 +82,11 @@ func readAmount(text string) (amount, error) {
 	for _, one := range texts {
 		form, err := place.ParseAmount(one)
 		if err != nil {
-			return a, pieces.BadNumber(err)
+			return a, board.BadNumber(err)
 		}
 		total, err := form.Total()
 		if err != nil {
-			return a, pieces.BadNumber(err)
+			return a, board.BadNumber(err)
 		}
 		n, whole := total.Whole()
 		if !whole {
@@ -105,7 +105,7 @@ func readAmount(text string) (amount, error) {
 		}
 	}
 	if len(a.parts) > MaxPart {
-		return a, pieces.BadCount(len(a.parts), 1, MaxPart)
+		return a, board.BadCount(len(a.parts), 1, MaxPart)
 	}
 	if a.ones() > MaxTrain {
 		return a, say.Refuse("train-long", say.Int("n", say.Given, a.ones()), say.Int("most", say.Given, MaxTrain))
@@ -145,11 +145,11 @@ func buildLaw(_ Cubes, a NumberArgs) (board.Law, error) {
 func (c Cubes) putDown(a TrainArgs, t *board.Turn) (Cubes, error) {
 	switch n := len(c.trains()); {
 	case a.Count < 1 || a.Count > MaxTrain:
-		return c, pieces.BadCount(a.Count, 1, MaxTrain)
+		return c, board.BadCount(a.Count, 1, MaxTrain)
 	case a.Part < 0 || a.Part > MaxPart:
-		return c, pieces.BadCount(a.Part, 0, MaxPart)
+		return c, board.BadCount(a.Part, 0, MaxPart)
 	case n == MaxTrains:
-		return c, pieces.BadCount(n+1, 0, MaxTrains)
+		return c, board.BadCount(n+1, 0, MaxTrains)
 	}
 	if err := t.Room(a.Count); err != nil {
 		return c, err
@@ -174,9 +174,9 @@ func (c Cubes) add(a AddArgs, t *board.Turn) (Cubes, error) {
 	}
 	switch {
 	case a.Count < 1 || a.Count > MaxTrain:
-		return c, pieces.BadCount(a.Count, 1, MaxTrain)
+		return c, board.BadCount(a.Count, 1, MaxTrain)
 	case a.Part < 0 || a.Part > MaxPart:
-		return c, pieces.BadCount(a.Part, 0, MaxPart)
+		return c, board.BadCount(a.Part, 0, MaxPart)
 	case len(train)+a.Count > MaxTrain:
 		return c, say.Refuse("train-long", say.Int("n", say.Given, len(train)+a.Count), say.Int("most", say.Given, MaxTrain))
 	}
@@ -197,14 +197,14 @@ func (c Cubes) snap(a SnapArgs, t *board.Turn) (Cubes, error) {
 		return c, say.Refuse("one-cube")
 	}
 	if len(c.trains()) == MaxTrains {
-		return c, pieces.BadCount(MaxTrains+1, 0, MaxTrains)
+		return c, board.BadCount(MaxTrains+1, 0, MaxTrains)
 	}
 	after := a.After
 	if after == 0 {
 		after = 1 + chance.Source(uint64(max(0, a.Seed)))(len(train)-1)
 	}
 	if after < 1 || after >= len(train) {
-		return c, pieces.BadCount(after, 1, len(train)-1)
+		return c, board.BadCount(after, 1, len(train)-1)
 	}
 	first := map[board.PieceID]bool{}
 	for _, k := range train[:after] {
@@ -247,7 +247,7 @@ func (c Cubes) colour(a ColourArgs, t *board.Turn) (Cubes, error) {
 		return c, err
 	}
 	if a.Part < 0 || a.Part > MaxPart {
-		return c, pieces.BadCount(a.Part, 0, MaxPart)
+		return c, board.BadCount(a.Part, 0, MaxPart)
 	}
 	t.Say("did.coloured")
 	return c.With(pieces.Change(c.List, pieces.IDs(found), func(k *pieces.Piece) { k.Part = int8(a.Part) })), nil
@@ -311,7 +311,7 @@ func (c Cubes) open(_ board.NoArgs, t *board.Turn) (Cubes, error) {
 		return c, say.Refuse("no-tower")
 	}
 	if len(c.trains()) == MaxTrains {
-		return c, pieces.BadCount(MaxTrains+1, 0, MaxTrains)
+		return c, board.BadCount(MaxTrains+1, 0, MaxTrains)
 	}
 	if err := t.Room(9); err != nil {
 		return c, err

@@ -19,6 +19,7 @@ func Spec() board.ModelSpec {
 		Noun:      "cubes",
 		Doc:       "Trains of 1 to 20 cubes in colours by part, snapped anywhere and joined, and towers of ten.",
 		New:       func(*board.IDs) board.Model { return Cubes{} },
+		Check:     func(m board.Model) error { return m.(Cubes).check() },
 		Decode:    decode,
 		Shape:     JSON{},
 		Layout:    layout,

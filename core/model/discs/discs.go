@@ -115,35 +115,41 @@ func decode(raw json.RawMessage, ids *board.IDs) (board.Model, error) {
 		return nil, err
 	}
 	d := Discs{Top: in.Top, Bottom: in.Bottom, Rows: in.Rows, Groups: in.Groups, Dots: in.Style == "dots", Cards: in.Cards, Alone: in.Digits}
-	switch {
-	case in.Rows < 0 || in.Rows > MaxRows:
-		return nil, fmt.Errorf("rows: %d is not from 0 to %d", in.Rows, MaxRows)
-	case in.Groups < 0 || in.Groups > MaxGroups:
-		return nil, fmt.Errorf("groups: %d is not from 0 to %d", in.Groups, MaxGroups)
-	case in.Bottom > place.Ones || in.Top < in.Bottom:
-		return nil, fmt.Errorf("bottom: the chart's columns go from a larger place down to ones or less")
-	}
 	if in.To != nil {
-		if d.CardsTo = *in.To; d.CardsTo > place.Ones || d.CardsTo < place.Smallest {
-			return nil, fmt.Errorf("cardsTo: %s is not ones or a place after the point", d.CardsTo)
-		}
-	}
-	if in.Digits != "" {
-		if _, err := place.Parse(in.Digits); err != nil {
-			return nil, fmt.Errorf("digits: %w", err)
-		}
+		d.CardsTo = *in.To
 	}
 	list, err := kit.Read(in.Runs, ids)
 	if err != nil {
 		return nil, err
 	}
-	for _, k := range list {
-		if int(k.Group) > d.Groups {
-			return nil, fmt.Errorf("pieces: a disc is in group %d of %d", k.Group, d.Groups)
+	d.List, d.cards = pieces.Insert(nil, list...), ids.Take(cardIDs)
+	return d, d.check()
+}
+
+// check holds what a file may have wrong: rows, groups and columns that there
+// cannot be, digits that are no number, discs on tracks that are not there.
+func (d Discs) check() error {
+	switch {
+	case d.Rows < 0 || d.Rows > MaxRows:
+		return fmt.Errorf("rows: %d is not from 0 to %d", d.Rows, MaxRows)
+	case d.Groups < 0 || d.Groups > MaxGroups:
+		return fmt.Errorf("groups: %d is not from 0 to %d", d.Groups, MaxGroups)
+	case d.Bottom > place.Ones || d.Top < d.Bottom:
+		return fmt.Errorf("bottom: the chart's columns go from a larger place down to ones or less")
+	case d.CardsTo > place.Ones || d.CardsTo < place.Smallest:
+		return fmt.Errorf("cardsTo: %s is not ones or a place after the point", d.CardsTo)
+	}
+	if d.Alone != "" {
+		if _, err := place.Parse(d.Alone); err != nil {
+			return fmt.Errorf("digits: %w", err)
 		}
 	}
-	d.List, d.cards = pieces.Insert(nil, list...), ids.Take(cardIDs)
-	return d, nil
+	for i := range d.List {
+		if k := &d.List[i]; int(k.Group) > d.Groups {
+			return fmt.Errorf("pieces: a disc is in group %d of %d", k.Group, d.Groups)
+		}
+	}
+	return kit.Check(d.List)
 }
 
 func newDiscs(list []pieces.Piece, ids *board.IDs) Discs {

@@ -51,7 +51,7 @@ type DigitsArgs struct {
 // play goes so many columns along. The point stays.
 func (d Discs) shift(a ShiftArgs, t *board.Turn) (Discs, error) {
 	if a.By < -3 || a.By > 3 || a.By == 0 {
-		return d, pieces.BadCount(a.By, -3, 3)
+		return d, board.BadCount(a.By, -3, 3)
 	}
 	for _, c := range d.InPlay() {
 		if err := end(c.Place, a.By); err != nil {
@@ -62,7 +62,7 @@ func (d Discs) shift(a ShiftArgs, t *board.Turn) (Discs, error) {
 		return d, say.Refuse("cards-alone")
 	}
 	if _, err := board.Total(d).Shift(a.By); err != nil {
-		return d, pieces.BadNumber(err)
+		return d, board.BadNumber(err)
 	}
 	start := d
 	if a.Keep {
@@ -147,7 +147,7 @@ func (d Discs) shiftSome(a ShiftSomeArgs, t *board.Turn) (Discs, error) {
 		return d, err
 	}
 	if a.By < -3 || a.By > 3 || a.By == 0 {
-		return d, pieces.BadCount(a.By, -3, 3)
+		return d, board.BadCount(a.By, -3, 3)
 	}
 	for _, k := range found {
 		if err := end(k.Place, a.By); err != nil {
@@ -156,7 +156,7 @@ func (d Discs) shiftSome(a ShiftSomeArgs, t *board.Turn) (Discs, error) {
 	}
 	next := d.With(pieces.Insert(nil, pieces.Change(d.List, pieces.IDs(found), func(k *pieces.Piece) { k.Place += place.Place(a.By) })...))
 	if _, err := next.InPlay().Total(); err != nil {
-		return d, pieces.BadNumber(err)
+		return d, board.BadNumber(err)
 	}
 	t.Say("did.disc-shifted", say.Form("form", say.Amount, pieces.FormOf(found)), say.Text("times", say.Given, timesText(a.By)))
 	return next, nil
@@ -202,7 +202,7 @@ func (d Discs) columns(a ColumnsArgs, t *board.Turn) (Discs, error) {
 
 func (d Discs) setRows(a CountArgs, t *board.Turn) (Discs, error) {
 	if a.Count < 1 || a.Count > MaxRows {
-		return d, pieces.BadCount(a.Count, 1, MaxRows)
+		return d, board.BadCount(a.Count, 1, MaxRows)
 	}
 	d.Rows = a.Count
 	t.Say("did.chart-rows", say.Int("n", say.Given, a.Count))
@@ -218,7 +218,7 @@ func (d Discs) join(_ board.NoArgs, t *board.Turn) (Discs, error) {
 
 func (d Discs) style(a StyleArgs, t *board.Turn) (Discs, error) {
 	if a.Style != "discs" && a.Style != "dots" {
-		return d, pieces.BadOption("style", a.Style, "discs or dots")
+		return d, board.BadOption("style", a.Style, "discs or dots")
 	}
 	d.Dots = a.Style == "dots"
 	t.Say("did.view", say.Text("view", say.Name, "as "+a.Style))
@@ -229,7 +229,7 @@ func (d Discs) showCards(a CardsArgs, t *board.Turn) (Discs, error) {
 	d.Cards, d.CardsTo = a.Shown, place.Ones
 	if a.To != nil && a.Shown {
 		if *a.To > place.Ones || *a.To < place.Smallest {
-			return d, pieces.BadField("to", "choose ones, or a place after the point")
+			return d, board.BadField("to", "choose ones, or a place after the point")
 		}
 		d.CardsTo = *a.To
 	}
@@ -246,7 +246,7 @@ func (d Discs) digits(a DigitsArgs, t *board.Turn) (Discs, error) {
 	}
 	w, err := place.Parse(a.Number)
 	if err != nil {
-		return d, pieces.BadNumber(err)
+		return d, board.BadNumber(err)
 	}
 	d.Alone, d.List = w.String(), nil
 	t.Say("did.cards", say.Text("n", say.Given, d.Alone))
@@ -256,7 +256,7 @@ func (d Discs) digits(a DigitsArgs, t *board.Turn) (Discs, error) {
 // groups sets the number of tracks; discs of a track that goes lie in the chart.
 func (d Discs) groups(a CountArgs, t *board.Turn) (Discs, error) {
 	if a.Count < 0 || a.Count > MaxGroups {
-		return d, pieces.BadCount(a.Count, 0, MaxGroups)
+		return d, board.BadCount(a.Count, 0, MaxGroups)
 	}
 	d.Groups = a.Count
 	t.Say("did.groups", say.Int("n", say.Given, a.Count))

@@ -18,6 +18,7 @@ func Spec() board.ModelSpec {
 		Noun:     "discs",
 		Doc:      "A chart of columns from millions to thousandths with labelled discs or plain dots, one to four rows, groups to share into, and digit cards.",
 		New:      func(ids *board.IDs) board.Model { return newDiscs(nil, ids) },
+		Check:    func(m board.Model) error { return m.(Discs).check() },
 		Decode:   decode,
 		Shape:    JSON{},
 		Layout:   layout,

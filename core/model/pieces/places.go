@@ -99,7 +99,7 @@ func (k Kit[M]) Build(m M, a AmountArgs, t *board.Turn) (M, error) {
 	t.Say("did.built", say.Form("form", say.Amount, FormOf(list)))
 	next := m.With(Insert(nil, list...))
 	if _, err := next.InPlay().Total(); err != nil {
-		return m, BadNumber(err)
+		return m, board.BadNumber(err)
 	}
 	return next, nil
 }
@@ -111,7 +111,7 @@ func (k Kit[M]) addends(a AmountArgs) ([]place.UnitForm, error) {
 		texts = strings.Split(a.Amount, "+")
 	}
 	if len(texts) > k.Parts {
-		return nil, BadCount(len(texts), 1, k.Parts)
+		return nil, board.BadCount(len(texts), 1, k.Parts)
 	}
 	forms := make([]place.UnitForm, len(texts))
 	for i, text := range texts {
@@ -153,10 +153,10 @@ func hasWords(amount string) bool { return strings.ContainsFunc(amount, unicode.
 func (k Kit[M]) form(a AmountArgs) (place.UnitForm, error) {
 	form, err := place.ParseAmount(a.Amount)
 	if err != nil {
-		return nil, BadNumber(err)
+		return nil, board.BadNumber(err)
 	}
 	if a.Part < 0 || a.Part > k.Parts {
-		return nil, BadCount(a.Part, 0, k.Parts)
+		return nil, board.BadCount(a.Part, 0, k.Parts)
 	}
 	if !hasWords(a.Amount) {
 		form = k.Hold(form)
@@ -398,7 +398,7 @@ func (k Kit[M]) step(m M, a StepArgs, t *board.Turn) (M, error) {
 		return m, err
 	}
 	if _, err := add(m, a.Place.Value()); err != nil {
-		return m, BadNumber(err)
+		return m, board.BadNumber(err)
 	}
 	list := Insert(m.Held(), Piece{ID: t.NewID(), Place: a.Place, New: true})
 	for p := a.Place; p < k.Most; p++ {

@@ -83,6 +83,32 @@ func (r Rules) Read(runs []Run, ids *board.IDs) ([]Piece, error) {
 	return all, nil
 }
 
+// Groups and frames are numbered up to these in every model's file form.
+const (
+	maxGroup = 60
+	maxFrame = 60
+)
+
+// Check says what of the pieces no file form holds.
+func (r Rules) Check(list []Piece) error {
+	for i := range list {
+		k := &list[i]
+		switch {
+		case !r.Has(k.Place):
+			return fmt.Errorf("there is no %s for %s", r.Noun, k.Place)
+		case k.Part < 0 || int(k.Part) > r.Parts:
+			return fmt.Errorf("part %d is not from 0 to %d", k.Part, r.Parts)
+		case k.Group < 0 || k.Group > maxGroup:
+			return fmt.Errorf("group %d is not from 0 to %d", k.Group, maxGroup)
+		case k.Frame < 0 || k.Frame > maxFrame:
+			return fmt.Errorf("frame %d is not from 0 to %d", k.Frame, maxFrame)
+		case k.Ring < 0 || k.Ring > board.MaxRings:
+			return fmt.Errorf("ring %d is not from 0 to %d", k.Ring, board.MaxRings)
+		}
+	}
+	return nil
+}
+
 func (r Rules) readRun(run Run, ids *board.IDs) ([]Piece, error) {
 	state := 0
 	if run.State != "" {
@@ -95,10 +121,10 @@ func (r Rules) readRun(run Run, ids *board.IDs) ([]Piece, error) {
 		return nil, fmt.Errorf("count: %d is not from 1 to %d", run.Count, board.MaxPieces)
 	case run.Part < 0 || run.Part > r.Parts:
 		return nil, fmt.Errorf("part: %d is not from 0 to %d", run.Part, r.Parts)
-	case run.Group < 0 || run.Group > 60:
-		return nil, fmt.Errorf("group: %d is not from 0 to 60", run.Group)
-	case run.Frame < 0 || run.Frame > 60:
-		return nil, fmt.Errorf("frame: %d is not from 0 to 60", run.Frame)
+	case run.Group < 0 || run.Group > maxGroup:
+		return nil, fmt.Errorf("group: %d is not from 0 to %d", run.Group, maxGroup)
+	case run.Frame < 0 || run.Frame > maxFrame:
+		return nil, fmt.Errorf("frame: %d is not from 0 to %d", run.Frame, maxFrame)
 	case run.Ring < 0 || run.Ring > board.MaxRings || run.Ring > 0 && !run.Ringed:
 		return nil, fmt.Errorf("ring: %d is not from 1 to %d of pieces that are ringed", run.Ring, board.MaxRings)
 	case state < 0:

@@ -23,7 +23,7 @@ func (r Rules) Find(list []Piece, sel board.Select) ([]Piece, error) {
 	case len(sel.Slots) > 0:
 		return pick(pool, sel)
 	case sel.Count < 0 || sel.Count > board.MaxPieces:
-		return nil, BadCount(sel.Count, 1, board.MaxPieces)
+		return nil, board.BadCount(sel.Count, 1, board.MaxPieces)
 	case sel.Count > len(pool):
 		return nil, onlyHere(len(pool), sel.Count, sel.Place)
 	case sel.Count > 0:
@@ -45,7 +45,7 @@ func (r Rules) Pool(list []Piece, sel board.Select) ([]Piece, error) {
 	}
 	state := slices.Index(stateNames, name)
 	if state < 0 && name != "any" {
-		return nil, BadField("state", strconv.Quote(sel.State)+" is not play, crossed, taken, spent, copy or any")
+		return nil, board.BadField("state", strconv.Quote(sel.State)+" is not play, crossed, taken, spent, copy or any")
 	}
 	var pool []Piece
 	for _, k := range list {
@@ -90,7 +90,7 @@ func byID(list []Piece, ids []board.PieceID) ([]Piece, error) {
 // the board: how they were chosen makes no difference.
 func (r Rules) FindAll(list []Piece, sels []board.Select) ([]Piece, error) {
 	if len(sels) == 0 {
-		return nil, BadField("pieces", "say which pieces")
+		return nil, board.BadField("pieces", "say which pieces")
 	}
 	if len(sels) == 1 {
 		found, err := r.Find(list, sels[0])
@@ -180,26 +180,6 @@ func AllIn(list []Piece, states ...State) error {
 		}
 	}
 	return nil
-}
-
-// BadCount refuses a count outside its range.
-func BadCount(n, least, most int) error {
-	return say.Refuse("bad-count", say.Int("n", say.Given, n), say.Int("least", say.Given, least), say.Int("most", say.Given, most))
-}
-
-// BadField refuses a field with a reason.
-func BadField(field, reason string) error {
-	return say.Refuse("bad-field", say.Text("field", say.Given, field), say.Text("reason", say.Given, reason))
-}
-
-// BadOption refuses a value that is not one of the choices.
-func BadOption(option, value, choices string) error {
-	return say.Refuse("bad-option", say.Text("option", say.Given, option), say.Text("value", say.Given, value), say.Text("choices", say.Given, choices))
-}
-
-// BadNumber refuses a typed number.
-func BadNumber(err error) error {
-	return say.Refuse("bad-number", say.Text("reason", say.Given, err.Error()+"."))
 }
 
 func onlyHere(here, asked int, p place.Place) error {

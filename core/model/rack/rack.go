@@ -84,12 +84,12 @@ func (r Rack) ring(a RingArgs, t *board.Turn) (Rack, error) {
 	n := 0
 	for _, s := range a.Beads {
 		if err := s.check(r.Left); err != nil {
-			return r, say.Refuse("bad-field", say.Text("field", say.Given, "beads"), say.Text("reason", say.Given, err.Error()))
+			return r, board.BadField("beads", err.Error())
 		}
 		n += s.To - s.From + 1
 	}
 	if n == 0 {
-		return r, say.Refuse("bad-field", say.Text("field", say.Given, "beads"), say.Text("reason", say.Given, "say which beads"))
+		return r, board.BadField("beads", "say which beads")
 	}
 	t.Say("did.ringed", say.Text("form", say.Amount, beads(n)))
 	r.Rings = append(slices.Clip(r.Rings), a.Beads)
@@ -157,7 +157,7 @@ func (r Rack) slide(a SlideArgs, t *board.Turn) (Rack, error) {
 
 func (r Rack) check(a SlideArgs) error {
 	if len(a.Rows) == 0 {
-		return say.Refuse("bad-field", say.Text("field", say.Given, "rows"), say.Text("reason", say.Given, "say which rows to push"))
+		return board.BadField("rows", "say which rows to push")
 	}
 	var seen [MaxRows + 1]bool
 	for _, p := range a.Rows {
@@ -165,10 +165,10 @@ func (r Rack) check(a SlideArgs) error {
 			return say.Refuse("no-row", say.Int("n", say.Given, p.Row), rowsValue("rows", len(r.Left)))
 		}
 		if p.To < 0 || p.To > Beads {
-			return say.Refuse("bad-count", say.Int("n", say.Given, p.To), say.Int("least", say.Given, 0), say.Int("most", say.Given, Beads))
+			return board.BadCount(p.To, 0, Beads)
 		}
 		if seen[p.Row] {
-			return say.Refuse("bad-field", say.Text("field", say.Given, "rows"), say.Text("reason", say.Given, fmt.Sprintf("row %d is named twice", p.Row)))
+			return board.BadField("rows", fmt.Sprintf("row %d is named twice", p.Row))
 		}
 		seen[p.Row] = true
 	}
@@ -241,11 +241,11 @@ func (r Rack) parse(amount string) (int, error) {
 func parseWhole(amount string) (int, error) {
 	form, err := place.ParseAmount(amount)
 	if err != nil {
-		return 0, say.Refuse("bad-number", say.Text("reason", say.Given, err.Error()+"."))
+		return 0, board.BadNumber(err)
 	}
 	total, err := form.Total()
 	if err != nil {
-		return 0, say.Refuse("bad-number", say.Text("reason", say.Given, err.Error()+"."))
+		return 0, board.BadNumber(err)
 	}
 	n, whole := total.Whole()
 	if !whole {
@@ -284,7 +284,7 @@ func (r Rack) home(_ board.NoArgs, t *board.Turn) (Rack, error) {
 // go: nothing that counts is lost.
 func (r Rack) rows(a RowsArgs, t *board.Turn) (Rack, error) {
 	if a.Count < 1 || a.Count > MaxRows {
-		return r, say.Refuse("bad-count", say.Int("n", say.Given, a.Count), say.Int("least", say.Given, 1), say.Int("most", say.Given, MaxRows))
+		return r, board.BadCount(a.Count, 1, MaxRows)
 	}
 	for i := a.Count; i < len(r.Left); i++ {
 		if r.Left[i] > 0 {
@@ -343,23 +343,23 @@ func decode(raw json.RawMessage, ids *board.IDs) (board.Model, error) {
 	if err != nil {
 		return nil, err
 	}
-	return m.ringed(s.Rings)
+	m.Rings = s.Rings
+	return m, m.ringsCheck()
 }
 
-// ringed is the rack with rings that were saved.
-func (r Rack) ringed(rings [][]Span) (board.Model, error) {
-	if len(rings) > board.MaxRings {
-		return nil, fmt.Errorf("rings: %d are more than %d", len(rings), board.MaxRings)
+// ringsCheck says which ring a file could not hold.
+func (r Rack) ringsCheck() error {
+	if len(r.Rings) > board.MaxRings {
+		return fmt.Errorf("rings: %d are more than %d", len(r.Rings), board.MaxRings)
 	}
-	for i, ring := range rings {
+	for i, ring := range r.Rings {
 		for _, s := range ring {
 			if err := s.check(r.Left); err != nil {
-				return nil, fmt.Errorf("rings[%d]: %w", i, err)
+				return fmt.Errorf("rings[%d]: %w", i, err)
 			}
 		}
 	}
-	r.Rings = rings
-	return r, nil
+	return nil
 }
 
 func newRack(rows []int, pushes int, ids *board.IDs) (Rack, error) {

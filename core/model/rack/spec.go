@@ -21,6 +21,7 @@ func Spec() board.ModelSpec {
 		New: func(ids *board.IDs) board.Model {
 			return Rack{Left: make([]int, 2), first: ids.Take(2 * Beads)}
 		},
+		Check:     func(m board.Model) error { return m.(Rack).ringsCheck() },
 		Decode:    decode,
 		Shape:     Shape{},
 		Layout:    layout,

@@ -1,0 +1,26 @@
+package board
+
+import "unitbloom/core/say"
+
+// The refusals that moves of every model share.
+
+// BadField refuses a field of a move with a reason.
+func BadField(field, reason string) error {
+	return say.Refuse("bad-field", say.Text("field", say.Given, field), say.Text("reason", say.Given, reason))
+}
+
+// BadCount refuses a count outside its range.
+func BadCount(n, least, most int) error {
+	return say.Refuse("bad-count", say.Int("n", say.Given, n), say.Int("least", say.Given, least), say.Int("most", say.Given, most))
+}
+
+// BadOption refuses a value that is not one of the choices.
+func BadOption(option, value, choices string) error {
+	return say.Refuse("bad-option", say.Text("option", say.Given, option), say.Text("value", say.Given, value),
+		say.Text("choices", say.Given, choices))
+}
+
+// BadNumber refuses a typed number.
+func BadNumber(err error) error {
+	return say.Refuse("bad-number", say.Text("reason", say.Given, err.Error()+"."))
+}
