@@ -7,6 +7,7 @@ import (
 	"fmt"
 	"slices"
 
+	"unitbloom/core/form"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
@@ -40,6 +41,7 @@ type Board struct {
 	Tiles  []Tile
 	Covers []Cover
 	ids    IDs
+	extra  form.Extra // fields of a later minor, as they came
 }
 
 // IDs gives out piece ids.
@@ -155,7 +157,7 @@ func (t *Turn) Became(from, to []PieceID) {
 
 // Stage records the model as it is on the way to where the move leads.
 func (t *Turn) Stage(m Model) {
-	t.effect.Stages = append(t.effect.Stages, t.board.with(t.model, m))
+	t.effect.Stages = append(t.effect.Stages, t.board.with(t.model, m).settleCovers())
 }
 
 // Say records the announcement.
@@ -165,6 +167,19 @@ func (t *Turn) Say(id string, values ...say.Value) { t.effect.Said = say.New(id,
 // returned is the one given. What comes out can always be kept in a file: that is
 // looked at here, once, after every move of every model.
 func Apply(b Board, mv Move) (Board, Effect, error) {
+	cover := b.cloakOf(mv)
+	if cover.err != nil {
+		return b, Effect{}, cover.err
+	}
+	next, effect, err := b.apply(mv)
+	if err != nil {
+		return b, Effect{}, cover.refusal(err)
+	}
+	effect.Said = cover.said(effect.Said)
+	return next, effect, nil
+}
+
+func (b Board) apply(mv Move) (Board, Effect, error) {
 	spec, args, err := b.find(mv)
 	if err != nil {
 		return b, Effect{}, err
@@ -183,10 +198,7 @@ func Apply(b Board, mv Move) (Board, Effect, error) {
 	if err := next.check(); err != nil {
 		return b, Effect{}, err
 	}
-	if err := spec.checkArgs(args); err != nil {
-		return b, Effect{}, err
-	}
-	return next, t.effect, nil
+	return next, t.effect, spec.checkArgs(args)
 }
 
 // ApplyAll makes the moves in order and stops at the first refusal.
@@ -221,6 +233,21 @@ func Saved(b Board, mv Move) (Move, error) {
 		args, err = spec.saved(b, mv.Model, args)
 	}
 	return Move{Kind: mv.Kind, Model: mv.Model, Args: args}, err
+}
+
+// IDs are the pieces that the move names by their ids on the open board.
+func (mv Move) IDs(b Board) []PieceID {
+	spec, args, err := b.find(mv)
+	if err != nil {
+		return nil
+	}
+	var ids []PieceID
+	spec.limits.Session(args, func(v any) {
+		if list, ok := v.([]PieceID); ok {
+			ids = append(ids, list...)
+		}
+	})
+	return ids
 }
 
 // find is the registry's line of a move, and its parameters.

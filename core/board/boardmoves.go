@@ -329,6 +329,9 @@ func unlink(b Board, i int, _ NoArgs, t *Turn) (Board, error) {
 }
 
 func keepCopy(b Board, i int, _ NoArgs, t *Turn) (Board, error) {
+	if b.IsCovered(i) {
+		return b, say.Refuse("covered") // the copy would lie open
+	}
 	if len(b.Tiles[i].Kept) == MaxKept {
 		return b, say.Refuse("kept-full", say.Int("n", say.Given, MaxKept))
 	}

@@ -1,8 +1,11 @@
 package board
 
 import (
+	"errors"
 	"fmt"
 	"slices"
+
+	"unitbloom/core/say"
 )
 
 // Rect is a rectangle in model units, from the corner of what it lies on.
@@ -36,11 +39,12 @@ func (c Cover) same(d Cover) bool {
 	return c.At == nil || *c.At == *d.At
 }
 
-// The zones that every model has: all of it, and the open mat of those that
-// have one.
+// The zones that models share: all of it, the open mat, and the tray.
 const (
 	AllZone = "all"
 	MatZone = "mat"
+	// TakenZone is the tray of what was taken away.
+	TakenZone = "taken"
 )
 
 // Covering is a cover as it lies on its model's layout.
@@ -52,14 +56,17 @@ type Covering struct {
 
 // CoversOn are the covers of model i where they lie.
 func (b Board) CoversOn(i int) []Covering {
+	if !b.IsCovered(i) {
+		return nil
+	}
+	return b.coversOn(i, b.Lay(i))
+}
+
+func (b Board) coversOn(i int, l Layout) []Covering {
 	var list []Covering
-	var l Layout
 	for k, c := range b.Covers {
 		if c.Model != i {
 			continue
-		}
-		if l.Zones == nil {
-			l = b.Lay(i)
 		}
 		z, _ := l.zone(c.Zone)
 		r := Rect{z.X, z.Y, z.W, z.H}
@@ -112,4 +119,127 @@ func (b Board) settleCovers() Board {
 	}
 	b.Covers = kept
 	return b
+}
+
+// Shown is the layout of model i as it may leave the core: what lies under a cover
+// is taken out of it, its counts and captions are held back, and so is the tray of
+// what was taken away, since that came from there. Outer sizes stay, so that nothing
+// jumps. Whatever is drawn, said, counted or selected of a board is asked here.
+func (b Board) Shown(i int) Layout {
+	l := b.Lay(i)
+	covers := b.coversOn(i, l)
+	if len(covers) == 0 {
+		return l
+	}
+	hides := func(x, y, w, h int) bool {
+		return slices.ContainsFunc(covers, func(c Covering) bool { return c.hides(x+w/2, y+h/2) })
+	}
+	var pieces []Sprite
+	for _, p := range l.Pieces {
+		if p.Zone != TakenZone && !hides(int(p.X), int(p.Y), int(p.W), int(p.H)) {
+			pieces = append(pieces, p)
+		}
+	}
+	l.Pieces = pieces
+	var decor []Decor
+	for _, d := range l.Decor {
+		if slices.ContainsFunc(covers, func(c Covering) bool { return c.hides(d.X, d.Y) && c.hides(d.X+max(d.W, 1)-1, d.Y+max(d.H, 1)-1) }) {
+			continue
+		}
+		if d.Text != "" && slices.ContainsFunc(covers, func(c Covering) bool { return l.touches(c, d.Zone) }) {
+			d.Text = ""
+		}
+		decor = append(decor, d)
+	}
+	l.Decor = decor
+	l.Zones = slices.Clone(l.Zones)
+	for k := range l.Zones {
+		z := &l.Zones[k]
+		if z.ID == TakenZone || slices.ContainsFunc(covers, func(c Covering) bool { return c.overlaps(*z) }) {
+			z.Count, z.Text, z.Hidden = 0, "", true
+		}
+	}
+	return l
+}
+
+// hides reports whether a point lies under the cover: a piece is hidden when its
+// middle is.
+func (c Covering) hides(x, y int) bool {
+	return x >= c.Rect.X && x < c.Rect.X+c.Rect.W && y >= c.Rect.Y && y < c.Rect.Y+c.Rect.H
+}
+
+func (c Covering) overlaps(z Zone) bool {
+	return c.Rect.X < z.X+z.W && z.X < c.Rect.X+c.Rect.W && c.Rect.Y < z.Y+z.H && z.Y < c.Rect.Y+c.Rect.H
+}
+
+func (l Layout) touches(c Covering, zone string) bool {
+	z, ok := l.zone(zone)
+	return ok && c.overlaps(z)
+}
+
+// cloak holds back what a move on a covered model would give away by what it says.
+type cloak struct {
+	on bool
+	// named says that the move named its pieces one by one, all of them in sight:
+	// what is said of those is no secret.
+	named bool
+	err   error // the move names a piece that nobody has seen
+}
+
+func (b Board) cloakOf(mv Move) cloak {
+	if !b.has(mv.Model) || !b.IsCovered(mv.Model) {
+		return cloak{}
+	}
+	ids := mv.IDs(b)
+	c := cloak{on: true, named: len(ids) > 0}
+	if !c.named {
+		return c
+	}
+	seen := b.ShownIDs(mv.Model)
+	for _, id := range ids {
+		if !seen[id] {
+			c.err = say.Refuse("unknown-piece", say.Int("n", say.Given, int(id)))
+		}
+	}
+	return c
+}
+
+// ShownIDs are the pieces of a model that are in sight.
+func (b Board) ShownIDs(model int) map[PieceID]bool {
+	seen := map[PieceID]bool{}
+	for _, p := range b.Shown(model).Pieces {
+		seen[p.ID] = true
+	}
+	return seen
+}
+
+// said is what is announced. What was asked for may be said; what was found may not.
+func (c cloak) said(m say.Message) say.Message {
+	found := m.Has(say.Amount) || m.Has(say.Part) || m.Has(say.Answer)
+	if !c.on || c.named || !found {
+		return m
+	}
+	return say.New("did.covered-act")
+}
+
+// openCodes are the refusals that speak of the request alone, and namedCodes those
+// that speak of the pieces that it names: they would be the same whatever lies under
+// a cover.
+var (
+	openCodes = []string{
+		"unknown-move", "no-model", "bad-field", "bad-option", "bad-count", "bad-number", "no-piece", "no-larger", "no-smaller",
+		"no-cover", "no-zone", "not-mat", "kept-full", "no-kept", "models-full", "last-model", "covers-full", "covered", "two-colours",
+		"counters-whole", "no-row", "rack-whole", "cubes-whole", "columns-span", "no-frame", "no-frames", "no-group", "no-groups",
+		"only-copy", "unknown-piece",
+	}
+	namedCodes = []string{"too-few", "mixed-places", "none-here", "spent"}
+)
+
+// refusal is a refusal that never tells what is covered, not by its reason either.
+func (c cloak) refusal(err error) error {
+	var r *say.Refusal
+	if !c.on || errors.As(err, &r) && (slices.Contains(openCodes, r.Code) || c.named && slices.Contains(namedCodes, r.Code)) {
+		return err
+	}
+	return say.Refuse("under-cover")
 }

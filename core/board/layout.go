@@ -143,6 +143,7 @@ type Zone struct {
 	Text       string // said in place of the count, as of a track
 	X, Y, W, H int
 	Side       bool // one side of a row: covered by name, not labelled
+	Hidden     bool // its count is held back: it lies under a cover
 	// Offer is the verb that the zone carries at its foot, if any.
 	Offer *Offer
 }

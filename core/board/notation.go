@@ -16,6 +16,18 @@ func Print(b Board) string {
 	return strings.Join(parts, " | ")
 }
 
+// PrintShown is Print with the models that are covered, wholly or in part, held
+// back: "blocks ?".
+func PrintShown(b Board) string {
+	parts := strings.Split(Print(b), " | ")
+	for i, m := range b.Models {
+		if b.IsCovered(i) {
+			parts[i] = m.Kind() + " " + Hidden
+		}
+	}
+	return strings.Join(parts, " | ")
+}
+
 // Parse reads the notation that Print writes. Errors quote the part at fault.
 func Parse(s string) (Board, error) {
 	var b Board

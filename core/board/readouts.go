@@ -7,9 +7,6 @@ import (
 	"unitbloom/core/say"
 )
 
-// ReadOutIDs are the read-outs that every model's number has.
-var ReadOutIDs = []string{"numeral", "expanded", "unitForm", "words", "placeWords"}
-
 // Hidden stands in a read-out whose number is under a cover.
 const Hidden = "?"
 

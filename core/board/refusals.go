@@ -14,6 +14,11 @@ func BadCount(n, least, most int) error {
 	return say.Refuse("bad-count", say.Int("n", say.Given, n), say.Int("least", say.Given, least), say.Int("most", say.Given, most))
 }
 
+// BadCountHere refuses a count outside the range that the pieces here allow.
+func BadCountHere(n, least, most int) error {
+	return say.Refuse("bad-count-here", say.Int("n", say.Given, n), say.Int("least", say.Given, least), say.Int("most", say.Amount, most))
+}
+
 // BadOption refuses a value that is not one of the choices.
 func BadOption(option, value, choices string) error {
 	return say.Refuse("bad-option", say.Text("option", say.Given, option), say.Text("value", say.Given, value),

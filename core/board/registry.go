@@ -1,15 +1,14 @@
 package board
 
 import (
-	"bytes"
 	"encoding/json"
 	"errors"
 	"fmt"
-	"maps"
 	"reflect"
 	"slices"
 	"strings"
 
+	"unitbloom/core/form"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
@@ -21,8 +20,10 @@ type ModelSpec struct {
 	// Noun is the model in a sentence: "rack".
 	Noun string
 	Doc  string
-	// Moves are the model's own moves.
-	Moves []MoveSpec
+	// Moves are the model's own moves; Empties is the kind of the one that puts all
+	// pieces away.
+	Moves   []MoveSpec
+	Empties string
 	// New is the model's first state.
 	New func(*IDs) Model
 	// Check says what of the model its file form does not take; nil where every
@@ -66,7 +67,7 @@ type Select struct {
 	Part  *int        `json:"part,omitempty" jsonschema:"minimum=0,maximum=4" jsonschema_description:"Only pieces of this addend; 0 is pieces of none."`
 	Count int         `json:"count,omitempty" jsonschema:"minimum=0,maximum=3000" jsonschema_description:"How many, lowest slots first; all when left out."`
 	Slots []int       `json:"slots,omitempty" jsonschema_description:"Exactly these slots."`
-	IDs   []PieceID   `json:"ids,omitempty" jsonschema:"-"`
+	IDs   []PieceID   `json:"ids,omitempty" jsonschema:"-" form:"session"`
 }
 
 // Offer is a verb for a selection with the move that it would make.
@@ -151,7 +152,7 @@ type MoveSpec struct {
 	// What it does, with its parameters read: args is of the type of Args. Where
 	// saved is nil, a move is saved as it is.
 	ofModel bool
-	limits  *Limits
+	limits  *form.Limits
 	apply   func(b Board, model int, args any, t *Turn) (Board, error)
 	law     func(b Board, model int, args any) (Law, error)
 	saved   func(b Board, model int, args any) (any, error)
@@ -254,7 +255,7 @@ var (
 func tableOf(moves []MoveSpec) map[string]*MoveSpec {
 	table := make(map[string]*MoveSpec, len(moves))
 	for i := range moves {
-		moves[i].limits = LimitsOf(reflect.TypeOf(moves[i].Args))
+		moves[i].limits = form.Of(reflect.TypeOf(moves[i].Args))
 		table[moves[i].Kind] = &moves[i]
 	}
 	return table
@@ -351,53 +352,20 @@ func (mv Move) argsLike(zero any) (any, error) {
 		return zero, BadField(mv.Kind, "these are not its parameters")
 	}
 	args := reflect.New(want)
-	if err := strictly(mv.raw, args.Interface(), "kind", "model"); err != nil {
+	if err := form.Read(mv.raw, args.Interface(), "kind", "model"); err != nil {
 		return zero, fieldError(mv.Kind, want, err)
 	}
 	return args.Elem().Interface(), nil
 }
 
-// strictly reads an object and refuses fields that the type does not have, at any
-// depth, beside those named.
-func strictly(raw []byte, into any, but ...string) error {
-	var fields map[string]json.RawMessage
-	if err := json.Unmarshal(raw, &fields); err != nil {
-		return err
-	}
-	own := fieldNames(reflect.TypeOf(into).Elem())
-	rest := make(map[string]json.RawMessage, len(fields))
-	for _, name := range slices.Sorted(maps.Keys(fields)) {
-		switch {
-		case slices.Contains(own, name):
-			rest[name] = fields[name]
-		case !slices.Contains(but, name):
-			return unknownField(name)
-		}
-	}
-	if len(rest) < len(fields) {
-		raw, _ = json.Marshal(rest)
-	}
-	d := json.NewDecoder(bytes.NewReader(raw))
-	d.DisallowUnknownFields()
-	return d.Decode(into)
-}
-
-// unknownField is a field that a form does not have.
-type unknownField string
-
-func (f unknownField) Error() string { return Quote(string(f)) + " is not one of its fields" }
-
 func fieldError(kind string, t reflect.Type, err error) error {
 	var te *json.UnmarshalTypeError
-	var unknown unknownField
-	name, isUnknown := strings.CutPrefix(err.Error(), "json: unknown field ")
+	var unknown form.UnknownField
 	switch {
 	case errors.As(err, &te) && te.Field != "":
 		return BadField(te.Field, fmt.Sprintf("this must be %s, not %s", plainType(te.Type), plainValue(te.Value)))
 	case errors.As(err, &unknown):
-		return BadField(cut(string(unknown)), kind+" has no such field. It has "+orNone(fieldNames(t)))
-	case isUnknown:
-		return BadField(kind, "there is no field "+Quote(strings.Trim(name, `"`))+" in what it names")
+		return BadField(form.Cut(string(unknown)), "there is no such field. Those of "+kind+" are "+orNone(form.Fields(t)))
 	}
 	return BadField(kind, err.Error())
 }
@@ -444,13 +412,4 @@ func orNone(names []string) string {
 		return "none"
 	}
 	return strings.Join(names, ", ")
-}
-
-func fieldNames(t reflect.Type) []string {
-	var names []string
-	for i := range t.NumField() {
-		name, _, _ := strings.Cut(t.Field(i).Tag.Get("json"), ",")
-		names = append(names, name)
-	}
-	return names
 }

@@ -3,6 +3,7 @@ package board
 import (
 	"slices"
 
+	"unitbloom/core/form"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
@@ -27,10 +28,12 @@ type Tile struct {
 	Beside []string
 	// Kept are earlier states of the model, frozen and not counted.
 	Kept []Model
+	// The fields of a later minor, of the tile and of its model, as they came.
+	extra, ofModel form.Extra
 }
 
 func (t Tile) isPlain() bool {
-	return t.Width == 0 && !t.Linked && len(t.Beside) == 0 && len(t.Kept) == 0
+	return t.Width == 0 && !t.Linked && len(t.Beside) == 0 && len(t.Kept) == 0 && len(t.extra) == 0
 }
 
 func (t Tile) keptPieces() int {
@@ -70,7 +73,8 @@ func (b Board) followOne(j int, form place.UnitForm, t *Turn) Board {
 	spec, _ := SpecOf(m.Kind())
 	next, err := spec.Follow(m, form, t)
 	if err != nil {
-		t.effect.Also = append(t.effect.Also, say.New("did.unlinked-why", say.Text("model", say.Name, spec.Title), say.Text("why", say.Given, err.Error())))
+		why := say.Text("why", say.Given, b.cloakOf(Move{Model: j}).refusal(err).Error())
+		t.effect.Also = append(t.effect.Also, say.New("did.unlinked-why", say.Text("model", say.Name, spec.Title), why))
 		return b.tile(j, func(x *Tile) { x.Linked = false })
 	}
 	t.room -= next.Pieces() - m.Pieces()

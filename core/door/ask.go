@@ -1,11 +1,13 @@
 package door
 
 import (
+	"errors"
 	"fmt"
 	"slices"
 
 	"unitbloom/core/board"
 	"unitbloom/core/chance"
+	"unitbloom/core/form"
 	"unitbloom/core/lesson"
 	"unitbloom/core/method"
 	"unitbloom/core/place"
@@ -15,7 +17,8 @@ import (
 
 // What a host may ask of a board without changing it.
 
-type onModel struct {
+// ModelArgs name a model of the board.
+type ModelArgs struct {
 	Model int `json:"model"`
 }
 
@@ -38,7 +41,7 @@ type Reached struct {
 
 // counting is the pieces in play in the order in which they are counted. What
 // is covered is not counted.
-func counting(s *session, a onModel) (any, error) {
+func counting(s *session, a ModelArgs) ([]Reached, error) {
 	b, m, err := s.model(a.Model)
 	if err != nil {
 		return nil, err
@@ -57,6 +60,11 @@ func counting(s *session, a onModel) (any, error) {
 	return counts, nil
 }
 
+// TextArgs hold a typed text.
+type TextArgs struct {
+	Text string `json:"text"`
+}
+
 // Builds are the ways to build a number, the first of them as typed forms.
 type Builds struct {
 	Count int      `json:"count"`
@@ -70,14 +78,14 @@ const (
 	firstBuilds   = 50
 )
 
-func builds(s *session, a struct{ Text string }) (any, error) {
+func builds(s *session, a TextArgs) (Builds, error) {
 	w, err := place.Parse(a.Text)
 	if err != nil {
-		return nil, err
+		return Builds{}, err
 	}
 	n, whole := w.Whole()
 	if !whole || n > 9999 {
-		return nil, say.Refuse("whole-builds", say.Number("n", say.Given, w.Number))
+		return Builds{}, say.Refuse("whole-builds", say.Number("n", say.Given, w.Number))
 	}
 	top, limit := place.Tens, n/10+1
 	switch {
@@ -95,7 +103,7 @@ func builds(s *session, a struct{ Text string }) (any, error) {
 }
 
 // acts compares the slow way and the fast way of laying a number.
-func acts(_ *Door, a struct{ Text string }) (any, error) {
+func acts(_ *Door, a TextArgs) ([]method.Acts, error) {
 	w, err := place.Parse(a.Text)
 	if err != nil {
 		return nil, err
@@ -107,13 +115,14 @@ func acts(_ *Door, a struct{ Text string }) (any, error) {
 	return method.CountActs(n), nil
 }
 
-type throwArgs struct {
+// ThrowArgs say what is thrown, how many, and the seed.
+type ThrowArgs struct {
 	Kind  string `json:"kind"`
 	Count int    `json:"count"`
 	Seed  uint64 `json:"seed"`
 }
 
-func throw(_ *Door, a throwArgs) (any, error) { return chance.Throw(a.Kind, a.Count, a.Seed) }
+func throw(_ *Door, a ThrowArgs) ([]int, error) { return chance.Throw(a.Kind, a.Count, a.Seed) }
 
 // Verdict is a sentence judged against itself and against the models.
 type Verdict struct {
@@ -129,10 +138,10 @@ type Verdict struct {
 	Fits  bool   `json:"fits"`
 }
 
-func judge(s *session, a struct{ Text string }) (any, error) {
+func judge(s *session, a TextArgs) (Verdict, error) {
 	v, err := sentence.Judge(a.Text)
 	if err != nil {
-		return nil, err
+		return Verdict{}, err
 	}
 	w := s.doc.Words
 	out := Verdict{Text: v.Text, State: v.State, Said: v.Said.Text(w), Solved: v.Solved, Answer: v.Answer, Arrow: v.Arrow}
@@ -158,43 +167,53 @@ func judge(s *session, a struct{ Text string }) (any, error) {
 }
 
 // compare is the first two models with the sign between their numbers.
-func compare(s *session, _ struct{}) (any, error) {
+func compare(s *session, _ None) (TextArgs, error) {
 	b := s.board()
 	if len(b.Models) < 2 {
-		return nil, say.Refuse("compare-two")
+		return TextArgs{}, say.Refuse("compare-two")
 	}
 	if b.IsCovered(0) || b.IsCovered(1) {
-		return nil, say.Refuse("covered")
+		return TextArgs{}, say.Refuse("covered")
 	}
-	return map[string]string{"text": sentence.Compare(board.Total(b.Models[0]), board.Total(b.Models[1]))}, nil
+	return TextArgs{sentence.Compare(board.Total(b.Models[0]), board.Total(b.Models[1]))}, nil
 }
 
-type clearArgs struct {
+// ClearArgs list what is cleared.
+type ClearArgs struct {
 	What []string `json:"what"`
 }
 
 // clearable are the four things that are cleared each on its own.
 var clearable = []string{"pieces", "ink", "notes", "record"}
 
-// clearThings clears some of them, as one undo.
-func clearThings(s *session, a clearArgs) (any, error) {
+// clearThings clears some of them, as one undo. The pieces go by moves of their
+// models, so that a capture holds them.
+func clearThings(s *session, a ClearArgs) (Update, error) {
 	if s.doc.Newer != nil {
-		return nil, say.Refuse("newer")
+		return Update{}, say.Refuse("newer")
 	}
 	for _, what := range a.What {
 		if !slices.Contains(clearable, what) {
-			return nil, fmt.Errorf("what: %q cannot be cleared. Use pieces, ink, notes or record", what)
+			return Update{}, fmt.Errorf("what: %s cannot be cleared. Use pieces, ink, notes or record", form.Quote(what))
 		}
 	}
 	sc, i := s.doc.Scene(s.scene)
 	if i < 0 {
-		return nil, fmt.Errorf("scene: this lesson has no board yet")
+		return Update{}, fmt.Errorf("scene: this lesson has no board yet")
 	}
-	doc := s.doc
+	doc, c := s.doc, s.capture
 	doc.Scenes = slices.Clone(doc.Scenes)
 	has := func(what string) bool { return slices.Contains(a.What, what) }
 	if has("pieces") && len(sc.Steps) == 0 {
-		sc.Start = cleared(sc.Start)
+		for k, m := range sc.Start.Models {
+			spec, _ := board.SpecOf(m.Kind())
+			mv := board.Move{Kind: spec.Empties, Model: k}
+			next, _, err := board.Apply(sc.Start, mv)
+			if err != nil {
+				return Update{}, err
+			}
+			sc.Start, c = next, c.played(sc.ID, mv)
+		}
 	}
 	if has("ink") {
 		sc.Ink = nil
@@ -206,19 +225,126 @@ func clearThings(s *session, a clearArgs) (any, error) {
 		doc.Record = nil
 	}
 	doc.Scenes[i] = sc
-	here := s.doc
-	s.commit(doc, []string{sc.ID})
-	return s.turned(lesson.Difference(here, doc, func(x, _ *lesson.Scene) bool { return x.ID != sc.ID })), nil
+	return s.become(doc, c), nil
 }
 
-// cleared is the board with the pieces of every model put away.
-func cleared(b board.Board) board.Board {
-	for i := range b.Models {
-		for _, kind := range []string{"clear", "home"} {
-			if next, _, err := board.Apply(b, board.Move{Kind: kind, Model: i}); err == nil {
-				b = next
-			}
+// SelectionArgs name pieces of a model by the ids that the host has.
+type SelectionArgs struct {
+	Model int             `json:"model"`
+	IDs   []board.PieceID `json:"ids"`
+}
+
+// Selection is what a selection holds, and the verbs that it carries.
+type Selection struct {
+	// Text says how many pieces it holds: of them, those that are seen.
+	Text  string `json:"text"`
+	Verbs []Verb `json:"verbs"`
+}
+
+// Verb is one word of a selection's strip: the move that it would make, or why
+// it cannot.
+type Verb struct {
+	Label string     `json:"label"`
+	OK    bool       `json:"ok"`
+	Why   string     `json:"why,omitempty"`
+	Move  board.Move `json:"move"`
+}
+
+// selection tries each verb of the selection on the board as it stands.
+func selection(s *session, a SelectionArgs) (Selection, error) {
+	b, m, err := s.model(a.Model)
+	if err != nil {
+		return Selection{}, err
+	}
+	ids := a.IDs
+	if b.IsCovered(a.Model) {
+		seen := b.ShownIDs(a.Model)
+		ids = slices.DeleteFunc(slices.Clone(ids), func(id board.PieceID) bool { return !seen[id] })
+	}
+	out := Selection{Text: say.New("selected", say.Int("n", say.Amount, len(ids))).Text(s.doc.Words), Verbs: []Verb{}}
+	spec, _ := board.SpecOf(m.Kind())
+	if spec.Offers == nil || len(ids) == 0 {
+		return out, nil
+	}
+	for _, o := range spec.Offers(m, ids) {
+		o.Move.Model = a.Model
+		v := Verb{Label: o.Label.Text(s.doc.Words), OK: true, Move: o.Move}
+		if _, _, err := board.Apply(b, o.Move); err != nil {
+			v.OK, v.Why = false, s.sentence(err)
+		}
+		out.Verbs = append(out.Verbs, v)
+	}
+	return out, nil
+}
+
+// sentence is an error in the class's words.
+func (s *session) sentence(err error) string {
+	var r *say.Refusal
+	if errors.As(err, &r) {
+		return r.Message.Text(s.doc.Words)
+	}
+	return err.Error()
+}
+
+// QuickLook is what lies under the covers of a model.
+type QuickLook struct {
+	Pieces []Piece `json:"pieces"`
+}
+
+// quickLook gives the pieces of a model that are covered, for the teacher to show
+// for a moment. The board, and what it says, stay as they are.
+func quickLook(s *session, a ModelArgs) (QuickLook, error) {
+	b, _, err := s.model(a.Model)
+	if err != nil {
+		return QuickLook{}, err
+	}
+	seen := b.ShownIDs(a.Model)
+	out := QuickLook{Pieces: []Piece{}}
+	for _, p := range b.Lay(a.Model).Pieces {
+		if !seen[p.ID] {
+			out.Pieces = append(out.Pieces, Piece(p))
 		}
 	}
-	return b
+	return out, nil
 }
+
+// Version is the file form that this core writes.
+type Version struct {
+	Format int `json:"format"`
+	Minor  int `json:"minor"`
+}
+
+func version(*Door, None) (Version, error) { return Version{lesson.Format, lesson.Minor}, nil }
+
+func readNumber(_ *Door, a TextArgs) (place.Reading, error) {
+	w, err := place.Parse(a.Text)
+	if err != nil {
+		return place.Reading{}, err
+	}
+	return w.Read(), nil
+}
+
+// MethodInfo is what is to be known of a method before using it.
+type MethodInfo struct {
+	ID        string          `json:"id"`
+	Title     string          `json:"title"`
+	Operation string          `json:"operation"`
+	Doc       string          `json:"doc"`
+	Args      string          `json:"args"`
+	Sample    []string        `json:"sample"`
+	Typed     string          `json:"typed"`
+	Limits    string          `json:"limits"`
+	Models    []string        `json:"models"`
+	Options   []method.Option `json:"options"`
+}
+
+// Methods lists the registry of methods.
+func Methods() []MethodInfo {
+	var out []MethodInfo
+	for _, m := range method.Specs() {
+		out = append(out, MethodInfo{m.ID, m.Title, m.Operation, m.Doc, m.Args, m.Sample, m.Typed, m.Limits, m.Models, m.AllOptions()})
+	}
+	return out
+}
+
+func listMethods(*Door, None) ([]MethodInfo, error) { return Methods(), nil }

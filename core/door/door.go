@@ -1,18 +1,17 @@
 // Package door is the core's stateful door: a host opens a document behind a
-// handle, sends moves and edits, and mirrors what comes back. Every answer is
-// JSON. The browser's host is cmd/corewasm; the tests call the same door
-// natively.
+// handle, sends moves and edits, and mirrors what comes back. Every operation
+// declares the types of its argument and its answer, from which the host's own
+// types are made. The browser's host is cmd/corewasm; the tests call the same
+// door natively.
 package door
 
 import (
 	"encoding/json"
 	"errors"
 	"fmt"
+	"reflect"
 
-	"unitbloom/core/board"
-	"unitbloom/core/lesson"
-	"unitbloom/core/method"
-	"unitbloom/core/place"
+	"unitbloom/core/form"
 	"unitbloom/core/say"
 )
 
@@ -26,254 +25,139 @@ type Door struct {
 // New makes a door with nothing open.
 func New() *Door { return &Door{sessions: map[int]*session{}} }
 
-// failure is the JSON of an error: a code for programs, a sentence for people.
-type failure struct {
+// Failure is the JSON of an error: a code for programs, a sentence for people.
+type Failure struct {
 	Code string `json:"code"`
 	Text string `json:"text"`
 }
 
-// Call runs one operation. The answer is {"ok": …} or {"error": {code, text}};
-// a panic inside is an error with the code "panic", and leaves the session as
-// it was.
+// Answer is what a call gives: OK or Error.
+type Answer struct {
+	OK    any      `json:"ok,omitempty"`
+	Error *Failure `json:"error,omitempty"`
+}
+
+// Codes of failures that are not refusals of a rule.
+const (
+	// CodeFault is a mistake in the program. The documents are as they were.
+	CodeFault   = "fault"
+	CodeInvalid = "invalid"
+	CodeUnknown = "unknown-operation"
+)
+
+// Call runs one operation. After a fault inside it, an answer with the code
+// CodeFault, every document is as it was before the call.
 func (d *Door) Call(op string, arg []byte) (out []byte) {
+	restore := d.keep(arg)
 	defer func() {
 		if r := recover(); r != nil {
-			out = fail(failure{"panic", fmt.Sprintf("Something went wrong in %s: %v.", op, r)})
+			restore()
+			out = answer(Answer{Error: &Failure{CodeFault, fmt.Sprintf("Something went wrong in the core (%s: %v). The board is as it was.", op, r)}})
 		}
 	}()
-	run, ok := operations[op]
+	o, ok := byName[op]
 	if !ok {
-		return fail(failure{"unknown-operation", fmt.Sprintf("There is no operation %q.", op)})
+		return answer(Answer{Error: &Failure{CodeUnknown, fmt.Sprintf("There is no operation %s.", form.Quote(op))}})
 	}
-	result, err := run(d, arg)
+	result, err := o.run(d, arg)
 	if err != nil {
-		return fail(d.explain(arg, err))
+		failed := d.explain(arg, err)
+		return answer(Answer{Error: &failed})
 	}
-	if raw, ok := result.(rawJSON); ok {
-		return append(append([]byte(`{"ok":`), raw...), '}')
-	}
-	body, err := json.Marshal(map[string]any{"ok": result})
+	return answer(Answer{OK: result})
+}
+
+func answer(a Answer) []byte {
+	body, err := json.Marshal(a)
 	if err != nil {
-		return fail(failure{"encode", err.Error()})
+		panic(err)
 	}
 	return body
 }
 
-type rawJSON []byte
-
-func fail(f failure) []byte {
-	body, _ := json.Marshal(map[string]failure{"error": f})
-	return body
+// keep remembers the documents as they are. What a session holds is never altered
+// in place, so that its value is enough.
+func (d *Door) keep(arg []byte) (restore func()) {
+	last, s := d.last, d.sessions[handleOf(arg)]
+	var was session
+	if s != nil {
+		was = *s
+	}
+	return func() {
+		for h := range d.sessions {
+			if h > last {
+				delete(d.sessions, h)
+			}
+		}
+		d.last = last
+		if s != nil {
+			*s = was
+			d.sessions[was.handle] = s
+		}
+	}
 }
 
-// explain words an error in the class's words when the call names a session.
-func (d *Door) explain(arg []byte, err error) failure {
-	var refusal *say.Refusal
-	if !errors.As(err, &refusal) {
-		return failure{"invalid", err.Error()}
-	}
-	var words say.Words
+func handleOf(arg []byte) int {
 	var on struct {
 		Handle int `json:"handle"`
 	}
-	if json.Unmarshal(arg, &on) == nil && d.sessions[on.Handle] != nil {
-		words = d.sessions[on.Handle].doc.Words
-	}
-	return failure{refusal.Code, refusal.Message.Text(words)}
+	_ = json.Unmarshal(arg, &on)
+	return on.Handle
 }
 
-type operation func(*Door, []byte) (any, error)
-
-var operations map[string]operation
-
-// The operations refer to the types below them, hence init.
-func init() {
-	operations = map[string]operation{
-		"version":      func(*Door, []byte) (any, error) { return map[string]int{"format": lesson.Format}, nil },
-		"read":         op(read),
-		"methods":      func(*Door, []byte) (any, error) { return Methods(), nil },
-		"preview":      op(preview),
-		"open":         op(open),
-		"close":        on(closeSession),
-		"outline":      on(func(s *session, _ struct{}) (any, error) { return s.outline(), nil }),
-		"document":     on(func(s *session, _ struct{}) (any, error) { return s.doc, nil }),
-		"show":         on(show),
-		"apply":        on(apply),
-		"undo":         on(func(s *session, _ struct{}) (any, error) { return s.undo() }),
-		"redo":         on(func(s *session, _ struct{}) (any, error) { return s.redo() }),
-		"edit":         on(func(s *session, a editArgs) (any, error) { return s.edit(a.Edit) }),
-		"editStep":     on(editStep),
-		"setScene":     on(setScene),
-		"addExample":   on(addExample),
-		"addBoard":     on(addBoard),
-		"keepScratch":  on(keepScratch),
-		"dropScratch":  on(func(s *session, _ struct{}) (any, error) { s.scratch = nil; return s.frame(), nil }),
-		"verbs":        on(verbs),
-		"counting":     on(counting),
-		"builds":       on(builds),
-		"judge":        on(judge),
-		"compare":      on(compare),
-		"clear":        on(clearThings),
-		"throw":        op(throw),
-		"acts":         op(acts),
-		"beginCapture": on(beginCapture),
-		"endStep":      on(endStep),
-		"endCapture":   on(endCapture),
-		"dropCapture":  on(dropCapture),
-		"anotherLike":  on(anotherLike),
-		"reshape":      on(reshape),
+// explain words an error in the class's words when the call names a session.
+func (d *Door) explain(arg []byte, err error) Failure {
+	var refusal *say.Refusal
+	if !errors.As(err, &refusal) {
+		return Failure{CodeInvalid, err.Error()}
 	}
+	var words say.Words
+	if s := d.sessions[handleOf(arg)]; s != nil {
+		words = s.doc.Words
+	}
+	return Failure{refusal.Code, refusal.Message.Text(words)}
 }
 
-func op[A any](f func(*Door, A) (any, error)) operation {
-	return func(d *Door, raw []byte) (any, error) {
+// Operation is one thing that a host can ask for.
+type Operation struct {
+	Name string
+	Doc  string
+	// OnOpen says that it is about an open document: its argument names a handle.
+	OnOpen bool
+	// Arg and Answer are the types of both.
+	Arg, Answer reflect.Type
+
+	run func(*Door, []byte) (any, error)
+}
+
+// op is an operation that needs no document.
+func op[A, R any](name, doc string, f func(*Door, A) (R, error)) Operation {
+	return Operation{Name: name, Doc: doc, Arg: reflect.TypeFor[A](), Answer: reflect.TypeFor[R](), run: func(d *Door, raw []byte) (any, error) {
 		var a A
-		if err := json.Unmarshal(raw, &a); err != nil {
+		if err := read(raw, &a); err != nil {
 			return nil, err
 		}
 		return f(d, a)
-	}
+	}}
 }
 
 // on is an operation on an open document.
-func on[A any](f func(*session, A) (any, error)) operation {
-	return func(d *Door, raw []byte) (any, error) {
-		var h struct {
-			Handle int `json:"handle"`
-		}
+func on[A, R any](name, doc string, f func(*session, A) (R, error)) Operation {
+	return Operation{Name: name, Doc: doc, OnOpen: true, Arg: reflect.TypeFor[A](), Answer: reflect.TypeFor[R](), run: func(d *Door, raw []byte) (any, error) {
 		var a A
-		if err := errors.Join(json.Unmarshal(raw, &h), json.Unmarshal(raw, &a)); err != nil {
+		if err := read(raw, &a, "handle"); err != nil {
 			return nil, err
 		}
-		s, ok := d.sessions[h.Handle]
+		s, ok := d.sessions[handleOf(raw)]
 		if !ok {
-			return nil, fmt.Errorf("handle %d is not open", h.Handle)
+			return nil, fmt.Errorf("handle %d is not open", handleOf(raw))
 		}
-		s.door = d
 		return f(s, a)
-	}
+	}}
 }
 
-// MethodInfo is what is to be known of a method before using it.
-type MethodInfo struct {
-	ID        string          `json:"id"`
-	Title     string          `json:"title"`
-	Operation string          `json:"operation"`
-	Doc       string          `json:"doc"`
-	Args      string          `json:"args"`
-	Sample    []string        `json:"sample"`
-	Typed     string          `json:"typed"`
-	Limits    string          `json:"limits"`
-	Models    []string        `json:"models"`
-	Options   []method.Option `json:"options"`
-}
+// read is strict: a field with a wrong name is a mistake of the host.
+func read(raw []byte, into any, but ...string) error { return form.Read(raw, into, but...) }
 
-// Methods lists the registry of methods.
-func Methods() []MethodInfo {
-	var out []MethodInfo
-	for _, m := range method.Specs() {
-		out = append(out, MethodInfo{m.ID, m.Title, m.Operation, m.Doc, m.Args, m.Sample, m.Typed, m.Limits, m.Models, m.AllOptions()})
-	}
-	return out
-}
-
-func read(_ *Door, a struct{ Text string }) (any, error) {
-	w, err := place.Parse(a.Text)
-	if err != nil {
-		return nil, err
-	}
-	return w.Read(), nil
-}
-
-// exampleArgs are a problem as typed, or as a method with arguments.
-type exampleArgs struct {
-	method.Request
-	Typed string `json:"typed"`
-	ID    string `json:"id"`
-	At    *int   `json:"at"`
-}
-
-func (a exampleArgs) make() (method.Example, error) {
-	r := a.Request
-	if a.Typed != "" {
-		typed, err := method.Typed(a.Method, a.Typed)
-		if err != nil {
-			return method.Example{}, err
-		}
-		r.Method, r.Args = typed.Method, typed.Args
-	}
-	return method.Make(r)
-}
-
-func preview(_ *Door, a exampleArgs) (any, error) {
-	e, err := a.make()
-	if err != nil {
-		return nil, err
-	}
-	p := e.Plain()
-	return p, nil
-}
-
-type openArgs struct {
-	Lesson json.RawMessage `json:"lesson"`
-}
-
-func open(d *Door, a openArgs) (any, error) {
-	l, err := lesson.Decode(a.Lesson)
-	if err != nil {
-		return nil, err
-	}
-	d.last++
-	s := &session{doc: l, handle: d.last}
-	if len(l.Scenes) > 0 {
-		s.scene = l.Scenes[0].ID
-	}
-	d.sessions[d.last] = s
-	return map[string]any{"handle": d.last, "outline": s.outline()}, nil
-}
-
-func closeSession(s *session, _ struct{}) (any, error) {
-	delete(s.door.sessions, s.handle)
-	return struct{}{}, nil
-}
-
-type editArgs struct {
-	Edit lesson.Edit `json:"edit"`
-}
-
-type verbArgs struct {
-	Model int             `json:"model"`
-	IDs   []board.PieceID `json:"ids"`
-}
-
-// Verb is one word of a selection's strip: the move that it would make, or why
-// it cannot.
-type Verb struct {
-	Label string     `json:"label"`
-	OK    bool       `json:"ok"`
-	Why   string     `json:"why,omitempty"`
-	Move  board.Move `json:"move"`
-}
-
-// verbs tries each verb of the selection on the board as it stands.
-func verbs(s *session, a verbArgs) (any, error) {
-	b := s.board()
-	if a.Model < 0 || a.Model >= len(b.Models) {
-		return nil, fmt.Errorf("model: there is no model %d", a.Model)
-	}
-	spec, _ := board.SpecOf(b.Models[a.Model].Kind())
-	list := []Verb{}
-	if spec.Offers == nil {
-		return list, nil
-	}
-	for _, o := range spec.Offers(b.Models[a.Model], a.IDs) {
-		o.Move.Model = a.Model
-		v := Verb{Label: o.Label.Text(s.doc.Words), OK: true, Move: o.Move}
-		if _, _, err := board.Apply(b, o.Move); err != nil {
-			f := s.door.explain(fmt.Appendf(nil, `{"handle":%d}`, s.handle), err)
-			v.OK, v.Why = false, f.Text
-		}
-		list = append(list, v)
-	}
-	return list, nil
-}
+// None is an argument or an answer with nothing in it.
+type None struct{}

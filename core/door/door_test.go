@@ -35,7 +35,7 @@ func openLesson(t *testing.T, l lesson.Lesson) desk {
 func openBoard(t *testing.T, text string, show ...string) desk {
 	b, err := board.Parse(text)
 	require.NoError(t, err)
-	return openLesson(t, lesson.Lesson{Format: 1, Title: "Bulbs", Scenes: []lesson.Scene{{ID: "a", Title: "A", Start: b, Show: show}}})
+	return openLesson(t, lesson.Lesson{Format: 2, Title: "Bulbs", Scenes: []lesson.Scene{{ID: "a", Title: "A", Start: b, Show: show}}})
 }
 
 // try calls the door and gives the refusal's sentence, if any.
@@ -171,9 +171,10 @@ func TestAnnouncementsKeepHeldNumbersBack(t *testing.T) {
 
 func TestVerbsSayWhyNot(t *testing.T) {
 	d := openBoard(t, "blocks 1t 6o")
-	var verbs []door.Verb
-	body := map[string]any{"model": 0, "ids": []int{2, 3, 4, 5, 6, 7}}
-	d.call("verbs", body, &verbs)
+	var sel door.Selection
+	d.call("selection", map[string]any{"model": 0, "ids": []int{2, 3, 4, 5, 6, 7}}, &sel)
+	assert.Equal(t, "6 selected", sel.Text)
+	verbs := sel.Verbs
 	require.Equal(t, "Bundle into one ten", verbs[0].Label)
 	assert.False(t, verbs[0].OK)
 	assert.Equal(t, "6 ones here. A ten needs 4 more.", verbs[0].Why)
@@ -190,7 +191,7 @@ func TestTheClassesWordsReachEveryLabel(t *testing.T) {
 	b, err := board.Parse("blocks 1t 6o")
 	require.NoError(t, err)
 	d := openLesson(t, lesson.Lesson{
-		Format: 1, Title: "Bulbs", Words: say.Words{Regroup: "exchange", Ones: "units"},
+		Format: 2, Title: "Bulbs", Words: say.Words{Regroup: "exchange", Ones: "units"},
 		Scenes: []lesson.Scene{{ID: "a", Start: b, Show: []string{"unitForm"}}},
 	})
 	out := d.apply(`{"kind":"place","amount":"4 ones"}`)
@@ -244,13 +245,13 @@ func TestTouchingAnExampleMakesAScratchCopy(t *testing.T) {
 }
 
 func TestANewerLessonIsShownAndNotChanged(t *testing.T) {
-	raw := `{"format":2,"title":"Bulbs","mood":"bright","scenes":[{"id":"a","title":"A","start":{"models":[{"kind":"blocks","pieces":[{"place":"ones","count":13}]}]}}]}`
+	raw := `{"format":3,"title":"Bulbs","mood":"bright","scenes":[{"id":"a","title":"A","start":{"models":[{"kind":"blocks","pieces":[{"place":"ones","count":13}]}]}}]}`
 	l, err := lesson.Decode([]byte(raw))
 	require.NoError(t, err)
 	d := openLesson(t, l)
 	var outline struct{ Newer *lesson.Newer }
 	d.call("outline", map[string]any{}, &outline)
-	assert.Equal(t, 2, outline.Newer.Format)
+	assert.Equal(t, 3, outline.Newer.Format)
 	out := d.apply(`{"kind":"bundle","place":"ones"}`)
 	assert.True(t, out.Scratch, "hands on it make a scratch copy")
 	assert.Empty(t, out.Edits)
@@ -308,8 +309,8 @@ func TestBadCallsAreAnswered(t *testing.T) {
 		{"apply", `not json`, "invalid character"},
 		{"show", `{"handle":1,"scene":"b"}`, `there is no scene \"b\"`},
 		{"show", `{"handle":1,"scene":"a","step":5}`, "step: 5 is not from 0 to 0"},
-		{"open", `{"lesson":{"format":2}}`, "from a newer version"},
-		{"verbs", `{"handle":1,"model":7,"ids":[1]}`, "there is no model 7"},
+		{"open", `{"lesson":{"format":3}}`, "from a newer version"},
+		{"selection", `{"handle":1,"model":7,"ids":[1]}`, "there is no model 7"},
 	} {
 		out := string(d.door.Call(c.op, []byte(c.arg)))
 		assert.Contains(t, out, `{"error":`, c.op)
@@ -323,7 +324,7 @@ func BenchmarkMove(b *testing.B) {
 		b.Run(fmt.Sprint(pieces), func(b *testing.B) {
 			start, err := board.Parse(fmt.Sprintf("blocks %dt %do", pieces/2, pieces/2-10))
 			require.NoError(b, err)
-			raw, err := json.Marshal(lesson.Lesson{Format: 1, Title: "B", Scenes: []lesson.Scene{{ID: "a", Start: start}}})
+			raw, err := json.Marshal(lesson.Lesson{Format: 2, Title: "B", Scenes: []lesson.Scene{{ID: "a", Start: start}}})
 			require.NoError(b, err)
 			d := door.New()
 			d.Call("open", []byte(`{"lesson":`+string(raw)+`}`))

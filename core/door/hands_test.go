@@ -53,10 +53,10 @@ func TestEveryVerbDoesWhatItSays(t *testing.T) {
 		for range min(proptest.Cases(), 60) {
 			d := openBoard(t, notation)
 			ids := some(r, idsOf(t, d))
-			var verbs []door.Verb
-			d.call("verbs", map[string]any{"model": 0, "ids": ids}, &verbs)
+			var sel door.Selection
+			d.call("selection", map[string]any{"model": 0, "ids": ids}, &sel)
 			before := d.document()
-			for _, v := range verbs {
+			for _, v := range sel.Verbs {
 				require.NotEmpty(t, v.Label, notation)
 				why := d.try("apply", map[string]any{"move": v.Move}, nil)
 				if !v.OK {

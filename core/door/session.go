@@ -1,54 +1,36 @@
 package door
 
 import (
+	"encoding/json"
 	"fmt"
 	"slices"
 
 	"unitbloom/core/board"
+	"unitbloom/core/form"
 	"unitbloom/core/lesson"
 	"unitbloom/core/method"
 	"unitbloom/core/say"
 )
 
 // session is one open document: its history, where the class is in it, and the
-// scratch copy that a touch made.
+// scratch copy that a touch made. Nothing that it holds is altered in place: its
+// value before a call is enough to go back to.
 type session struct {
 	door   *Door
 	handle int
 	rev    int
 
 	doc          lesson.Lesson
-	past, future []change
+	past, future []moment
 
 	scene   string
 	step    int
 	asked   bool
 	present bool
 	scratch *scratch
+	capture *capture
 	// drawn is the last layout that the host has, for change lists.
 	drawn []board.Layout
-	// overlayMoved says that the last move took ink and notes along.
-	overlayMoved bool
-	capture      *capture
-}
-
-// change is one entry of the history: the document on its other side, and the
-// scenes in which the two differ.
-type change struct {
-	doc     lesson.Lesson
-	touched []string
-}
-
-// scratch is a throw-away copy of a board in the middle of a scene.
-type scratch struct {
-	board        board.Board
-	moves        []board.Move
-	past, future []scratchState
-}
-
-type scratchState struct {
-	board board.Board
-	moves []board.Move
 }
 
 // current is the scene that is shown; an empty lesson has none.
@@ -67,22 +49,66 @@ func (s *session) board() board.Board {
 	return b
 }
 
-type showArgs struct {
-	Scene   string `json:"scene"`
-	Step    int    `json:"step"`
-	Asked   bool   `json:"asked"`
-	Present bool   `json:"present"`
+// settle keeps the place in the lesson valid after an edit.
+func (s *session) settle() {
+	sc, ok := s.current()
+	if !ok {
+		s.scene, s.step, s.asked, s.scratch = "", 0, false, nil
+		if len(s.doc.Scenes) > 0 {
+			s.scene = s.doc.Scenes[0].ID
+		}
+		return
+	}
+	s.step = min(s.step, len(sc.Steps))
 }
 
-// show goes to a step of a scene: its board after that many steps, and with
-// asked the question of the step to come. The scratch copy is put away.
-func show(s *session, a showArgs) (any, error) {
+// OpenArgs hold a lesson in its file form.
+type OpenArgs struct {
+	Lesson json.RawMessage `json:"lesson"`
+}
+
+// Opened is the handle of a lesson, with its outline.
+type Opened struct {
+	Handle  int     `json:"handle"`
+	Outline Outline `json:"outline"`
+}
+
+func open(d *Door, a OpenArgs) (Opened, error) {
+	l, err := lesson.Decode(a.Lesson)
+	if err != nil {
+		return Opened{}, err
+	}
+	d.last++
+	s := &session{doc: l, handle: d.last, door: d}
+	if len(l.Scenes) > 0 {
+		s.scene = l.Scenes[0].ID
+	}
+	d.sessions[d.last] = s
+	return Opened{d.last, s.outline()}, nil
+}
+
+func closeSession(s *session, _ None) (None, error) {
+	delete(s.door.sessions, s.handle)
+	return None{}, nil
+}
+
+// ShowArgs name a step of a scene: its board after that many steps, and with asked
+// the question of the step to come.
+type ShowArgs struct {
+	Scene   string `json:"scene"`
+	Step    int    `json:"step"`
+	Asked   bool   `json:"asked,omitempty"`
+	Present bool   `json:"present,omitempty"`
+}
+
+// show goes to a step of a scene. The scratch copy is put away.
+func show(s *session, a ShowArgs) (Frame, error) {
 	sc, i := s.doc.Scene(a.Scene)
 	if i < 0 {
-		return nil, fmt.Errorf("scene: there is no scene %q in this lesson", a.Scene)
+		return Frame{}, fmt.Errorf("scene: there is no scene %s in this lesson", form.Quote(a.Scene))
 	}
 	if a.Step < 0 || a.Step > len(sc.Steps) {
-		return nil, fmt.Errorf("step: %d is not from 0 to %d", a.Step, len(sc.Steps))
+		return Frame{}, fmt.Errorf("step: %d is not from 0 to %d", a.Step, len(sc.Steps))
 	}
 	forward := a.Scene == s.scene && a.Step == s.step+1 && s.scratch == nil
 	s.scene, s.step, s.asked, s.present, s.scratch = a.Scene, a.Step, a.Asked, a.Present, nil
@@ -104,177 +130,90 @@ func (s *session) beats(sc lesson.Scene) ([]BoardView, []board.Became) {
 		if err != nil {
 			break
 		}
-		became = append(became, effect.Became...)
+		became = append(became, shownBecame(effect.Became, b, next)...)
 		b = next
 		if i < len(moves)-1 {
-			views = append(views, s.view(b, layouts(b), sc))
+			views = append(views, s.view(b, shownLayouts(b), sc))
 		}
 	}
 	return views, became
 }
 
-type applyArgs struct {
+// ApplyArgs hold a move. Its pieces may be named by the ids of the open board.
+type ApplyArgs struct {
 	Move board.Move `json:"move"`
 }
 
 // apply makes a move on what the class sees. On a free board it is kept and
 // saved; in the middle of a scene, or while presenting, it makes a scratch copy.
-func apply(s *session, a applyArgs) (any, error) {
+func apply(s *session, a ApplyArgs) (Delta, error) {
 	sc, ok := s.current()
 	if !ok {
-		return nil, fmt.Errorf("scene: this lesson has no board yet")
+		return Delta{}, fmt.Errorf("scene: this lesson has no board yet")
 	}
 	before := s.board()
 	next, effect, err := board.Apply(before, a.Move)
 	if err != nil {
-		return nil, err
+		return Delta{}, err
+	}
+	saved, err := board.Saved(before, a.Move)
+	if err != nil {
+		return Delta{}, err
 	}
 	var edits []lesson.Edit
+	moved := board.Renumbered(a.Move, len(before.Models)) != nil
 	if s.present || len(sc.Steps) > 0 || s.doc.Newer != nil {
-		saved, err := board.Saved(before, a.Move)
+		was := s.scratch
+		if was == nil {
+			was = &scratch{board: before}
+		}
+		s.scratch, moved = was.played(next, saved), false
+	} else {
+		doc, err := lesson.Play(s.doc, sc.ID, next, saved)
 		if err != nil {
-			return nil, err
+			return Delta{}, err
 		}
-		s.scratchTo(before, next, saved)
-	} else if edits, err = s.playTo(sc, before, next, a.Move); err != nil {
-		return nil, err
+		s.commit(doc, s.capture.played(sc.ID, saved))
+		edits = []lesson.Edit{{Kind: "play", Scene: sc.ID, Moves: []board.Move{saved}}}
 	}
 	s.rev++
-	s.overlayMoved = board.Renumbered(a.Move, len(before.Models)) != nil
-	return rawJSON(s.delta(next, effect, edits)), nil
+	return s.delta(before, next, effect, edits, moved), nil
 }
 
-func (s *session) scratchTo(before, next board.Board, mv board.Move) {
-	if s.scratch == nil {
-		s.scratch = &scratch{board: before}
+// ExampleArgs are a problem as typed, or as a method with arguments.
+type ExampleArgs struct {
+	method.Request
+	Typed string `json:"typed,omitempty"`
+}
+
+func (a ExampleArgs) make() (method.Example, error) {
+	r := a.Request
+	if a.Typed != "" {
+		typed, err := method.Typed(a.Method, a.Typed)
+		if err != nil {
+			return method.Example{}, err
+		}
+		r.Method, r.Args = typed.Method, typed.Args
 	}
-	sc := s.scratch
-	sc.past = append(sc.past, scratchState{sc.board, sc.moves})
-	sc.future = nil
-	sc.board, sc.moves = next, append(slices.Clone(sc.moves), mv)
+	return method.Make(r)
 }
 
-func (s *session) playTo(sc lesson.Scene, before, next board.Board, mv board.Move) ([]lesson.Edit, error) {
-	saved, err := board.Saved(before, mv)
+func preview(_ *Door, a ExampleArgs) (method.Plain, error) {
+	e, err := a.make()
 	if err != nil {
-		return nil, err
+		return method.Plain{}, err
 	}
-	doc := s.doc
-	doc.Scenes = slices.Clone(doc.Scenes)
-	_, i := doc.Scene(sc.ID)
-	doc.Scenes[i] = doc.Scenes[i].Played(next, []board.Move{saved})
-	s.keepMove(sc.ID, saved)
-	s.commit(doc, []string{sc.ID})
-	return []lesson.Edit{{Kind: "play", Scene: sc.ID, Moves: []board.Move{saved}}}, nil
+	return e.Plain(), nil
 }
 
-func (s *session) commit(doc lesson.Lesson, touched []string) {
-	s.past = append(s.past, change{s.doc, touched})
-	s.future = nil
-	s.doc = doc
+// AddExampleArgs name the scene that the example becomes, and where it comes.
+type AddExampleArgs struct {
+	ExampleArgs
+	ID string `json:"id"`
+	At *int   `json:"at,omitempty"`
 }
 
-// edit changes the document, as one undo.
-func (s *session) edit(e lesson.Edit) (any, error) {
-	doc, err := lesson.Apply(s.doc, e)
-	if err != nil {
-		return nil, err
-	}
-	touched := []string{e.Scene}
-	if e.Put != nil {
-		touched = append(touched, e.Put.ID)
-	}
-	s.commit(doc, touched)
-	return s.turned([]lesson.Edit{e}), nil
-}
-
-// Turned is what comes back when the document changed otherwise than by a move
-// on the board: everything that a host shows.
-type Turned struct {
-	Outline Outline       `json:"outline"`
-	Frame   Frame         `json:"frame"`
-	Edits   []lesson.Edit `json:"edits"`
-}
-
-func (s *session) turned(edits []lesson.Edit) Turned {
-	s.rev++
-	s.settle()
-	if edits == nil {
-		edits = []lesson.Edit{}
-	}
-	return Turned{s.outline(), s.frame(), edits}
-}
-
-// settle keeps the place in the lesson valid after an edit.
-func (s *session) settle() {
-	sc, ok := s.current()
-	if !ok {
-		s.scene, s.step, s.asked, s.scratch = "", 0, false, nil
-		if len(s.doc.Scenes) > 0 {
-			s.scene = s.doc.Scenes[0].ID
-		}
-		return
-	}
-	s.step = min(s.step, len(sc.Steps))
-}
-
-func (s *session) undo() (any, error) {
-	if s.scratch != nil {
-		s.scratch.travel(&s.scratch.past, &s.scratch.future)
-		if len(s.scratch.moves) == 0 && len(s.scratch.future) == 0 {
-			s.scratch = nil
-		}
-		return s.turned(nil), nil
-	}
-	if len(s.past) > 0 {
-		s.dropMove()
-	}
-	return s.travel(&s.past, &s.future)
-}
-
-func (s *session) redo() (any, error) {
-	if s.scratch != nil {
-		s.scratch.travel(&s.scratch.future, &s.scratch.past)
-		return s.turned(nil), nil
-	}
-	return s.travel(&s.future, &s.past)
-}
-
-// travel goes one entry along the scratch copy's own history.
-func (sc *scratch) travel(from, to *[]scratchState) {
-	n := len(*from)
-	if n == 0 {
-		return
-	}
-	entry := (*from)[n-1]
-	*from = (*from)[:n-1]
-	*to = append(*to, scratchState{sc.board, sc.moves})
-	sc.board, sc.moves = entry.board.After(sc.board), entry.moves
-}
-
-// travel goes one entry along the history and tells the difference as edits.
-func (s *session) travel(from, to *[]change) (any, error) {
-	n := len(*from)
-	if n == 0 {
-		return s.turned(nil), nil
-	}
-	entry := (*from)[n-1]
-	*from = (*from)[:n-1]
-	*to = append(*to, change{s.doc, entry.touched})
-	here := s.doc
-	doc := entry.doc
-	doc.Scenes = slices.Clone(doc.Scenes)
-	for i := range doc.Scenes {
-		if other, j := here.Scene(doc.Scenes[i].ID); j >= 0 {
-			doc.Scenes[i].Start = doc.Scenes[i].Start.After(other.Start)
-		}
-	}
-	s.doc = doc
-	edits := lesson.Difference(here, doc, func(a, _ *lesson.Scene) bool { return !slices.Contains(entry.touched, a.ID) })
-	return s.turned(edits), nil
-}
-
-func addExample(s *session, a exampleArgs) (any, error) {
+func addExample(s *session, a AddExampleArgs) (Update, error) {
 	if a.Options == nil {
 		a.Options = map[string]string{}
 	}
@@ -286,7 +225,7 @@ func addExample(s *session, a exampleArgs) (any, error) {
 	}
 	e, err := a.make()
 	if err != nil {
-		return nil, err
+		return Update{}, err
 	}
 	var scenes []lesson.Scene
 	for i, one := range append([]method.Example{e}, e.More...) {
@@ -298,33 +237,55 @@ func addExample(s *session, a exampleArgs) (any, error) {
 		}
 		scenes = append(scenes, one.Scene)
 	}
-	return s.addScenes(scenes, a.At)
+	return s.addScenes(scenes, a.At, s.capture)
 }
 
-type boardArgs struct {
+// LikeArgs name a worked example, and the scene that the parallel one becomes.
+type LikeArgs struct {
+	Scene string `json:"scene"`
+	ID    string `json:"id"`
+	Seed  uint64 `json:"seed"`
+}
+
+// anotherLike adds a parallel problem after a worked example.
+func anotherLike(s *session, a LikeArgs) (Update, error) {
+	sc, i := s.doc.Scene(a.Scene)
+	if i < 0 || sc.Made == nil {
+		return Update{}, say.Refuse("no-method-here")
+	}
+	made := sc.Made
+	next, err := method.Parallel(method.Request{Method: made.Method, Args: made.Args, Model: made.Model, Options: made.Options}, a.Seed)
+	if err != nil {
+		return Update{}, err
+	}
+	at := i + 1
+	return addExample(s, AddExampleArgs{ExampleArgs: ExampleArgs{Request: next}, ID: a.ID, At: &at})
+}
+
+// BoardArgs name the models of a free board.
+type BoardArgs struct {
 	ID    string   `json:"id"`
 	Title string   `json:"title"`
 	Kinds []string `json:"kinds"`
-	At    *int     `json:"at"`
+	At    *int     `json:"at,omitempty"`
 }
 
-func addBoard(s *session, a boardArgs) (any, error) {
+func addBoard(s *session, a BoardArgs) (Update, error) {
 	b, err := board.New(a.Kinds...)
 	if err != nil {
-		return nil, err
+		return Update{}, err
 	}
-	return s.addScenes([]lesson.Scene{{ID: a.ID, Title: a.Title, Start: b, Show: []string{"numeral", "unitForm"}}}, a.At)
+	return s.addScenes([]lesson.Scene{{ID: a.ID, Title: a.Title, Start: b, Show: []string{"numeral", "unitForm"}}}, a.At, s.capture)
 }
 
 // addScenes puts scenes in, one after another and as one undo, and goes to the
 // first of them.
-func (s *session) addScenes(scenes []lesson.Scene, at *int) (any, error) {
+func (s *session) addScenes(scenes []lesson.Scene, at *int, c *capture) (Update, error) {
 	doc := s.doc
 	var edits []lesson.Edit
-	var touched []string
 	for i := range scenes {
 		if _, there := doc.Scene(scenes[i].ID); there >= 0 {
-			return nil, fmt.Errorf("id: there is a scene %q already", scenes[i].ID)
+			return Update{}, fmt.Errorf("id: there is a scene %s already", form.Quote(scenes[i].ID))
 		}
 		e := lesson.Edit{Kind: "putScene", Put: &scenes[i]}
 		if at != nil {
@@ -333,104 +294,223 @@ func (s *session) addScenes(scenes []lesson.Scene, at *int) (any, error) {
 		}
 		var err error
 		if doc, err = lesson.Apply(doc, e); err != nil {
-			return nil, err
+			return Update{}, err
 		}
-		edits, touched = append(edits, e), append(touched, scenes[i].ID)
+		edits = append(edits, e)
 	}
-	s.commit(doc, touched)
+	s.commit(doc, c)
 	s.scene, s.step, s.asked, s.scratch = scenes[0].ID, 0, false, nil
-	return s.turned(edits), nil
+	return s.update(edits), nil
 }
 
-type sceneArgs struct {
+// EditArgs hold an edit.
+type EditArgs struct {
+	Edit lesson.Edit `json:"edit"`
+}
+
+// changeScene changes one scene, as one undo.
+func (s *session) changeScene(id string, change func(*lesson.Scene) error) (Update, error) {
+	if s.doc.Newer != nil {
+		return Update{}, say.Refuse("newer")
+	}
+	sc, i := s.doc.Scene(id)
+	if i < 0 {
+		return Update{}, fmt.Errorf("scene: there is no scene %s in this lesson", form.Quote(id))
+	}
+	if err := change(&sc); err != nil {
+		return Update{}, err
+	}
+	doc, err := lesson.Apply(s.doc, lesson.Edit{Kind: "putScene", Put: &sc})
+	if err != nil {
+		return Update{}, err
+	}
+	return s.become(doc, s.capture), nil
+}
+
+// SceneArgs change what a scene says of itself; what is left out stays.
+type SceneArgs struct {
 	Scene string    `json:"scene"`
-	Title *string   `json:"title"`
-	Show  *[]string `json:"show"`
-	Marks *string   `json:"marks"`
+	Title *string   `json:"title,omitempty"`
+	Show  *[]string `json:"show,omitempty"`
+	Marks *string   `json:"marks,omitempty"`
 }
 
 // setScene changes what a scene is called, which read-outs it shows, and where
 // its written method puts the regroup marks.
-func setScene(s *session, a sceneArgs) (any, error) {
-	sc, i := s.doc.Scene(a.Scene)
-	if i < 0 {
-		return nil, fmt.Errorf("scene: there is no scene %q in this lesson", a.Scene)
-	}
-	if a.Title != nil {
-		sc.Title = *a.Title
-	}
-	if a.Show != nil {
-		sc.Show = *a.Show
-	}
-	if a.Marks != nil {
-		sc.Marks = *a.Marks
-	}
-	return s.edit(lesson.Edit{Kind: "putScene", Put: &sc})
+func setScene(s *session, a SceneArgs) (Update, error) {
+	return s.changeScene(a.Scene, func(sc *lesson.Scene) error {
+		if a.Title != nil {
+			sc.Title = *a.Title
+		}
+		if a.Show != nil {
+			sc.Show = *a.Show
+		}
+		if a.Marks != nil {
+			sc.Marks = *a.Marks
+		}
+		return nil
+	})
 }
 
-type stepArgs struct {
+// StepArgs change a step; what is left out stays.
+type StepArgs struct {
 	Scene  string  `json:"scene"`
 	Step   int     `json:"step"`
-	Say    *string `json:"say"`
-	Ask    *string `json:"ask"`
-	Answer *string `json:"answer"`
-	Look   *string `json:"look"`
-	Pause  *bool   `json:"pause"`
-	Remove bool    `json:"remove"`
+	Say    *string `json:"say,omitempty"`
+	Ask    *string `json:"ask,omitempty"`
+	Answer *string `json:"answer,omitempty"`
+	Look   *string `json:"look,omitempty"`
+	Pause  *bool   `json:"pause,omitempty"`
+	Remove bool    `json:"remove,omitempty"`
 }
 
 // editStep changes the words of a step, or takes it out. The steps after it
 // stay; the first that no longer fits is marked by the outline.
-func editStep(s *session, a stepArgs) (any, error) {
-	sc, i := s.doc.Scene(a.Scene)
-	if i < 0 || a.Step < 0 || a.Step >= len(sc.Steps) {
-		return nil, fmt.Errorf("step: there is no step %d in scene %q", a.Step, a.Scene)
-	}
-	sc.Steps = slices.Clone(sc.Steps)
-	if a.Remove {
-		sc.Steps = slices.Delete(sc.Steps, a.Step, a.Step+1)
-		return s.edit(lesson.Edit{Kind: "putScene", Put: &sc})
-	}
-	step := &sc.Steps[a.Step]
-	if a.Pause != nil {
-		step.Pause = *a.Pause
-	}
-	for own, line := range map[*string]*say.Line{a.Say: &step.Say, a.Ask: &step.Ask, a.Answer: &step.Answer, a.Look: &step.Look} {
-		if own != nil && *own != line.Text(s.doc.Words) {
-			*line = say.Line{Own: *own}
+func editStep(s *session, a StepArgs) (Update, error) {
+	return s.changeScene(a.Scene, func(sc *lesson.Scene) error {
+		if a.Step < 0 || a.Step >= len(sc.Steps) {
+			return noStep(a.Step, a.Scene)
 		}
-	}
-	return s.edit(lesson.Edit{Kind: "putScene", Put: &sc})
+		sc.SetSteps(slices.Clone(sc.Steps))
+		if a.Remove {
+			sc.SetSteps(slices.Delete(sc.Steps, a.Step, a.Step+1))
+			return nil
+		}
+		step := &sc.Steps[a.Step]
+		if a.Pause != nil {
+			step.Pause = *a.Pause
+		}
+		for own, line := range map[*string]*say.Line{a.Say: &step.Say, a.Ask: &step.Ask, a.Answer: &step.Answer, a.Look: &step.Look} {
+			if own != nil && *own != line.Text(s.doc.Words) {
+				*line = say.Line{Own: *own}
+			}
+		}
+		return nil
+	})
 }
 
-type keepArgs struct {
+func noStep(step int, scene string) error {
+	return fmt.Errorf("step: there is no step %d in scene %s", step, form.Quote(scene))
+}
+
+// Ways to reshape a step.
+const (
+	HowSplit   = "split"
+	HowJoin    = "join"
+	HowEarlier = "earlier"
+	HowLater   = "later"
+)
+
+// ReshapeArgs name a step and what becomes of it.
+type ReshapeArgs struct {
+	Scene string `json:"scene"`
+	Step  int    `json:"step"`
+	How   string `json:"how" jsonschema:"enum=split,enum=join,enum=earlier,enum=later"`
+}
+
+// reshape splits a step, joins it to the next, or moves it earlier or later,
+// where the moves allow it.
+func reshape(s *session, a ReshapeArgs) (Update, error) {
+	return s.changeScene(a.Scene, func(sc *lesson.Scene) error {
+		if a.Step < 0 || a.Step >= len(sc.Steps) {
+			return noStep(a.Step, a.Scene)
+		}
+		steps, err := reshaped(slices.Clone(sc.Steps), a.Step, a.How)
+		if err != nil {
+			return err
+		}
+		sc.SetSteps(steps)
+		b := sc.Start
+		for n, step := range sc.Steps {
+			next, err := board.ApplyAll(b, step.Moves)
+			if err != nil {
+				return say.Refuse("step-order", say.Int("n", say.Given, n+1), say.Text("why", say.Given, err.Error()))
+			}
+			b = next
+		}
+		*sc = sc.Stamp()
+		return nil
+	})
+}
+
+func reshaped(steps []lesson.Step, at int, how string) ([]lesson.Step, error) {
+	switch how {
+	case HowSplit:
+		if len(steps[at].Moves) < 2 {
+			return nil, say.Refuse("split-moves")
+		}
+		one, two := steps[at].Split()
+		steps[at] = one
+		return slices.Insert(steps, at+1, two), nil
+	case HowJoin:
+		if at+1 >= len(steps) {
+			return nil, say.Refuse("no-next-step")
+		}
+		steps[at] = steps[at].Join(steps[at+1])
+		return slices.Delete(steps, at+1, at+2), nil
+	case HowEarlier, HowLater:
+		to := at - 1
+		if how == HowLater {
+			to = at + 1
+		}
+		if to < 0 || to >= len(steps) {
+			return nil, say.Refuse("no-next-step")
+		}
+		steps[at], steps[to] = steps[to], steps[at]
+		return steps, nil
+	}
+	return nil, fmt.Errorf("how: %s is not split, join, earlier or later", form.Quote(how))
+}
+
+// KeepArgs say where the moves of a scratch copy go.
+type KeepArgs struct {
 	// Into puts the moves at the end of the present step, rather than into a step
 	// of their own after it.
-	Into bool `json:"into"`
+	Into bool `json:"into,omitempty"`
 }
 
 // keepScratch turns the scratch copy into a step after the present one, or adds
-// its moves to the present one; on a free board it becomes the board.
-func keepScratch(s *session, a keepArgs) (any, error) {
+// its moves to the present one; on a free board it becomes the board. The copy is
+// put away only when its moves are kept.
+func keepScratch(s *session, a KeepArgs) (Update, error) {
 	sc, ok := s.current()
 	if !ok || s.scratch == nil || len(s.scratch.moves) == 0 {
-		return nil, fmt.Errorf("there is nothing to keep: the board was not touched")
+		return Update{}, fmt.Errorf("there is nothing to keep: the board was not touched")
 	}
 	moves := s.scratch.moves
+	doc, step, err := s.keeping(sc, moves, a.Into)
+	if err != nil {
+		return Update{}, err
+	}
+	was := s.doc
 	s.scratch = nil
+	s.commit(doc, s.capture)
+	s.step = step
+	for _, mv := range moves {
+		if len(sc.Steps) == 0 {
+			s.capture = s.capture.played(sc.ID, mv)
+		}
+	}
+	return s.update(lesson.Difference(was, doc)), nil
+}
+
+// keeping is the document with the moves of a scratch copy, and the step shown then.
+func (s *session) keeping(sc lesson.Scene, moves []board.Move, into bool) (lesson.Lesson, int, error) {
 	if len(sc.Steps) == 0 {
-		return s.edit(lesson.Edit{Kind: "play", Scene: sc.ID, Moves: moves})
+		doc, err := lesson.Apply(s.doc, lesson.Edit{Kind: "play", Scene: sc.ID, Moves: moves})
+		return doc, s.step, err
 	}
-	sc.Steps = slices.Clone(sc.Steps)
-	if a.Into && s.step > 0 {
-		here := &sc.Steps[s.step-1]
-		here.Moves = slices.Concat(here.Moves, moves)
+	steps, step := slices.Clone(sc.Steps), s.step
+	if into && step > 0 {
+		steps[step-1].Moves = slices.Concat(steps[step-1].Moves, moves)
 	} else {
-		sc.Steps = slices.Insert(sc.Steps, s.step, lesson.Step{Moves: moves, Write: []lesson.Write{}})
-		s.step++
+		steps = slices.Insert(steps, step, lesson.Step{Moves: moves})
+		step++
 	}
-	at, _ := sc.At(s.step)
-	sc.Steps[s.step-1].Total = board.Total(at.Models[0]).String()
-	sc.Steps[s.step-1].UnitForm = at.Models[0].InPlay().String()
-	return s.edit(lesson.Edit{Kind: "putScene", Put: &sc})
+	sc.SetSteps(steps)
+	at, _ := sc.At(step)
+	sc.Steps[step-1].Total = board.Total(at.Models[0]).String()
+	sc.Steps[step-1].UnitForm = at.Models[0].InPlay().String()
+	doc, err := lesson.Apply(s.doc, lesson.Edit{Kind: "putScene", Put: &sc})
+	return doc, step, err
 }

@@ -1,7 +1,6 @@
 package door
 
 import (
-	"encoding/json"
 	"slices"
 	"strconv"
 	"strings"
@@ -105,6 +104,8 @@ type Frame struct {
 	// Ink and Notes lie over the board at every step.
 	Ink   []lesson.Stroke `json:"ink"`
 	Notes []lesson.Note   `json:"notes"`
+	// Capture says how far a capture has come.
+	Capture Captured `json:"capture"`
 }
 
 // BoardView is a board as it is drawn.
@@ -113,9 +114,14 @@ type BoardView struct {
 	Notation string      `json:"notation"`
 }
 
-// ModelView is one model as it is drawn. A piece is [id, look, x, y, w, h, part,
-// marks] in model units, and what is written on it when there is something.
+// ModelView is one model as it is drawn, with its pieces.
 type ModelView struct {
+	ModelHead
+	Pieces []Piece `json:"pieces"`
+}
+
+// ModelHead is all of a model but its pieces.
+type ModelHead struct {
 	Kind     string            `json:"kind"`
 	Title    string            `json:"title"`
 	Width    int               `json:"width"`
@@ -129,7 +135,6 @@ type ModelView struct {
 	Covers   []CoverView       `json:"covers"`
 	ReadOuts []ReadOut         `json:"readouts"`
 	Kept     []KeptView        `json:"kept"`
-	Pieces   rawJSON           `json:"pieces"`
 }
 
 // CoverView is a cover where it lies on its model. Free covers are rectangles
@@ -151,11 +156,33 @@ type KeptView struct {
 	Flags  []string      `json:"flags"`
 	Zones  []ZoneView    `json:"zones"`
 	Decor  []board.Decor `json:"decor"`
-	Pieces rawJSON       `json:"pieces"`
+	Pieces []Piece       `json:"pieces"`
 }
 
-// MarshalJSON passes encoded JSON through.
-func (r rawJSON) MarshalJSON() ([]byte, error) { return r, nil }
+// Piece is one piece as it is drawn: [id, look, x, y, w, h, part, marks] in model
+// units, and what is written on it when there is something.
+type Piece board.Sprite
+
+// MarshalJSON writes the list.
+func (p *Piece) MarshalJSON() ([]byte, error) {
+	out := strconv.AppendUint(append(make([]byte, 0, 56), '['), uint64(p.ID), 10)
+	out = append(append(append(out, `,"`...), p.Look...), '"')
+	for _, n := range [...]int32{p.X, p.Y, p.W, p.H, int32(p.Part), int32(p.Marks)} {
+		out = strconv.AppendInt(append(out, ','), int64(n), 10)
+	}
+	if p.Text != "" {
+		out = strconv.AppendQuote(append(out, ','), p.Text)
+	}
+	return append(out, ']'), nil
+}
+
+func piecesOf(sprites []board.Sprite) []Piece {
+	out := make([]Piece, len(sprites))
+	for i := range sprites {
+		out[i] = Piece(sprites[i])
+	}
+	return out
+}
 
 // ZoneView is a zone with its count, or a question mark under a cover.
 type ZoneView struct {
@@ -200,8 +227,9 @@ func (s *session) frame() Frame {
 	}
 	b := s.board()
 	f.Scratch = s.scratch != nil
-	s.drawn = layouts(b)
+	s.drawn = shownLayouts(b)
 	f.Board = s.view(b, s.drawn, sc)
+	f.Capture = s.captured()
 	f.Prompt = s.prompt(sc)
 	f.Written, f.Lines = written(sc, s.step, b)
 	return f
@@ -214,10 +242,12 @@ func (s *session) canTravel() (undo, redo bool) {
 	return len(s.past) > 0, len(s.future) > 0
 }
 
-func layouts(b board.Board) []board.Layout {
+// shownLayouts are the models as they may be seen: nothing that is covered leaves
+// the door.
+func shownLayouts(b board.Board) []board.Layout {
 	out := make([]board.Layout, len(b.Models))
 	for i := range b.Models {
-		out[i] = b.Lay(i)
+		out[i] = b.Shown(i)
 	}
 	return out
 }
@@ -235,30 +265,26 @@ func (s *session) prompt(sc lesson.Scene) StepLine {
 }
 
 func (s *session) view(b board.Board, laid []board.Layout, sc lesson.Scene) BoardView {
-	v := BoardView{Models: []ModelView{}, Notation: board.Print(b)}
+	v := BoardView{Models: []ModelView{}, Notation: board.PrintShown(b)}
 	for i, l := range laid {
-		m := s.modelView(b, i, l, sc)
-		m.Pieces = append(appendPieces([]byte{'['}, l.Pieces), ']')
-		v.Models = append(v.Models, m)
+		v.Models = append(v.Models, ModelView{s.modelHead(b, i, l, sc), piecesOf(l.Pieces)})
 	}
 	return v
 }
 
-// modelView is all of a model but its pieces.
-func (s *session) modelView(b board.Board, i int, l board.Layout, sc lesson.Scene) ModelView {
+func (s *session) modelHead(b board.Board, i int, l board.Layout, sc lesson.Scene) ModelHead {
 	tile := b.Tiles[i]
-	m := ModelView{
-		Kind: b.Models[i].Kind(), Title: s.titleOf(b, i), Width: tile.Width, Linked: tile.Linked, W: l.W, H: l.H,
-		Flags: orNone(l.Flags), Settings: l.Settings, Decor: orNone(l.Decor), Covers: []CoverView{}, Kept: []KeptView{},
+	m := ModelHead{
+		Kind: b.Models[i].Kind(), Title: tile.Title, Width: tile.Width, Linked: tile.Linked, W: l.W, H: l.H,
+		Flags: orNone(l.Flags), Settings: l.Settings, Decor: orNone(l.Decor), Covers: []CoverView{}, Kept: []KeptView{}, ReadOuts: []ReadOut{},
 	}
 	if m.Settings == nil {
 		m.Settings = map[string]string{}
 	}
-	covers := b.CoversOn(i)
-	for _, c := range covers {
+	for _, c := range b.CoversOn(i) {
 		m.Covers = append(m.Covers, CoverView{c.Index, c.Zone, c.At != nil, c.X, c.Y, c.W, c.H})
 	}
-	m.Zones = s.zoneViews(i, l.Zones, covers)
+	m.Zones = s.zoneViews(i, l.Zones)
 	for _, r := range b.ReadOuts(i, s.doc.Words) {
 		out := ReadOut{ID: r.ID, Label: r.Label, Shown: slices.Contains(sc.Show, r.ID), Beside: slices.Contains(tile.Beside, r.ID)}
 		if out.Shown || out.Beside {
@@ -269,33 +295,21 @@ func (s *session) modelView(b board.Board, i int, l board.Layout, sc lesson.Scen
 	for _, kept := range tile.Kept {
 		k := board.LayOut(kept)
 		m.Kept = append(m.Kept, KeptView{
-			W: k.W, H: k.H, Flags: orNone(k.Flags), Zones: s.zoneViews(i, k.Zones, nil), Decor: orNone(k.Decor),
-			Pieces: append(appendPieces([]byte{'['}, k.Pieces), ']'),
+			W: k.W, H: k.H, Flags: orNone(k.Flags), Zones: s.zoneViews(i, k.Zones), Decor: orNone(k.Decor), Pieces: piecesOf(k.Pieces),
 		})
 	}
 	return m
 }
 
-// titleOf is the title of a model. While the model is covered its number does
-// not stand in the title either.
-func (s *session) titleOf(b board.Board, i int) string {
-	title := b.Tiles[i].Title
-	if !b.IsCovered(i) {
-		return title
-	}
-	total := board.Total(b.Models[i])
-	return strings.NewReplacer(total.String(), board.Hidden, total.Words(true), board.Hidden, total.Words(false), board.Hidden).Replace(title)
-}
-
-func (s *session) zoneViews(model int, zones []board.Zone, covers []board.Covering) []ZoneView {
+func (s *session) zoneViews(model int, zones []board.Zone) []ZoneView {
 	views := make([]ZoneView, len(zones))
 	for i, z := range zones {
-		views[i] = s.zoneView(model, z, covers)
+		views[i] = s.zoneView(model, z)
 	}
 	return views
 }
 
-func (s *session) zoneView(model int, z board.Zone, covers []board.Covering) ZoneView {
+func (s *session) zoneView(model int, z board.Zone) ZoneView {
 	v := ZoneView{ID: z.ID, Label: z.Label, Count: strconv.Itoa(z.Count), X: z.X, Y: z.Y, W: z.W, H: z.H, Side: z.Side}
 	if z.Text != "" {
 		v.Count = z.Text
@@ -312,107 +326,100 @@ func (s *session) zoneView(model int, z board.Zone, covers []board.Covering) Zon
 		mv.Model = model
 		v.Verb, v.Move = z.Offer.Label.Text(s.doc.Words), &mv
 	}
-	for _, c := range covers {
-		// Whatever lies over a part of the zone keeps its count back too.
-		if c.X < z.X+z.W && z.X < c.X+c.W && c.Y < z.Y+z.H && z.Y < c.Y+c.H {
-			v.Count = board.Hidden
-		}
+	if z.Hidden {
+		v.Count = board.Hidden
 	}
 	return v
 }
 
-func appendPieces(out []byte, sprites []board.Sprite) []byte {
-	for i := range sprites {
-		if i > 0 {
-			out = append(out, ',')
-		}
-		out = appendPiece(out, &sprites[i])
-	}
-	return out
+// Delta is the change list of a move: what the host needs to bring its picture from
+// the last one to this, and the edits to save.
+type Delta struct {
+	Rev      int            `json:"rev"`
+	Models   []ModelDelta   `json:"models"`
+	Notation string         `json:"notation"`
+	Scratch  bool           `json:"scratch"`
+	CanUndo  bool           `json:"canUndo"`
+	CanRedo  bool           `json:"canRedo"`
+	Became   []board.Became `json:"became"`
+	Beats    []BoardView    `json:"beats"`
+	Announce string         `json:"announce"`
+	Warn     string         `json:"warn"`
+	Edits    []lesson.Edit  `json:"edits"`
+	// Overlay is there when the move took ink and notes along.
+	Overlay *Overlay `json:"overlay,omitempty"`
+	Capture Captured `json:"capture"`
 }
 
-func appendPiece(out []byte, p *board.Sprite) []byte {
-	out = strconv.AppendUint(append(out, '['), uint64(p.ID), 10)
-	out = append(append(append(out, `,"`...), p.Look...), '"')
-	for _, n := range [...]int32{p.X, p.Y, p.W, p.H, int32(p.Part), int32(p.Marks)} {
-		out = strconv.AppendInt(append(out, ','), int64(n), 10)
-	}
-	if p.Text != "" {
-		out = strconv.AppendQuote(append(out, ','), p.Text)
-	}
-	return append(out, ']')
+// ModelDelta is a model with what differs of its pieces: changed ones whole, moved
+// ones as id, x, y in one flat list, since a bundle can move hundreds, and the ids
+// of those gone.
+type ModelDelta struct {
+	ModelHead
+	Changed []*Piece        `json:"changed"`
+	Moved   []int32         `json:"moved"`
+	Removed []board.PieceID `json:"removed"`
 }
 
-// delta is the change list of a move: what the host needs to bring its picture
-// from the last one to this.
-func (s *session) delta(b board.Board, effect board.Effect, edits []lesson.Edit) []byte {
+func (s *session) delta(was, b board.Board, effect board.Effect, edits []lesson.Edit, moved bool) Delta {
 	sc, _ := s.current()
-	now := layouts(b)
+	now := shownLayouts(b)
 	if len(now) != len(s.drawn) {
 		s.drawn = make([]board.Layout, len(now))
 	}
-	out := strconv.AppendInt([]byte(`{"rev":`), int64(s.rev), 10)
-	out = append(out, `,"models":[`...)
-	beats := []BoardView{}
+	undo, redo := s.canTravel()
+	d := Delta{
+		Rev: s.rev, Models: []ModelDelta{}, Notation: board.PrintShown(b), Scratch: s.scratch != nil, CanUndo: undo, CanRedo: redo,
+		Became: orNone(shownBecame(effect.Became, was, b)), Beats: []BoardView{}, Announce: s.announce(b, effect, sc),
+		Warn: s.warning(effect), Edits: orNone(edits), Capture: s.captured(),
+	}
 	for _, stage := range effect.Stages {
-		beats = append(beats, s.view(stage, layouts(stage), sc))
+		d.Beats = append(d.Beats, s.view(stage, shownLayouts(stage), sc))
 	}
 	for i, l := range now {
-		if i > 0 {
-			out = append(out, ',')
-		}
-		m := s.modelView(b, i, l, sc)
-		m.Pieces = rawJSON(`[]`)
-		head, _ := json.Marshal(m)
-		out = append(out, head[:len(head)-1]...)
-		out = appendChanges(out, s.drawn[i].ChangesTo(l))
-		out = append(out, '}')
+		d.Models = append(d.Models, s.modelDelta(b, i, l, sc))
 	}
-	s.drawn = now
-	undo, redo := s.canTravel()
-	tail, _ := json.Marshal(struct {
-		Notation string         `json:"notation"`
-		Scratch  bool           `json:"scratch"`
-		CanUndo  bool           `json:"canUndo"`
-		CanRedo  bool           `json:"canRedo"`
-		Became   []board.Became `json:"became"`
-		Beats    []BoardView    `json:"beats"`
-		Announce string         `json:"announce"`
-		Warn     string         `json:"warn"`
-		Edits    []lesson.Edit  `json:"edits"`
-		Overlay  *Overlay       `json:"overlay,omitempty"`
-	}{board.Print(b), s.scratch != nil, undo, redo, orNone(effect.Became), beats, s.announce(b, effect, sc), s.warning(effect), orNone(edits), s.overlay()})
-	out = append(append(out, `],`...), tail[1:]...)
-	return out
+	if s.drawn = now; moved {
+		d.Overlay = &Overlay{orNone(sc.Ink), orNone(sc.Notes)}
+	}
+	return d
 }
 
-// appendChanges writes what differs: changed pieces whole, moved ones as id, x, y
-// in one flat list, since a bundle can move hundreds, and the ids of those gone.
-func appendChanges(out []byte, c board.Changes) []byte {
-	out = append(out, `,"changed":[`...)
-	for i, p := range c.Changed {
-		if i > 0 {
-			out = append(out, ',')
-		}
-		out = appendPiece(out, p)
+func (s *session) modelDelta(b board.Board, i int, l board.Layout, sc lesson.Scene) ModelDelta {
+	c := s.drawn[i].ChangesTo(l)
+	m := ModelDelta{ModelHead: s.modelHead(b, i, l, sc), Changed: make([]*Piece, len(c.Changed)), Removed: orNone(c.Removed)}
+	for k, p := range c.Changed {
+		m.Changed[k] = (*Piece)(p)
 	}
-	out = append(out, `],"moved":[`...)
-	for i, p := range c.Moved {
-		if i > 0 {
-			out = append(out, ',')
-		}
-		out = strconv.AppendUint(out, uint64(p.ID), 10)
-		out = strconv.AppendInt(append(out, ','), int64(p.X), 10)
-		out = strconv.AppendInt(append(out, ','), int64(p.Y), 10)
+	m.Moved = make([]int32, 0, 3*len(c.Moved))
+	for _, p := range c.Moved {
+		m.Moved = append(m.Moved, int32(p.ID), p.X, p.Y)
 	}
-	out = append(out, `],"removed":[`...)
-	for i, id := range c.Removed {
-		if i > 0 {
-			out = append(out, ',')
-		}
-		out = strconv.AppendUint(out, uint64(id), 10)
+	return m
+}
+
+// shownBecame is what became what among the pieces that a host has seen or will see.
+func shownBecame(list []board.Became, was, now board.Board) []board.Became {
+	if len(list) == 0 || len(was.Covers) == 0 && len(now.Covers) == 0 {
+		return list
 	}
-	return append(out, ']')
+	seen := map[board.PieceID]bool{}
+	for _, b := range []board.Board{was, now} {
+		for i := range b.Models {
+			for id := range b.ShownIDs(i) {
+				seen[id] = true
+			}
+		}
+	}
+	hidden := func(id board.PieceID) bool { return !seen[id] }
+	var out []board.Became
+	for _, x := range list {
+		from, to := slices.DeleteFunc(slices.Clone(x.From), hidden), slices.DeleteFunc(slices.Clone(x.To), hidden)
+		if len(from) > 0 && len(to) > 0 {
+			out = append(out, board.Became{From: from, To: to})
+		}
+	}
+	return out
 }
 
 // announce says what the move did, and the number when it is shown.
@@ -433,14 +440,6 @@ func (s *session) announce(b board.Board, effect board.Effect, sc lesson.Scene) 
 type Overlay struct {
 	Ink   []lesson.Stroke `json:"ink"`
 	Notes []lesson.Note   `json:"notes"`
-}
-
-func (s *session) overlay() *Overlay {
-	if !s.overlayMoved || s.scratch != nil {
-		return nil
-	}
-	sc, _ := s.current()
-	return &Overlay{orNone(sc.Ink), orNone(sc.Notes)}
 }
 
 // warning says what else the move did.
@@ -521,6 +520,10 @@ func cellOf(wr lesson.Write, b board.Board, isNew bool) Cell {
 	spec, _ := board.SpecOf(b.Models[0].Kind())
 	for _, sel := range wr.Stands {
 		c.IDs = append(c.IDs, spec.Find(b.Models[0], sel)...)
+	}
+	if b.IsCovered(0) {
+		seen := b.ShownIDs(0)
+		c.IDs = slices.DeleteFunc(c.IDs, func(id board.PieceID) bool { return !seen[id] })
 	}
 	return c
 }

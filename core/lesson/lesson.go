@@ -7,25 +7,35 @@ import (
 	"slices"
 
 	"unitbloom/core/board"
+	"unitbloom/core/form"
 	_ "unitbloom/core/model" // the models that a lesson's boards hold
 	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
 
-// Format is the version of the file form that this core writes.
-const Format = 1
+// Format and Minor are the version of the file form that this core writes. Within
+// a format a later minor has further optional fields, whose absence means what was
+// before.
+const (
+	Format = 2
+	Minor  = 0
+)
 
 // Lesson is the whole document. Values are immutable: an edit gives a new one.
 type Lesson struct {
-	Format    int       `json:"format" jsonschema:"required,enum=1" jsonschema_description:"The version of the file form."`
+	Format    int       `json:"format" jsonschema:"required,enum=2" jsonschema_description:"The version of the file form."`
+	Minor     int       `json:"minor,omitempty" jsonschema:"minimum=0" jsonschema_description:"Which optional fields there can be; 0 when left out."`
+	Requires  []string  `json:"requires,omitempty" jsonschema:"maxItems=20" jsonschema_description:"What a program must know to change the lesson. One that does not know all of it only reads it."`
 	ID        string    `json:"id" jsonschema:"maxLength=64" jsonschema_description:"The lesson's own name; a new one is given on import."`
 	Title     string    `json:"title" jsonschema:"required,maxLength=200" jsonschema_description:"What the shelf shows."`
 	Objective string    `json:"objective,omitempty" jsonschema:"maxLength=2000" jsonschema_description:"What the class is to notice."`
 	Words     say.Words `json:"words" jsonschema_description:"What the class calls things."`
 	Scenes    []Scene   `json:"scenes" jsonschema:"required,maxItems=200" jsonschema_description:"The scenes in order."`
 	Record    []Entry   `json:"record,omitempty" jsonschema:"maxItems=2000" jsonschema_description:"What is kept beside the board, across scenes."`
-	// Newer is set on a lesson of a newer format than ours: it is only read.
-	Newer *Newer `json:"-"`
+	// Newer is set on a lesson that this version does not know enough of to change:
+	// it is only read.
+	Newer *Newer     `json:"-"`
+	extra form.Extra // fields of a later minor, as they came
 }
 
 // Scene is a start board and the steps from it. A free board has no steps: its
@@ -40,6 +50,10 @@ type Scene struct {
 	Ink   []Stroke    `json:"ink,omitempty" jsonschema:"maxItems=500" jsonschema_description:"What is drawn over the board."`
 	Notes []Note      `json:"notes,omitempty" jsonschema:"maxItems=60" jsonschema_description:"Texts placed on the board."`
 	Made  *Made       `json:"made,omitempty" jsonschema_description:"The method and problem that made the scene."`
+
+	extra form.Extra
+	// stepBytes is how long the steps are in JSON; 0 when nobody has looked yet.
+	stepBytes int
 }
 
 // Made says where a worked example comes from.
@@ -65,6 +79,8 @@ type Step struct {
 	// Total and UnitForm are what the first model shows when the step is over.
 	Total    string `json:"total" jsonschema_description:"The exact value of the pieces in play on the first model afterwards; empty when not known."`
 	UnitForm string `json:"unitForm" jsonschema_description:"Those pieces as they then lie."`
+
+	extra form.Extra
 }
 
 // Write is something written in a step: which of its fields hold is told by
@@ -78,13 +94,22 @@ type Write struct {
 	Cells  []string       `json:"cells,omitempty" jsonschema_description:"Of a table row: its cells."`
 	Whole  string         `json:"whole,omitempty" jsonschema_description:"Of a bond: the whole."`
 	Parts  []string       `json:"parts,omitempty" jsonschema_description:"Of a bond: two to four parts."`
+
+	extra form.Extra
 }
 
 // Entry is one line of the record.
 type Entry struct {
 	Text  string `json:"text" jsonschema:"required,minLength=1,maxLength=500" jsonschema_description:"The line."`
 	Scene string `json:"scene,omitempty" jsonschema_description:"The scene that it came from."`
+
+	extra form.Extra
 }
+
+var (
+	noMoves = []board.Move{}
+	noWrite = []Write{}
+)
 
 // Lines are the four things said or shown at a step, in their order.
 func (s Step) Lines() []say.Line { return []say.Line{s.Say, s.Ask, s.Answer, s.Look} }
@@ -144,7 +169,7 @@ func (s Step) fits(b board.Board) error {
 // Stamp writes the totals of a replay into the steps that fit, as after an
 // edit that the teacher means.
 func (s Scene) Stamp() Scene {
-	s.Steps = slices.Clone(s.Steps)
+	s.SetSteps(slices.Clone(s.Steps))
 	b := s.Start
 	for i := range s.Steps {
 		next, err := board.ApplyAll(b, s.Steps[i].Moves)
@@ -165,4 +190,26 @@ func (l Lesson) Scene(id string) (Scene, int) {
 		return Scene{}, -1
 	}
 	return l.Scenes[i], i
+}
+
+// SetSteps gives the scene other steps.
+func (s *Scene) SetSteps(steps []Step) { s.Steps, s.stepBytes = steps, 0 }
+
+// Split parts the moves of a step in two halves. What it says and writes goes with
+// the second half; what it asks stays with the first.
+func (s Step) Split() (first, second Step) {
+	half := len(s.Moves) / 2
+	second = Step{Say: s.Say, Moves: s.Moves[half:], Write: s.Write}
+	s.Moves, s.Write = s.Moves[:half:half], nil
+	return s, second
+}
+
+// Join is the step with the next one's moves and written work after its own. Where
+// it asks nothing, it asks what the next one does.
+func (s Step) Join(next Step) Step {
+	s.Moves, s.Write = slices.Concat(s.Moves, next.Moves), slices.Concat(s.Write, next.Write)
+	if s.Ask.IsZero() {
+		s.Ask, s.Answer = next.Ask, next.Answer
+	}
+	return s
 }

@@ -5,6 +5,7 @@ import (
 	"slices"
 
 	"unitbloom/core/board"
+	"unitbloom/core/form"
 )
 
 // Limits of what lies over a board.
@@ -36,7 +37,9 @@ type Stroke struct {
 	Colour string   `json:"colour" jsonschema:"required,enum=ink,enum=berry,enum=pine,enum=amber"`
 	Width  int      `json:"width" jsonschema:"required,minimum=1,maximum=3" jsonschema_description:"Thin, middle or broad."`
 	On     Anchor   `json:"on"`
-	Points [][2]int `json:"points" jsonschema:"required,maxItems=2000" jsonschema_description:"Its way; of a line, a ring or an arrow, two points."`
+	Points [][2]int `json:"points" jsonschema:"required,minItems=2,maxItems=2000" jsonschema_description:"Its way; of a line, a ring or an arrow, two points."`
+
+	extra form.Extra
 }
 
 // Note is a text placed on the board.
@@ -46,17 +49,30 @@ type Note struct {
 	On   Anchor `json:"on"`
 	X    int    `json:"x"`
 	Y    int    `json:"y"`
+
+	extra form.Extra
 }
 
-// draw puts strokes on a scene, or in place of those of their ids, and rubs
-// others out.
+// draw puts strokes on a scene, or in place of those of their ids, rubs others
+// out, and brings them into an order.
 func (l Lesson) draw(e Edit) (Lesson, error) {
 	s, i := l.Scene(e.Scene)
 	if i < 0 {
 		return l, noScene(e.Scene)
 	}
-	s.Ink = putByID(s.Ink, e.Strokes, e.Erase, func(x Stroke) string { return x.ID })
-	return l.withScene(i, s), first(s.overlayFaults("scene"))
+	if len(e.Strokes) > maxStrokes {
+		return l, fmt.Errorf("strokes: %d are too many; a scene holds %d", len(e.Strokes), maxStrokes)
+	}
+	s.Ink = ordered(putByID(s.Ink, e.Strokes, e.Erase, strokeID), e.Order, strokeID)
+	var faults faultList
+	faults.limits("strokes", e.Strokes)
+	for k := range e.Strokes {
+		faults.unknown(fmt.Sprintf("strokes[%d]", k), e.Strokes[k].extra, l.Minor)
+	}
+	if len(s.Ink) > maxStrokes {
+		faults.add("scene.ink", fmt.Sprintf("%d strokes are too many; a scene holds %d", len(s.Ink), maxStrokes))
+	}
+	return l.withScene(i, s), faults.first()
 }
 
 // note puts notes on a scene in the same way.
@@ -65,66 +81,66 @@ func (l Lesson) note(e Edit) (Lesson, error) {
 	if i < 0 {
 		return l, noScene(e.Scene)
 	}
-	s.Notes = putByID(s.Notes, e.Notes, e.Erase, func(x Note) string { return x.ID })
-	return l.withScene(i, s), first(s.overlayFaults("scene"))
+	if len(e.Notes) > maxNotes {
+		return l, fmt.Errorf("notes: %d are too many; a scene holds %d", len(e.Notes), maxNotes)
+	}
+	s.Notes = ordered(putByID(s.Notes, e.Notes, e.Erase, noteID), e.Order, noteID)
+	var faults faultList
+	faults.limits("notes", e.Notes)
+	for k := range e.Notes {
+		faults.unknown(fmt.Sprintf("notes[%d]", k), e.Notes[k].extra, l.Minor)
+	}
+	if len(s.Notes) > maxNotes {
+		faults.add("scene.notes", fmt.Sprintf("%d notes are too many; a scene holds %d", len(s.Notes), maxNotes))
+	}
+	return l.withScene(i, s), faults.first()
 }
+
+func strokeID(x Stroke) string { return x.ID }
+
+func noteID(x Note) string { return x.ID }
 
 // putByID is the list less those erased, with each of put in the place of its
 // id or at the end.
 func putByID[T any](list, put []T, erase []string, id func(T) string) []T {
-	out := slices.DeleteFunc(slices.Clone(list), func(x T) bool { return slices.Contains(erase, id(x)) })
+	gone := make(map[string]bool, len(erase))
+	for _, e := range erase {
+		gone[e] = true
+	}
+	out := slices.DeleteFunc(slices.Clone(list), func(x T) bool { return gone[id(x)] })
+	at := make(map[string]int, len(out))
+	for i := range out {
+		at[id(out[i])] = i
+	}
 	for _, x := range put {
-		if at := slices.IndexFunc(out, func(y T) bool { return id(y) == id(x) }); at >= 0 {
-			out[at] = x
-		} else {
-			out = append(out, x)
+		if i, ok := at[id(x)]; ok {
+			out[i] = x
+			continue
 		}
+		at[id(x)] = len(out)
+		out = append(out, x)
 	}
 	return out
 }
 
-func (s Scene) overlayFaults(path string) []Fault {
-	if len(s.Ink) > maxStrokes {
-		return []Fault{{path + ".ink", fmt.Sprintf("%d strokes are too many; a scene holds %d", len(s.Ink), maxStrokes)}}
+// ordered is the list in an order of ids; what it does not name comes last, as it
+// lay.
+func ordered[T any](list []T, order []string, id func(T) string) []T {
+	if len(order) == 0 {
+		return list
 	}
-	if len(s.Notes) > maxNotes {
-		return []Fault{{path + ".notes", fmt.Sprintf("%d notes are too many; a scene holds %d", len(s.Notes), maxNotes)}}
+	rank := make(map[string]int, len(order))
+	for i, name := range order {
+		rank[name] = i
 	}
-	for i, x := range s.Ink {
-		at := fmt.Sprintf("%s.ink[%d].", path, i)
-		switch {
-		case x.ID == "" || len(x.ID) > 64:
-			return []Fault{{at + "id", "a stroke needs an id of 1 to 64 letters"}}
-		case !slices.Contains(Tools, x.Tool):
-			return []Fault{{at + "tool", fmt.Sprintf("%q is not a tool", x.Tool)}}
-		case !slices.Contains(InkColours, x.Colour):
-			return []Fault{{at + "colour", fmt.Sprintf("%q is not one of our colours", x.Colour)}}
-		case x.Width < 1 || x.Width > 3:
-			return []Fault{{at + "width", fmt.Sprintf("%d is not from 1 to 3", x.Width)}}
-		case len(x.Points) < 2 || len(x.Points) > maxPoints:
-			return []Fault{{at + "points", fmt.Sprintf("a stroke has 2 to %d points, not %d", maxPoints, len(x.Points))}}
+	of := func(x T) int {
+		if i, ok := rank[id(x)]; ok {
+			return i
 		}
-		if f := x.On.fault(s); f != "" {
-			return []Fault{{at + "on", f}}
-		}
+		return len(order)
 	}
-	for i, x := range s.Notes {
-		at := fmt.Sprintf("%s.notes[%d].", path, i)
-		if x.ID == "" || len(x.ID) > 64 || x.Text == "" || len([]rune(x.Text)) > 500 {
-			return []Fault{{at + "text", "a note has an id, and 1 to 500 letters"}}
-		}
-		if f := x.On.fault(s); f != "" {
-			return []Fault{{at + "on", f}}
-		}
-	}
-	return nil
-}
-
-func (a Anchor) fault(s Scene) string {
-	if a.Model != nil && (*a.Model < 0 || *a.Model >= board.MaxModels) {
-		return fmt.Sprintf("there is no model %d", *a.Model)
-	}
-	return ""
+	slices.SortStableFunc(list, func(x, y T) int { return of(x) - of(y) })
+	return list
 }
 
 // Played is the scene after moves on its free board: what lies over a model

@@ -59,11 +59,11 @@ func TestBadInkIsRefusedWithItsPath(t *testing.T) {
 	l := drawn(t)
 	nine := 9
 	for says, e := range map[string]lesson.Edit{
-		`ink: scene.ink[2].tool: "chalk" is not a tool`:                  {Strokes: []lesson.Stroke{{ID: "x", Tool: "chalk", Colour: "ink", Width: 1, Points: [][2]int{{0, 0}, {1, 1}}}}},
-		`ink: scene.ink[2].colour: "gold" is not one of our colours`:     {Strokes: []lesson.Stroke{{ID: "x", Tool: "pen", Colour: "gold", Width: 1, Points: [][2]int{{0, 0}, {1, 1}}}}},
-		`ink: scene.ink[2].width: 7 is not from 1 to 3`:                  {Strokes: []lesson.Stroke{{ID: "x", Tool: "pen", Colour: "ink", Width: 7, Points: [][2]int{{0, 0}, {1, 1}}}}},
-		`ink: scene.ink[2].points: a stroke has 2 to 2000 points, not 1`: {Strokes: []lesson.Stroke{{ID: "x", Tool: "pen", Colour: "ink", Width: 1, Points: [][2]int{{0, 0}}}}},
-		`ink: scene.ink[2].on: there is no model 9`:                      {Strokes: []lesson.Stroke{{ID: "x", Tool: "pen", Colour: "ink", Width: 1, On: lesson.Anchor{Model: &nine}, Points: [][2]int{{0, 0}, {1, 1}}}}},
+		`ink: strokes[0].tool: "chalk" is not pen, line, ring, arrow or highlighter`: {Strokes: []lesson.Stroke{{ID: "x", Tool: "chalk", Colour: "ink", Width: 1, Points: [][2]int{{0, 0}, {1, 1}}}}},
+		`ink: strokes[0].colour: "gold" is not ink, berry, pine or amber`:            {Strokes: []lesson.Stroke{{ID: "x", Tool: "pen", Colour: "gold", Width: 1, Points: [][2]int{{0, 0}, {1, 1}}}}},
+		`ink: strokes[0].width: 7 is not from 1 to 3`:                                {Strokes: []lesson.Stroke{{ID: "x", Tool: "pen", Colour: "ink", Width: 7, Points: [][2]int{{0, 0}, {1, 1}}}}},
+		`ink: strokes[0].points: it has 1, and at least 2 are needed`:                {Strokes: []lesson.Stroke{{ID: "x", Tool: "pen", Colour: "ink", Width: 1, Points: [][2]int{{0, 0}}}}},
+		`ink: strokes[0].on.model: 9 is not from 0 to 3`:                             {Strokes: []lesson.Stroke{{ID: "x", Tool: "pen", Colour: "ink", Width: 1, On: lesson.Anchor{Model: &nine}, Points: [][2]int{{0, 0}, {1, 1}}}}},
 	} {
 		e.Kind, e.Scene = "ink", "a"
 		after, err := lesson.Apply(l, e)

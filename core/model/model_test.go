@@ -19,7 +19,12 @@ import (
 	"unitbloom/core/place"
 	"unitbloom/core/say"
 	"unitbloom/internal/proptest"
+	"unitbloom/internal/tally"
 )
+
+// A model that is registered is tested: its laws, notation and file form, without
+// being named by any test.
+func init() { board.Use(tally.Spec()) }
 
 // readOut is one read-out of a model, by its id.
 func readOut(t require.TestingT, b board.Board, model int, id string) string {
@@ -295,7 +300,7 @@ func TestRefusalsSayWhatWouldDo(t *testing.T) {
 		{"blocks 3th", `{"kind":"unbundle","place":"thousands","to":"ones","count":3}`, "That would make 3000 pieces"},
 		{"blocks 5o", `{"kind":"lay","pieces":[{"place":"ones"}],"dx":1,"dy":1}`, "Pieces move freely only on the open mat."},
 		{"blocks 5o", `{"kind":"bundel","place":"ones"}`, `There is no move called "bundel" for blocks.`},
-		{"blocks 5o", `{"kind":"bundle","plaice":"ones"}`, `"plaice": bundle has no such field. It has place, pieces, trace.`},
+		{"blocks 5o", `{"kind":"bundle","plaice":"ones"}`, `"plaice": there is no such field. Those of bundle are place, pieces, trace.`},
 		{"blocks 5o", `{"kind":"unbundle","place":"tens","count":"two"}`, `"count": this must be a whole number, not a text.`},
 		{"blocks 5o", `{"kind":"unbundle","place":"tens","count":1.5}`, `"count": this must be a whole number, not the number 1.5.`},
 		{"blocks 5o", `{"kind":"clear","model":3}`, "This board has no model number 4. It has 1."},
@@ -305,7 +310,7 @@ func TestRefusalsSayWhatWouldDo(t *testing.T) {
 		{"rack 2: 6 8", `{"kind":"build","amount":"2.5"}`, "2.5 does not fit on a rack. A rack shows whole numbers."},
 		{"rack 2: 6 8", `{"kind":"rows","count":1}`, "Row 2 has 8 beads on the reading side. Push them home first."},
 		{"rack 2: 6 8", `{"kind":"cover","zone":"row 9"}`, "There is no part called row 9 to cover."},
-		{"blocks 5o", `{"kind":"take","pieces":[{"place":"ones","shade":"red"}]}`, `"take": there is no field "shade" in what it names.`},
+		{"blocks 5o", `{"kind":"take","pieces":[{"place":"ones","shade":"red"}]}`, `"shade": there is no such field. Those of take are pieces.`},
 		{"discs 9m", `{"kind":"place","amount":"9 millions"}`, "That is more than 9999999.999, the largest number here."},
 		{"discs 9m", `{"kind":"place","amount":"999 thousands"}`, ""},
 		{"counters 9 of millions", `{"kind":"place","count":1}`, "The number must be from 0 to 9999999.999."},

@@ -7,7 +7,6 @@ import (
 	"math/rand/v2"
 	"os"
 	"strconv"
-	"sync"
 	"testing"
 
 	"pgregory.net/rapid"
@@ -23,17 +22,19 @@ func Cases() int {
 	return usual
 }
 
-// setChecks is done once: tests run side by side.
-var setChecks = sync.OnceFunc(func() {
-	if err := flag.Set("rapid.checks", strconv.Itoa(Cases())); err != nil {
-		panic(err)
-	}
-})
-
 // Check tries the property on Cases random cases, and shrinks one that fails.
 func Check(t *testing.T, property func(*rapid.T)) {
 	t.Helper()
-	setChecks()
+	CheckUpTo(t, Cases(), property)
+}
+
+// CheckUpTo is Check on fewer cases, for a property that takes long. Tests that use
+// it do not run side by side: the number of cases is one for the whole process.
+func CheckUpTo(t *testing.T, most int, property func(*rapid.T)) {
+	t.Helper()
+	if err := flag.Set("rapid.checks", strconv.Itoa(min(most, Cases()))); err != nil {
+		panic(err)
+	}
 	rapid.Check(t, property)
 }
 

@@ -83,7 +83,7 @@ func (b Blocks) MarshalJSON() ([]byte, error) {
 
 func decode(raw json.RawMessage, ids *board.IDs) (board.Model, error) {
 	var s Shape
-	if err := json.Unmarshal(raw, &s); err != nil {
+	if err := board.ReadForm(raw, &s); err != nil {
 		return nil, err
 	}
 	b := Blocks{Mat: s.View == "mat", Sketch: s.Style == "sketch", Names: s.Names, Joined: s.Joined}

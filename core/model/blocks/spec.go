@@ -13,6 +13,7 @@ func Spec() board.ModelSpec {
 	return board.ModelSpec{
 		Kind:     "blocks",
 		Title:    "Base-ten blocks",
+		Empties:  "clear",
 		Noun:     "blocks",
 		Doc:      "Ones, tens, hundreds and thousands, in columns or on an open mat, solid or as a sketch.",
 		New:      func(*board.IDs) board.Model { return Blocks{} },

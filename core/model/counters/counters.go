@@ -202,7 +202,7 @@ func (c Counters) MarshalJSON() ([]byte, error) {
 
 func decode(raw json.RawMessage, ids *board.IDs) (board.Model, error) {
 	var in JSON
-	if err := json.Unmarshal(raw, &in); err != nil {
+	if err := board.ReadForm(raw, &in); err != nil {
 		return nil, err
 	}
 	c := Counters{

@@ -160,7 +160,7 @@ func (c Counters) grow(a GrowArgs, t *board.Turn) (Counters, error) {
 			return c, err
 		}
 	}
-	t.Say("did.grown", say.Int("rows", say.Given, g.Rows), say.Int("columns", say.Given, g.Columns))
+	t.Say("did.grown", say.Int("rows", say.Amount, g.Rows), say.Int("columns", say.Amount, g.Columns))
 	c = c.withFrame(a.Frame, g)
 	var gone []board.PieceID
 	c.List = pieces.Each(c.List, func(k *pieces.Piece) {
@@ -284,7 +284,7 @@ func (c Counters) turn(a FrameArgs, t *board.Turn) (Counters, error) {
 			k.Cell = int16(column*g.Columns + row)
 		}
 	})
-	t.Say("did.turned", say.Int("rows", say.Given, g.Rows), say.Int("columns", say.Given, g.Columns))
+	t.Say("did.turned", say.Int("rows", say.Amount, g.Rows), say.Int("columns", say.Amount, g.Columns))
 	return c, nil
 }
 

@@ -76,7 +76,7 @@ func (c Counters) share(a ShareArgs, t *board.Turn) (Counters, error) {
 			t.Stage(c)
 		}
 	}
-	t.Say("did.shared", say.Int("rounds", say.Given, rounds), say.Int("groups", say.Given, c.Groups))
+	t.Say("did.shared", say.Int("rounds", say.Amount, rounds), say.Int("groups", say.Given, c.Groups))
 	return c, nil
 }
 
@@ -119,7 +119,7 @@ func (c Counters) groupsOf(a SizeArgs, t *board.Turn) (Counters, error) {
 			t.Stage(c)
 		}
 	}
-	t.Say("did.groups-of", say.Int("n", say.Given, count), say.Int("size", say.Given, a.Size))
+	t.Say("did.groups-of", say.Int("n", say.Amount, count), say.Int("size", say.Given, a.Size))
 	return c, nil
 }
 

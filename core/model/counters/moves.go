@@ -70,7 +70,7 @@ func (c Counters) build(a NumberArgs, t *board.Turn) (Counters, error) {
 	if err := c.inRange(n); err != nil {
 		return c, err
 	}
-	t.Say("did.built", say.Text("form", say.Amount, c.counted(n)))
+	t.Say("did.built", say.Text("form", say.Given, c.counted(n)))
 	first := t.TakeIDs(n)
 	c.List = append(many(faces[0], false, first), many(faces[1], true, first+board.PieceID(faces[0]))...)
 	return c.fill(anyPiece), nil
@@ -159,7 +159,7 @@ func (c Counters) putDown(a PlaceArgs, t *board.Turn) (Counters, error) {
 	for i := range added {
 		added[i].Group = int8(a.Group)
 	}
-	t.Say("did.placed", say.Text("pieces", say.Amount, c.counted(a.Count)))
+	t.Say("did.placed", say.Text("pieces", say.Given, c.counted(a.Count)))
 	c.List = append(slices.Clone(c.List), added...)
 	if a.Frame != 0 {
 		return c.fillFrame(a.Frame, 0, pieces.IDs(added)), nil
@@ -214,7 +214,7 @@ func (c Counters) flip(a pieces.PiecesArgs, t *board.Turn) (Counters, error) {
 func (c Counters) parts(a FirstArgs, t *board.Turn) (Counters, error) {
 	n := c.count()
 	if a.First < 0 || a.First > n {
-		return c, board.BadCount(a.First, 0, n)
+		return c, board.BadCountHere(a.First, 0, n)
 	}
 	i := 0
 	c.List = pieces.Each(c.List, func(k *pieces.Piece) {
@@ -351,7 +351,7 @@ func (c Counters) unit(a UnitArgs, t *board.Turn) (Counters, error) {
 	if err := next.inRange(c.count()); err != nil {
 		return c, err
 	}
-	t.Say("did.renamed", say.Text("from", say.Name, c.counted(c.count())), say.Text("to", say.Name, next.counted(c.count())))
+	t.Say("did.renamed", say.Text("from", say.Amount, c.counted(c.count())), say.Text("to", say.Amount, next.counted(c.count())))
 	return next, nil
 }
 

@@ -14,6 +14,7 @@ func Spec() board.ModelSpec {
 	return board.ModelSpec{
 		Kind:      "counters",
 		Title:     "Counters",
+		Empties:   "clear",
 		Noun:      "counters",
 		Doc:       "Two-sided counters and story shapes: loose, in frames of up to 12 × 12, or shared into groups.",
 		New:       func(*board.IDs) board.Model { return Counters{Frames: []CounterFrame{{Rows: 2, Columns: 5}}} },

@@ -129,7 +129,7 @@ func (c Cubes) build(a NumberArgs, t *board.Turn) (Cubes, error) {
 		}
 		list = append(list, cubesOf(n, part, 1, t)...)
 	}
-	t.Say("did.built", say.Form("form", say.Amount, pieces.FormOf(list)))
+	t.Say("did.built", say.Form("form", say.Given, pieces.FormOf(list)))
 	return c.With(list), nil
 }
 
@@ -154,7 +154,7 @@ func (c Cubes) putDown(a TrainArgs, t *board.Turn) (Cubes, error) {
 	if err := t.Room(a.Count); err != nil {
 		return c, err
 	}
-	t.Say("did.train", say.Int("n", say.Amount, a.Count))
+	t.Say("did.train", say.Int("n", say.Given, a.Count))
 	return c.With(append(slices.Clone(c.List), cubesOf(a.Count, a.Part, int8(len(c.trains())+1), t)...)), nil
 }
 
@@ -183,7 +183,7 @@ func (c Cubes) add(a AddArgs, t *board.Turn) (Cubes, error) {
 	if err := t.Room(a.Count); err != nil {
 		return c, err
 	}
-	t.Say("did.added", say.Int("n", say.Amount, a.Count))
+	t.Say("did.added", say.Int("n", say.Given, a.Count))
 	return c.With(append(slices.Clone(c.List), cubesOf(a.Count, a.Part, int8(a.Train), t)...)), nil
 }
 
@@ -204,7 +204,7 @@ func (c Cubes) snap(a SnapArgs, t *board.Turn) (Cubes, error) {
 		after = 1 + chance.Source(uint64(max(0, a.Seed)))(len(train)-1)
 	}
 	if after < 1 || after >= len(train) {
-		return c, board.BadCount(after, 1, len(train)-1)
+		return c, board.BadCountHere(after, 1, len(train)-1)
 	}
 	first := map[board.PieceID]bool{}
 	for _, k := range train[:after] {
@@ -242,12 +242,12 @@ func (c Cubes) join(a JoinArgs, t *board.Turn) (Cubes, error) {
 }
 
 func (c Cubes) colour(a ColourArgs, t *board.Turn) (Cubes, error) {
+	if a.Part < 0 || a.Part > MaxPart {
+		return c, board.BadCount(a.Part, 0, MaxPart)
+	}
 	found, err := kit.FindAll(c.List, a.Pieces)
 	if err != nil {
 		return c, err
-	}
-	if a.Part < 0 || a.Part > MaxPart {
-		return c, board.BadCount(a.Part, 0, MaxPart)
 	}
 	t.Say("did.coloured")
 	return c.With(pieces.Change(c.List, pieces.IDs(found), func(k *pieces.Piece) { k.Part = int8(a.Part) })), nil

@@ -16,6 +16,7 @@ func Spec() board.ModelSpec {
 	return board.ModelSpec{
 		Kind:      "cubes",
 		Title:     "Linking cubes",
+		Empties:   "clear",
 		Noun:      "cubes",
 		Doc:       "Trains of 1 to 20 cubes in colours by part, snapped anywhere and joined, and towers of ten.",
 		New:       func(*board.IDs) board.Model { return Cubes{} },

@@ -111,7 +111,7 @@ func (d Discs) MarshalJSON() ([]byte, error) {
 
 func decode(raw json.RawMessage, ids *board.IDs) (board.Model, error) {
 	var in JSON
-	if err := json.Unmarshal(raw, &in); err != nil {
+	if err := board.ReadForm(raw, &in); err != nil {
 		return nil, err
 	}
 	d := Discs{Top: in.Top, Bottom: in.Bottom, Rows: in.Rows, Groups: in.Groups, Dots: in.Style == "dots", Cards: in.Cards, Alone: in.Digits}

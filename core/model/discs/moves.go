@@ -142,12 +142,12 @@ func end(p place.Place, by int) error {
 // shiftSome shifts single discs; the number changes by what they are worth then
 // and before.
 func (d Discs) shiftSome(a ShiftSomeArgs, t *board.Turn) (Discs, error) {
+	if a.By < -3 || a.By > 3 || a.By == 0 {
+		return d, board.BadCount(a.By, -3, 3)
+	}
 	found, err := kit.FindPlaying(d.List, a.Pieces)
 	if err != nil {
 		return d, err
-	}
-	if a.By < -3 || a.By > 3 || a.By == 0 {
-		return d, board.BadCount(a.By, -3, 3)
 	}
 	for _, k := range found {
 		if err := end(k.Place, a.By); err != nil {
@@ -297,7 +297,7 @@ func (d Discs) share(a pieces.PlaceArgs, t *board.Turn) (Discs, error) {
 			t.Stage(d)
 		}
 	}
-	t.Say("did.shared-of", say.PlaceName("place", a.Place), say.Int("rounds", say.Given, rounds), say.Int("groups", say.Given, d.Groups))
+	t.Say("did.shared-of", say.PlaceName("place", a.Place), say.Int("rounds", say.Amount, rounds), say.Int("groups", say.Given, d.Groups))
 	return d, nil
 }
 

@@ -15,6 +15,7 @@ func Spec() board.ModelSpec {
 	return board.ModelSpec{
 		Kind:     "discs",
 		Title:    "Place value discs",
+		Empties:  "clear",
 		Noun:     "discs",
 		Doc:      "A chart of columns from millions to thousandths with labelled discs or plain dots, one to four rows, groups to share into, and digit cards.",
 		New:      func(ids *board.IDs) board.Model { return newDiscs(nil, ids) },

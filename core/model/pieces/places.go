@@ -96,7 +96,7 @@ func (k Kit[M]) Build(m M, a AmountArgs, t *board.Turn) (M, error) {
 		}
 		list = append(list, Make(form, part, t)...)
 	}
-	t.Say("did.built", say.Form("form", say.Amount, FormOf(list)))
+	t.Say("did.built", say.Form("form", say.Given, FormOf(list)))
 	next := m.With(Insert(nil, list...))
 	if _, err := next.InPlay().Total(); err != nil {
 		return m, board.BadNumber(err)
@@ -132,7 +132,7 @@ func (k Kit[M]) place(m M, a AmountArgs, t *board.Turn) (M, error) {
 	if err := t.Room(form.Pieces()); err != nil {
 		return m, err
 	}
-	t.Say("did.placed", say.Form("pieces", say.Amount, form))
+	t.Say("did.placed", say.Form("pieces", say.Given, form))
 	return m.With(Insert(m.Held(), Make(form, a.Part, t)...)), nil
 }
 
@@ -219,7 +219,7 @@ func (k Kit[M]) Bundle(m M, a BundleArgs, t *board.Turn) (M, error) {
 		return m, err
 	}
 	list, made := bundleTen(m.Held(), ten, a.Trace, t)
-	t.Say("did.bundled", say.Pieces("from", say.Amount, 10, a.Place), say.Pieces("to", say.Amount, 1, made.Place))
+	t.Say("did.bundled", say.Pieces("from", say.Given, 10, a.Place), say.Pieces("to", say.Given, 1, made.Place))
 	return m.With(list), nil
 }
 
@@ -315,7 +315,11 @@ func (k Kit[M]) Unbundle(m M, a UnbundleArgs, t *board.Turn) (M, error) {
 			t.Stage(m)
 		}
 	}
-	t.Say("did.unbundled", say.Pieces("from", say.Amount, count, a.Place), say.Pieces("to", say.Amount, each*count, to))
+	role := say.Given
+	if len(a.Pieces) > 0 {
+		role = say.Amount
+	}
+	t.Say("did.unbundled", say.Pieces("from", role, count, a.Place), say.Pieces("to", role, each*count, to))
 	return m, nil
 }
 

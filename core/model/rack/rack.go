@@ -83,8 +83,13 @@ func (r Rack) ring(a RingArgs, t *board.Turn) (Rack, error) {
 	}
 	n := 0
 	for _, s := range a.Beads {
+		if s.Row < 1 || s.Row > len(r.Left) {
+			return r, say.Refuse("no-row", say.Int("n", say.Given, s.Row), rowsValue("rows", len(r.Left)))
+		}
+	}
+	for _, s := range a.Beads {
 		if err := s.check(r.Left); err != nil {
-			return r, board.BadField("beads", err.Error())
+			return r, err
 		}
 		n += s.To - s.From + 1
 	}
@@ -97,11 +102,8 @@ func (r Rack) ring(a RingArgs, t *board.Turn) (Rack, error) {
 }
 
 func (s Span) check(left []int) error {
-	if s.Row < 1 || s.Row > len(left) {
-		return fmt.Errorf("there is no row %d", s.Row)
-	}
-	if s.From < 1 || s.To < s.From || s.To > left[s.Row-1] {
-		return fmt.Errorf("beads %d to %d of row %d do not lie on the reading side", s.From, s.To, s.Row)
+	if s.Row < 1 || s.Row > len(left) || s.From < 1 || s.To < s.From || s.To > left[s.Row-1] {
+		return say.Refuse("not-read", say.Int("from", say.Given, s.From), say.Int("to", say.Given, s.To), say.Int("row", say.Given, s.Row))
 	}
 	return nil
 }
@@ -142,16 +144,16 @@ func (r Rack) slide(a SlideArgs, t *board.Turn) (Rack, error) {
 	for _, p := range a.Rows {
 		next.Left[p.Row-1] = p.To
 	}
-	if slices.Equal(next.Left, r.Left) {
-		return r, nil
-	}
-	next.Pushes++
-	next.Rings = nil
 	if len(a.Rows) == 1 {
 		t.Say("did.pushed", say.Int("row", say.Given, a.Rows[0].Row), say.Text("beads", say.Amount, beads(a.Rows[0].To)))
 	} else {
 		t.Say("did.pushed-all", rowsValue("rows", len(a.Rows)))
 	}
+	if slices.Equal(next.Left, r.Left) {
+		return r, nil
+	}
+	next.Pushes++
+	next.Rings = nil
 	return next, nil
 }
 
@@ -200,7 +202,7 @@ func (r Rack) build(a NumberArgs, t *board.Turn) (Rack, error) {
 	next.Left = spread(n, len(r.Left))
 	next.Pushes += fewest(r.Left, next.Left)
 	next.Rings = nil
-	t.Say("did.built", say.Int("form", say.Amount, n))
+	t.Say("did.built", say.Int("form", say.Given, n))
 	return next, nil
 }
 
@@ -336,7 +338,7 @@ func (r Rack) MarshalJSON() ([]byte, error) {
 
 func decode(raw json.RawMessage, ids *board.IDs) (board.Model, error) {
 	var s Shape
-	if err := json.Unmarshal(raw, &s); err != nil {
+	if err := board.ReadForm(raw, &s); err != nil {
 		return nil, err
 	}
 	m, err := newRack(s.Rows, s.Pushes, ids)

@@ -14,10 +14,11 @@ import (
 // Spec is the registry's line for the rack.
 func Spec() board.ModelSpec {
 	return board.ModelSpec{
-		Kind:  "rack",
-		Title: "Bead rack",
-		Noun:  "rack",
-		Doc:   "One to ten rows of ten beads, five and five in two colours; the left side is read.",
+		Kind:    "rack",
+		Title:   "Bead rack",
+		Empties: "home",
+		Noun:    "rack",
+		Doc:     "One to ten rows of ten beads, five and five in two colours; the left side is read.",
 		New: func(ids *board.IDs) board.Model {
 			return Rack{Left: make([]int, 2), first: ids.Take(2 * Beads)}
 		},
@@ -147,7 +148,7 @@ func readOuts(m board.Model, w say.Words, covers []board.Covering) []board.ReadO
 		{ID: "missing", Label: label("missing"), Text: orDash(strings.Join(r.rowSentences(w, covers), "; ")), Safe: true},
 		{ID: "fives", Label: label("fives"), Text: r.fivesText(w, fives, ones)},
 		{ID: "toFill", Label: label("toFill"), Text: r.toFill(w)},
-		{ID: "pushes", Label: label("pushes"), Text: strconv.Itoa(r.Pushes), Safe: true},
+		{ID: "pushes", Label: label("pushes"), Text: strconv.Itoa(r.Pushes)},
 	}
 }
 

@@ -1,0 +1,60 @@
+package door
+
+import (
+	"unitbloom/core/lesson"
+)
+
+// Operations lists all that a host can ask for, in order.
+func Operations() []Operation { return operations }
+
+var (
+	operations []Operation
+	byName     = map[string]Operation{}
+)
+
+// The operations refer to the types below them, hence init.
+func init() {
+	operations = []Operation{
+		op("version", "The file form that this core writes.", version),
+		op("read", "Reads a number and tells all its forms.", readNumber),
+		op("methods", "The methods of worked examples.", listMethods),
+		op("preview", "A worked example in words, before it is added.", preview),
+		op("throw", "Throws dice, a spinner or number cards; the same seed gives the same.", throw),
+		op("acts", "The acts that it takes to lay a number, the slow way and the fast.", acts),
+
+		op("open", "Opens a lesson behind a handle.", open),
+		on("close", "Closes the lesson.", closeSession),
+		on("outline", "The lesson as the stem and the shelf show it.", func(s *session, _ None) (Outline, error) { return s.outline(), nil }),
+		on("document", "The whole lesson, as it is saved.", func(s *session, _ None) (lesson.Lesson, error) { return s.doc, nil }),
+		on("show", "Goes to a step of a scene.", show),
+		on("apply", "Makes a move on what the class sees.", apply),
+		on("undo", "Takes the last act back.", func(s *session, _ None) (Update, error) { return s.undo() }),
+		on("redo", "Makes again what was taken back.", func(s *session, _ None) (Update, error) { return s.redo() }),
+
+		on("edit", "Changes the document.", func(s *session, a EditArgs) (Update, error) { return s.edit(a.Edit) }),
+		on("setScene", "Changes what a scene is called and shows.", setScene),
+		on("editStep", "Changes the words of a step, or takes it out.", editStep),
+		on("reshape", "Splits a step, joins it to the next, or moves it.", reshape),
+		on("addBoard", "Adds a free board.", addBoard),
+		on("addExample", "Adds a worked example.", addExample),
+		on("anotherLike", "Adds a worked example of a parallel problem.", anotherLike),
+		on("clear", "Clears pieces, ink, notes or record, as one act.", clearThings),
+
+		on("keepScratch", "Keeps what was done on a scratch copy as a step, or in one.", keepScratch),
+		on("dropScratch", "Puts the scratch copy away.", func(s *session, _ None) (Frame, error) { s.scratch = nil; return s.frame(), nil }),
+		on("beginCapture", "Makes every further move on the free board a move of a new example.", beginCapture),
+		on("endStep", "Closes a step of the capture with the teacher's words.", endStep),
+		on("endCapture", "Makes the captured steps a worked example.", endCapture),
+		on("dropCapture", "Stops capturing; the board stays as it is.", dropCapture),
+
+		on("selection", "What a selection of pieces holds, and the verbs that it carries.", selection),
+		on("look", "A quick look at what is covered; nothing is shown to anyone else.", quickLook),
+		on("counting", "The pieces in the order in which they are counted aloud.", counting),
+		on("builds", "The ways to build a number.", builds),
+		on("judge", "Judges a number sentence, against itself and the models.", judge),
+		on("compare", "The first two models with the sign between them.", compare),
+	}
+	for _, o := range operations {
+		byName[o.Name] = o
+	}
+}
