@@ -235,6 +235,15 @@ func Saved(b Board, mv Move) (Move, error) {
 	return Move{Kind: mv.Kind, Model: mv.Model, Args: args}, err
 }
 
+// Read is the move with its parameters read, so that they are not read again by
+// each that asks; one that cannot be read is given back as it is.
+func (mv Move) Read(b Board) Move {
+	if _, args, err := b.find(mv); err == nil {
+		return Move{Kind: mv.Kind, Model: mv.Model, Args: args}
+	}
+	return mv
+}
+
 // IDs are the pieces that the move names by their ids on the open board.
 func (mv Move) IDs(b Board) []PieceID {
 	spec, args, err := b.find(mv)

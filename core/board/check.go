@@ -98,7 +98,15 @@ func (b Board) Same(c Board) bool {
 	if len(b.Models) != len(c.Models) {
 		return false
 	}
+	if len(b.Models) > 0 && &b.Models[0] == &c.Models[0] && oneList(b.Tiles, c.Tiles) && oneList(b.Covers, c.Covers) {
+		return true // a board that nobody touched
+	}
 	one, err1 := b.MarshalJSON()
 	two, err2 := c.MarshalJSON()
 	return err1 == nil && err2 == nil && bytes.Equal(one, two)
+}
+
+// oneList reports whether two lists are the same piece of memory.
+func oneList[T any](a, b []T) bool {
+	return len(a) == len(b) && (len(a) == 0 || &a[0] == &b[0])
 }

@@ -288,7 +288,7 @@ func (s *session) sentence(err error) string {
 
 // QuickLook is what lies under the covers of a model.
 type QuickLook struct {
-	Pieces []Piece `json:"pieces"`
+	Pieces Pieces `json:"pieces"`
 }
 
 // quickLook gives the pieces of a model that are covered, for the teacher to show
@@ -299,10 +299,10 @@ func quickLook(s *session, a ModelArgs) (QuickLook, error) {
 		return QuickLook{}, err
 	}
 	seen := b.ShownIDs(a.Model)
-	out := QuickLook{Pieces: []Piece{}}
+	var out QuickLook
 	for _, p := range b.Lay(a.Model).Pieces {
 		if !seen[p.ID] {
-			out.Pieces = append(out.Pieces, Piece(p))
+			out.Pieces = append(out.Pieces, p)
 		}
 	}
 	return out, nil

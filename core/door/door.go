@@ -48,7 +48,8 @@ const (
 // Call runs one operation. After a fault inside it, an answer with the code
 // CodeFault, every document is as it was before the call.
 func (d *Door) Call(op string, arg []byte) (out []byte) {
-	restore := d.keep(arg)
+	handle := handleOf(arg)
+	restore := d.keep(handle)
 	defer func() {
 		if r := recover(); r != nil {
 			restore()
@@ -59,9 +60,9 @@ func (d *Door) Call(op string, arg []byte) (out []byte) {
 	if !ok {
 		return answer(Answer{Error: &Failure{CodeUnknown, fmt.Sprintf("There is no operation %s.", form.Quote(op))}})
 	}
-	result, err := o.run(d, arg)
+	result, err := o.run(d, handle, arg)
 	if err != nil {
-		failed := d.explain(arg, err)
+		failed := d.explain(handle, err)
 		return answer(Answer{Error: &failed})
 	}
 	return answer(Answer{OK: result})
@@ -77,8 +78,8 @@ func answer(a Answer) []byte {
 
 // keep remembers the documents as they are. What a session holds is never altered
 // in place, so that its value is enough.
-func (d *Door) keep(arg []byte) (restore func()) {
-	last, s := d.last, d.sessions[handleOf(arg)]
+func (d *Door) keep(handle int) (restore func()) {
+	last, s := d.last, d.sessions[handle]
 	var was session
 	if s != nil {
 		was = *s
@@ -106,13 +107,13 @@ func handleOf(arg []byte) int {
 }
 
 // explain words an error in the class's words when the call names a session.
-func (d *Door) explain(arg []byte, err error) Failure {
+func (d *Door) explain(handle int, err error) Failure {
 	var refusal *say.Refusal
 	if !errors.As(err, &refusal) {
 		return Failure{CodeInvalid, err.Error()}
 	}
 	var words say.Words
-	if s := d.sessions[handleOf(arg)]; s != nil {
+	if s := d.sessions[handle]; s != nil {
 		words = s.doc.Words
 	}
 	return Failure{refusal.Code, refusal.Message.Text(words)}
@@ -127,12 +128,12 @@ type Operation struct {
 	// Arg and Answer are the types of both.
 	Arg, Answer reflect.Type
 
-	run func(*Door, []byte) (any, error)
+	run func(d *Door, handle int, arg []byte) (any, error)
 }
 
 // op is an operation that needs no document.
 func op[A, R any](name, doc string, f func(*Door, A) (R, error)) Operation {
-	return Operation{Name: name, Doc: doc, Arg: reflect.TypeFor[A](), Answer: reflect.TypeFor[R](), run: func(d *Door, raw []byte) (any, error) {
+	return Operation{Name: name, Doc: doc, Arg: reflect.TypeFor[A](), Answer: reflect.TypeFor[R](), run: func(d *Door, _ int, raw []byte) (any, error) {
 		var a A
 		if err := read(raw, &a); err != nil {
 			return nil, err
@@ -143,14 +144,14 @@ func op[A, R any](name, doc string, f func(*Door, A) (R, error)) Operation {
 
 // on is an operation on an open document.
 func on[A, R any](name, doc string, f func(*session, A) (R, error)) Operation {
-	return Operation{Name: name, Doc: doc, OnOpen: true, Arg: reflect.TypeFor[A](), Answer: reflect.TypeFor[R](), run: func(d *Door, raw []byte) (any, error) {
+	return Operation{Name: name, Doc: doc, OnOpen: true, Arg: reflect.TypeFor[A](), Answer: reflect.TypeFor[R](), run: func(d *Door, handle int, raw []byte) (any, error) {
 		var a A
 		if err := read(raw, &a, "handle"); err != nil {
 			return nil, err
 		}
-		s, ok := d.sessions[handleOf(raw)]
+		s, ok := d.sessions[handle]
 		if !ok {
-			return nil, fmt.Errorf("handle %d is not open", handleOf(raw))
+			return nil, fmt.Errorf("handle %d is not open", handle)
 		}
 		return f(s, a)
 	}}

@@ -152,16 +152,17 @@ func apply(s *session, a ApplyArgs) (Delta, error) {
 		return Delta{}, fmt.Errorf("scene: this lesson has no board yet")
 	}
 	before := s.board()
-	next, effect, err := board.Apply(before, a.Move)
+	mv := a.Move.Read(before)
+	next, effect, err := board.Apply(before, mv)
 	if err != nil {
 		return Delta{}, err
 	}
-	saved, err := board.Saved(before, a.Move)
+	saved, err := board.Saved(before, mv)
 	if err != nil {
 		return Delta{}, err
 	}
 	var edits []lesson.Edit
-	moved := board.Renumbered(a.Move, len(before.Models)) != nil
+	moved := board.Renumbered(mv, len(before.Models)) != nil
 	if s.present || len(sc.Steps) > 0 || s.doc.Newer != nil {
 		was := s.scratch
 		if was == nil {

@@ -117,7 +117,7 @@ type BoardView struct {
 // ModelView is one model as it is drawn, with its pieces.
 type ModelView struct {
 	ModelHead
-	Pieces []Piece `json:"pieces"`
+	Pieces Pieces `json:"pieces"`
 }
 
 // ModelHead is all of a model but its pieces.
@@ -156,32 +156,33 @@ type KeptView struct {
 	Flags  []string      `json:"flags"`
 	Zones  []ZoneView    `json:"zones"`
 	Decor  []board.Decor `json:"decor"`
-	Pieces []Piece       `json:"pieces"`
+	Pieces Pieces        `json:"pieces"`
 }
 
-// Piece is one piece as it is drawn: [id, look, x, y, w, h, part, marks] in model
-// units, and what is written on it when there is something.
-type Piece board.Sprite
+// Pieces are pieces as they are drawn, each [id, look, x, y, w, h, part, marks] in
+// model units, and what is written on it when there is something.
+type Pieces []board.Sprite
 
-// MarshalJSON writes the list.
-func (p *Piece) MarshalJSON() ([]byte, error) {
-	out := strconv.AppendUint(append(make([]byte, 0, 56), '['), uint64(p.ID), 10)
-	out = append(append(append(out, `,"`...), p.Look...), '"')
-	for _, n := range [...]int32{p.X, p.Y, p.W, p.H, int32(p.Part), int32(p.Marks)} {
-		out = strconv.AppendInt(append(out, ','), int64(n), 10)
-	}
-	if p.Text != "" {
-		out = strconv.AppendQuote(append(out, ','), p.Text)
+// MarshalJSON writes the lists. There may be thousands in an answer, so that this is
+// the one form that is not left to the standard library's reflection.
+func (list Pieces) MarshalJSON() ([]byte, error) {
+	out := append(make([]byte, 0, 2+48*len(list)), '[')
+	for i := range list {
+		if i > 0 {
+			out = append(out, ',')
+		}
+		p := &list[i]
+		out = strconv.AppendUint(append(out, '['), uint64(p.ID), 10)
+		out = append(append(append(out, `,"`...), p.Look...), '"')
+		for _, n := range [...]int32{p.X, p.Y, p.W, p.H, int32(p.Part), int32(p.Marks)} {
+			out = strconv.AppendInt(append(out, ','), int64(n), 10)
+		}
+		if p.Text != "" {
+			out = strconv.AppendQuote(append(out, ','), p.Text)
+		}
+		out = append(out, ']')
 	}
 	return append(out, ']'), nil
-}
-
-func piecesOf(sprites []board.Sprite) []Piece {
-	out := make([]Piece, len(sprites))
-	for i := range sprites {
-		out[i] = Piece(sprites[i])
-	}
-	return out
 }
 
 // ZoneView is a zone with its count, or a question mark under a cover.
@@ -267,7 +268,7 @@ func (s *session) prompt(sc lesson.Scene) StepLine {
 func (s *session) view(b board.Board, laid []board.Layout, sc lesson.Scene) BoardView {
 	v := BoardView{Models: []ModelView{}, Notation: board.PrintShown(b)}
 	for i, l := range laid {
-		v.Models = append(v.Models, ModelView{s.modelHead(b, i, l, sc), piecesOf(l.Pieces)})
+		v.Models = append(v.Models, ModelView{s.modelHead(b, i, l, sc), l.Pieces})
 	}
 	return v
 }
@@ -295,7 +296,7 @@ func (s *session) modelHead(b board.Board, i int, l board.Layout, sc lesson.Scen
 	for _, kept := range tile.Kept {
 		k := board.LayOut(kept)
 		m.Kept = append(m.Kept, KeptView{
-			W: k.W, H: k.H, Flags: orNone(k.Flags), Zones: s.zoneViews(i, k.Zones), Decor: orNone(k.Decor), Pieces: piecesOf(k.Pieces),
+			W: k.W, H: k.H, Flags: orNone(k.Flags), Zones: s.zoneViews(i, k.Zones), Decor: orNone(k.Decor), Pieces: k.Pieces,
 		})
 	}
 	return m
@@ -356,7 +357,7 @@ type Delta struct {
 // of those gone.
 type ModelDelta struct {
 	ModelHead
-	Changed []*Piece        `json:"changed"`
+	Changed Pieces          `json:"changed"`
 	Moved   []int32         `json:"moved"`
 	Removed []board.PieceID `json:"removed"`
 }
@@ -387,9 +388,9 @@ func (s *session) delta(was, b board.Board, effect board.Effect, edits []lesson.
 
 func (s *session) modelDelta(b board.Board, i int, l board.Layout, sc lesson.Scene) ModelDelta {
 	c := s.drawn[i].ChangesTo(l)
-	m := ModelDelta{ModelHead: s.modelHead(b, i, l, sc), Changed: make([]*Piece, len(c.Changed)), Removed: orNone(c.Removed)}
+	m := ModelDelta{ModelHead: s.modelHead(b, i, l, sc), Changed: make(Pieces, len(c.Changed)), Removed: orNone(c.Removed)}
 	for k, p := range c.Changed {
-		m.Changed[k] = (*Piece)(p)
+		m.Changed[k] = *p
 	}
 	m.Moved = make([]int32, 0, 3*len(c.Moved))
 	for _, p := range c.Moved {

@@ -30,16 +30,37 @@ func (f UnknownField) Error() string { return "there is no field " + Quote(strin
 // Read reads an object and refuses fields that its type does not have, at any
 // depth; those named in but are passed over.
 func Read(raw []byte, into any, but ...string) error {
-	extra, err := Keep(raw, into)
-	if err != nil {
+	if len(but) == 0 {
+		return strict(raw, into)
+	}
+	var fields map[string]json.RawMessage
+	if err := json.Unmarshal(raw, &fields); err != nil {
 		return err
 	}
-	for _, name := range extra.Names() {
-		if !slices.Contains(but, name) {
+	l := Of(reflect.TypeOf(into).Elem())
+	over := false
+	for name := range fields {
+		if slices.Contains(but, name) && !slices.Contains(l.names, name) {
+			delete(fields, name)
+			over = true
+		}
+	}
+	for _, name := range slices.Sorted(maps.Keys(fields)) {
+		if !slices.Contains(l.names, name) {
 			return UnknownField(name)
 		}
 	}
-	return nil
+	if !l.deep {
+		return json.Unmarshal(raw, into)
+	}
+	if !over {
+		return strict(raw, into)
+	}
+	rest, err := json.Marshal(fields)
+	if err != nil {
+		return err
+	}
+	return strict(rest, into)
 }
 
 // Keep reads an object; the fields that its type does not have are given back.

@@ -22,7 +22,9 @@ func (f Fault) Error() string { return f.Path + ": " + f.Reason }
 // same ones, so that they stand once.
 type Limits struct {
 	fields []fieldLimits
-	elem   *Limits // of a list's items
+	elem   *Limits  // of a list's items
+	names  []string // of all fields in JSON
+	deep   bool     // a field holds objects
 }
 
 type fieldLimits struct {
@@ -62,7 +64,7 @@ func limitsOf(t reflect.Type) *Limits {
 	default:
 		return nil
 	}
-	l := &Limits{}
+	l := &Limits{names: Fields(t)}
 	for i := range t.NumField() {
 		f := t.Field(i)
 		name, options, _ := strings.Cut(f.Tag.Get("json"), ",")
@@ -70,7 +72,8 @@ func limitsOf(t reflect.Type) *Limits {
 		if name == "-" || name == "" || !f.IsExported() {
 			continue
 		}
-		l.fields = append(l.fields, limitsOfField(f, i, name, options == "omitempty"))
+		x := limitsOfField(f, i, name, options == "omitempty")
+		l.fields, l.deep = append(l.fields, x), l.deep || x.inner != nil
 	}
 	return l
 }
