@@ -5,16 +5,18 @@ package main
 
 import (
 	"encoding/json"
+	"fmt"
 	"log"
 	"os"
 	"path/filepath"
 
+	"unitbloom/core/lesson"
 	"unitbloom/internal/manual"
 	"unitbloom/internal/schema"
 )
 
 func main() {
-	write("docs/schema/lesson.v1.schema.json", schema.Lesson())
+	write(fmt.Sprintf("docs/schema/lesson.v%d.schema.json", lesson.Format), schema.Lesson())
 	write("docs/schema/door.schema.json", schema.Door())
 	for path, page := range map[string]string{"docs/models.md": manual.Models(), "docs/methods.md": manual.Methods()} {
 		if err := os.WriteFile(path, []byte(page), 0o644); err != nil {

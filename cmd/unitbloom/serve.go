@@ -2,9 +2,7 @@ package main
 
 import (
 	"context"
-	"errors"
 	"fmt"
-	"io"
 	"log/slog"
 	"net"
 	"os"
@@ -15,6 +13,7 @@ import (
 
 	"github.com/spf13/cobra"
 
+	"unitbloom/core/lesson"
 	"unitbloom/demo"
 	"unitbloom/internal/server"
 	"unitbloom/internal/store"
@@ -56,8 +55,8 @@ func demoCommand() *cobra.Command {
 	return cmd
 }
 
-// addDemo imports the demo lessons into an empty shelf; what a visitor changed
-// in one that is there already stays.
+// addDemo imports the demo lessons into an empty shelf, all of them or none; what a
+// visitor changed in one that is there already stays.
 func addDemo(db *store.Store) error {
 	lines, err := db.List(false)
 	if err != nil || len(lines) > 0 {
@@ -67,24 +66,30 @@ func addDemo(db *store.Store) error {
 	if err != nil {
 		return err
 	}
+	var lessons []lesson.Lesson
 	// The shelf shows the last first.
 	for i := len(files) - 1; i >= 0; i-- {
 		raw, err := demo.Lessons.ReadFile(files[i].Name())
 		if err != nil {
 			return err
 		}
-		if _, err := server.Import(db, raw); err != nil {
+		l, err := lesson.Import(raw)
+		if err != nil {
 			return fmt.Errorf("demo/%s: %w", files[i].Name(), err)
 		}
+		l.ID = server.NewID()
+		lessons = append(lessons, l)
 	}
-	return nil
+	_, err = db.CreateAll(lessons)
+	return err
 }
 
 func (s *serving) run(cmd *cobra.Command, prepare func(*store.Store) error) error {
-	if err := os.MkdirAll(filepath.Dir(s.data), 0o755); err != nil {
+	if err := os.MkdirAll(filepath.Dir(s.data), 0o700); err != nil {
 		return err
 	}
-	db, err := store.Open(s.data)
+	log := slog.New(slog.NewJSONHandler(os.Stderr, &slog.HandlerOptions{Level: logLevel()}))
+	db, err := store.Open(s.data, log)
 	if err != nil {
 		return err
 	}
@@ -96,7 +101,7 @@ func (s *serving) run(cmd *cobra.Command, prepare func(*store.Store) error) erro
 	}
 	config := server.Config{
 		Host: s.host, Passphrase: s.passphrase, Names: s.names, Version: version,
-		Log: slog.New(slog.NewJSONHandler(logFile(), &slog.HandlerOptions{Level: logLevel()})),
+		Log: log,
 	}
 	if config.Passphrase == "" {
 		config.Passphrase = os.Getenv("UNITBLOOM_PASSPHRASE")
@@ -121,43 +126,12 @@ func (s *serving) run(cmd *cobra.Command, prepare func(*store.Store) error) erro
 	return srv.Serve(ctx, l)
 }
 
-// logFile is where the log goes: nowhere unless it is asked for, so that the
-// address stays in sight.
-func logFile() io.Writer {
-	if os.Getenv("UNITBLOOM_LOG") == "" {
-		return io.Discard
-	}
-	return os.Stderr
-}
-
+// logLevel is what the log on standard error holds: errors and panics, unless
+// UNITBLOOM_LOG asks for more, so that the address stays in sight.
 func logLevel() slog.Level {
 	var level slog.Level
 	if err := level.UnmarshalText([]byte(os.Getenv("UNITBLOOM_LOG"))); err != nil {
-		return slog.LevelInfo
+		return slog.LevelError
 	}
 	return level
-}
-
-func backupCommand() *cobra.Command {
-	var data string
-	cmd := &cobra.Command{
-		Use: "backup FILE", Short: "Copy the database, whole and consistent, while the server runs or not", Args: arguments(cobra.ExactArgs(1)),
-		RunE: func(cmd *cobra.Command, args []string) error {
-			if _, err := os.Stat(data); errors.Is(err, os.ErrNotExist) {
-				return fmt.Errorf("there is no database at %q. Name it with --data", data)
-			}
-			db, err := store.Open(data)
-			if err != nil {
-				return err
-			}
-			defer db.Close()
-			if err := db.Backup(args[0]); err != nil {
-				return err
-			}
-			fmt.Fprintf(cmd.OutOrStdout(), "Copied to %s\n", args[0])
-			return nil
-		},
-	}
-	cmd.Flags().StringVar(&data, "data", "unitbloom.db", "the database file")
-	return cmd
 }

@@ -189,7 +189,7 @@ func decodeModel(raw json.RawMessage, ids *IDs) (Model, form.Extra, error) {
 // beyond its limits, are refused with their path.
 func ReadForm[T any](raw []byte, into *T) error {
 	if err := form.Read(raw, into); err != nil {
-		return err
+		return form.Plain(err)
 	}
 	if faults := form.Of(reflect.TypeFor[T]()).Faults("", *into, 1); len(faults) > 0 {
 		return faults[0]

@@ -269,6 +269,17 @@ func Use(specs ...ModelSpec) {
 	}
 }
 
+// With registers one more model until the function that it returns is called. It is
+// for tests of what the registry holds.
+func With(spec ModelSpec) (remove func()) {
+	before := models
+	Use(spec)
+	return func() {
+		models = before
+		delete(moveTables, spec.Kind)
+	}
+}
+
 // Specs lists the models of the registry in order.
 func Specs() []ModelSpec { return models }
 

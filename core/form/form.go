@@ -151,7 +151,7 @@ func Plain(err error) error {
 	var unknown UnknownField
 	switch {
 	case errors.As(err, &te):
-		return Fault{te.Field, "this is not what belongs here (" + te.Value + ")"}
+		return Fault{fileWords(te.Field), "this is not what belongs here (" + te.Value + ")"}
 	case errors.As(err, &se):
 		return Fault{"file", fmt.Sprintf("this is not JSON, at byte %d", se.Offset)}
 	case errors.As(err, &unknown):
@@ -160,6 +160,15 @@ func Plain(err error) error {
 		return Fault{"file", "it ends too early"}
 	}
 	return err
+}
+
+// fileWords is a path without the names of embedded Go types, which begin with a
+// capital or with "plain".
+func fileWords(path string) string {
+	parts := strings.Split(path, ".")
+	return strings.Join(slices.DeleteFunc(parts, func(p string) bool {
+		return strings.HasPrefix(p, "plain") || p != "" && p[0] >= 'A' && p[0] <= 'Z'
+	}), ".")
 }
 
 // Bytes is how long the fields are in JSON.

@@ -136,6 +136,9 @@ func (s Scene) needs(path string) faultList {
 // refused.
 func (l Lesson) Faults() []form.Fault {
 	faults := l.needs()
+	if len(l.ID) > 64 {
+		faults.add("id", "it has more than 64 letters")
+	}
 	faults.unknown("file", l.extra, l.Minor)
 	faults.limits("record", l.Record)
 	for i := range l.Record {

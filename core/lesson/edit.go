@@ -1,6 +1,7 @@
 package lesson
 
 import (
+	"errors"
 	"fmt"
 	"slices"
 
@@ -68,6 +69,17 @@ func Apply(l Lesson, e Edit) (Lesson, error) {
 	}
 	if err != nil {
 		return l, fmt.Errorf("%s: %w", form.Cut(e.Kind), err)
+	}
+	return next, nil
+}
+
+// Redo makes an edit that was made and kept before. It is not held to limits that
+// may have come since: what was taken once is not lost.
+func Redo(l Lesson, e Edit) (Lesson, error) {
+	next, err := l.edited(e)
+	var over form.Fault
+	if err != nil && !errors.As(err, &over) {
+		return l, err
 	}
 	return next, nil
 }
@@ -223,11 +235,8 @@ func (l Lesson) putScene(e Edit) (Lesson, error) {
 	put.stepBytes = put.bytesOfSteps()
 	faults := put.needs("put")
 	put.faults(&faults, "put", l.Minor)
-	if len(faults) > 0 {
-		return l, faults.first()
-	}
 	if _, i := l.Scene(put.ID); i >= 0 {
-		return l.withScene(i, put), nil
+		return l.withScene(i, put), faults.first()
 	}
 	at := len(l.Scenes)
 	if e.At != nil {
@@ -240,7 +249,7 @@ func (l Lesson) putScene(e Edit) (Lesson, error) {
 		return l, fmt.Errorf("put: a lesson holds %d scenes", maxScenes)
 	}
 	l.Scenes = slices.Insert(slices.Clone(l.Scenes), at, put)
-	return l, nil
+	return l, faults.first()
 }
 
 func (l Lesson) order(ids []string) (Lesson, error) {

@@ -194,6 +194,7 @@ func (x *Note) UnmarshalJSON(raw []byte) (err error) {
 // MarshalJSON writes the lesson; one that is only read as it came, but for its id.
 func (l Lesson) MarshalJSON() ([]byte, error) {
 	if l.Newer == nil {
+		l.Format = Format
 		if l.Scenes == nil {
 			l.Scenes = []Scene{}
 		}

@@ -3,6 +3,8 @@ package say
 import (
 	"encoding/json"
 	"fmt"
+
+	"unitbloom/core/form"
 )
 
 // MarshalJSON writes the teacher's own text as a string, a message of the
@@ -20,7 +22,7 @@ func (l *Line) UnmarshalJSON(b []byte) error {
 	if len(b) > 0 && b[0] == '"' {
 		return json.Unmarshal(b, &l.Own)
 	}
-	if err := json.Unmarshal(b, &l.Message); err != nil {
+	if err := form.Read(b, &l.Message); err != nil {
 		return fmt.Errorf("a line is a text, or a message with an id and values: %w", err)
 	}
 	return nil

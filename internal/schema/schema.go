@@ -14,52 +14,93 @@ import (
 	"unitbloom/core/board"
 	"unitbloom/core/door"
 	"unitbloom/core/lesson"
-	"unitbloom/core/method"
 	_ "unitbloom/core/model" // registers the models
 	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
 
-// Lesson is the schema of a lesson file, format 1.
+// Lesson is the schema of a lesson file of the present format.
 func Lesson() *jsonschema.Schema {
-	r := reflector()
-	s := r.Reflect(lesson.Lesson{})
+	s := reflector().Reflect(lesson.Lesson{})
 	define(s)
-	s.ID, s.Title = "", "Unit Bloom lesson, format 1"
+	s.ID, s.Title = "", fmt.Sprintf("Unit Bloom lesson, format %d", lesson.Format)
 	s.Description = "A lesson: scenes in order, each a start board and the steps from it, and the record beside them."
 	return s
 }
 
-// doorTypes are what crosses the door between the core and the web.
-type doorTypes struct {
-	Lesson   lesson.Lesson     `json:"lesson"`
-	Turned   door.Turned       `json:"turned"`
-	Verb     door.Verb         `json:"verb"`
-	Method   door.MethodInfo   `json:"method"`
-	Plain    method.Plain      `json:"plain"`
-	Reading  place.Reading     `json:"reading"`
-	Became   board.Became      `json:"became"`
-	Edit     lesson.Edit       `json:"edit"`
-	Reached  door.Reached      `json:"reached"`
-	Acts     method.Acts       `json:"acts"`
-	Builds   door.Builds       `json:"builds"`
-	Verdict  door.Verdict      `json:"verdict"`
-	Overlay  door.Overlay      `json:"overlay"`
-	Captured door.Captured     `json:"captured"`
-	Model    map[string]string `json:"-"`
-}
-
-// Door is the schema of what the web exchanges with the core.
+// Door is the schema of what the web exchanges with the core: for each operation the
+// form of its argument and of its answer.
 func Door() *jsonschema.Schema {
-	s := reflector().Reflect(doorTypes{})
+	s := &jsonschema.Schema{Version: jsonschema.Version, Title: "Calls", Type: "object", Definitions: jsonschema.Definitions{},
+		Properties: jsonschema.NewProperties(), AdditionalProperties: jsonschema.FalseSchema}
+	for _, o := range door.Operations() {
+		props := jsonschema.NewProperties()
+		props.Set("arg", argument(s, o))
+		props.Set("answer", answer(s, o.Answer))
+		s.Properties.Set(o.Name, &jsonschema.Schema{Description: o.Doc, Type: "object", Properties: props,
+			Required: []string{"arg", "answer"}, AdditionalProperties: jsonschema.FalseSchema})
+		s.Required = append(s.Required, o.Name)
+	}
+	graft(s, lesson.Lesson{})
 	define(s)
-	s.ID, s.Title = "", "DoorTypes"
+	// Pieces of an open board are named by their ids too.
+	s.Definitions["Select"].Properties.Set("ids", &jsonschema.Schema{Type: "array", Items: &jsonschema.Schema{Type: "integer"}})
 	return s
 }
 
-func reflector() *jsonschema.Reflector {
-	return &jsonschema.Reflector{Anonymous: true, Mapper: mapper, RequiredFromJSONSchemaTags: false}
+// argument is the form of an operation's argument, with the handle of an open lesson.
+func argument(s *jsonschema.Schema, o door.Operation) *jsonschema.Schema {
+	own := reflector().ReflectFromType(o.Arg)
+	for key, def := range own.Definitions {
+		if key != naming(o.Arg) {
+			s.Definitions[key] = def
+		}
+	}
+	arg := &jsonschema.Schema{Type: "object", Properties: jsonschema.NewProperties(), AdditionalProperties: jsonschema.FalseSchema}
+	if o.OnOpen {
+		arg.Properties.Set("handle", &jsonschema.Schema{Type: "integer"})
+		arg.Required = append(arg.Required, "handle")
+	}
+	if body, ok := own.Definitions[naming(o.Arg)]; ok {
+		for p := body.Properties.Oldest(); p != nil; p = p.Next() {
+			arg.Properties.Set(p.Key, p.Value)
+		}
+		arg.Required = append(arg.Required, body.Required...)
+	}
+	return arg
 }
+
+func answer(s *jsonschema.Schema, t reflect.Type) *jsonschema.Schema {
+	if t.Kind() == reflect.Slice {
+		return &jsonschema.Schema{Type: "array", Items: answer(s, t.Elem())}
+	}
+	if t.Kind() != reflect.Struct {
+		return reflector().ReflectFromType(t)
+	}
+	own := reflector().ReflectFromType(t)
+	for key, def := range own.Definitions {
+		s.Definitions[key] = def
+	}
+	return ref(naming(t))
+}
+
+func reflector() *jsonschema.Reflector {
+	return &jsonschema.Reflector{Anonymous: true, Mapper: mapper, Namer: naming, RequiredFromJSONSchemaTags: false}
+}
+
+// naming gives the types of a model's own package names of their own, so that a
+// model may be called as it likes.
+func naming(t reflect.Type) string {
+	for _, spec := range board.Specs() {
+		if t.PkgPath() != "" && t.PkgPath() == reflect.TypeOf(spec.Shape).PkgPath() {
+			return modelName(spec.Kind) + t.Name()
+		}
+	}
+	return t.Name()
+}
+
+// modelName is the definition of a model. No other definition ends so.
+func modelName(kind string) string { return title(kind) + "Model" }
 
 // mapper replaces the types whose JSON form is their own.
 func mapper(t reflect.Type) *jsonschema.Schema {
@@ -74,11 +115,10 @@ func mapper(t reflect.Type) *jsonschema.Schema {
 		return ref("Move")
 	case reflect.TypeFor[say.Line]():
 		return ref("Line")
+	case reflect.TypeFor[door.Pieces]():
+		return ref("Pieces")
 	case reflect.TypeFor[json.RawMessage]():
 		return &jsonschema.Schema{}
-	}
-	if t.Name() == "rawJSON" {
-		return ref("Pieces")
 	}
 	return nil
 }
@@ -100,13 +140,13 @@ func define(s *jsonschema.Schema) {
 	graft(s, board.Cover{})
 	var kinds, moves []*jsonschema.Schema
 	for _, spec := range board.Specs() {
-		kinds = append(kinds, graft(s, named{spec.Shape, strings.ToUpper(spec.Kind[:1]) + spec.Kind[1:]}))
+		kinds = append(kinds, modelRef(s, spec))
 		for _, mv := range spec.Moves {
-			moves = append(moves, moveRef(s, spec.Kind, mv))
+			moves = append(moves, moveRef(s, "MoveOf"+title(spec.Kind)+title(mv.Kind), mv))
 		}
 	}
 	for _, mv := range board.BoardMoves() {
-		moves = append(moves, moveRef(s, "board", mv))
+		moves = append(moves, moveRef(s, "MoveOnBoard"+title(mv.Kind), mv))
 	}
 	s.Definitions["Model"] = &jsonschema.Schema{Description: "One model, told by its kind.", OneOf: kinds}
 	s.Definitions["Move"] = &jsonschema.Schema{Description: "One act, told by its kind.", AnyOf: moves}
@@ -146,38 +186,32 @@ func tileSchema() *jsonschema.Schema {
 	return &jsonschema.Schema{Type: "object", Properties: props, AdditionalProperties: jsonschema.FalseSchema}
 }
 
-type named struct {
-	value any
-	name  string
+// graft reflects a type into the definitions of s.
+func graft(s *jsonschema.Schema, value any) {
+	for key, def := range reflector().Reflect(value).Definitions {
+		s.Definitions[key] = def
+	}
 }
 
-// graft reflects a type into the definitions of s and returns a reference.
-func graft(s *jsonschema.Schema, value any) *jsonschema.Schema {
-	name := ""
-	if n, ok := value.(named); ok {
-		value, name = n.value, n.name
-	}
-	sub := reflector().Reflect(value)
-	own := reflect.TypeOf(value).Name()
-	for key, def := range sub.Definitions {
-		if key == own && name != "" {
-			key = name
+// modelRef defines the file form of a model.
+func modelRef(s *jsonschema.Schema, spec board.ModelSpec) *jsonschema.Schema {
+	own := naming(reflect.TypeOf(spec.Shape))
+	for key, def := range reflector().Reflect(spec.Shape).Definitions {
+		if key == own {
+			key = modelName(spec.Kind)
 		}
 		s.Definitions[key] = def
 	}
-	if name == "" {
-		name = own
-	}
-	return ref(name)
+	return ref(modelName(spec.Kind))
 }
 
 // moveRef defines one kind of move: its head and its parameters.
-func moveRef(s *jsonschema.Schema, of string, mv board.MoveSpec) *jsonschema.Schema {
-	name := "Move" + title(of) + title(mv.Kind)
+func moveRef(s *jsonschema.Schema, name string, mv board.MoveSpec) *jsonschema.Schema {
+	args := naming(reflect.TypeOf(mv.Args))
 	sub := reflector().Reflect(mv.Args)
-	own := sub.Definitions[reflect.TypeOf(mv.Args).Name()]
+	own := sub.Definitions[args]
 	for key, def := range sub.Definitions {
-		if key != reflect.TypeOf(mv.Args).Name() {
+		if key != args {
 			s.Definitions[key] = def
 		}
 	}

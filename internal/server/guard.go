@@ -74,22 +74,35 @@ func (s *Server) signIn(c *gin.Context) {
 		fail(c, http.StatusUnauthorized, "passphrase", "That is not the passphrase of this server.")
 		return
 	}
-	http.SetCookie(c.Writer, &http.Cookie{Name: cookieName, Value: s.token(), Path: "/", HttpOnly: true, SameSite: http.SameSiteStrictMode, MaxAge: 30 * 24 * 3600})
+	http.SetCookie(c.Writer, &http.Cookie{
+		Name: cookieName, Value: s.token(), Path: "/", HttpOnly: true, SameSite: http.SameSiteStrictMode, MaxAge: 30 * 24 * 3600,
+	})
 	c.Status(http.StatusNoContent)
 }
 
+// token is a new one for a browser that gave the passphrase: a name of its own, and
+// our mark on it.
 func (s *Server) token() string {
+	name := NewID()
+	return name + "." + s.mark(name)
+}
+
+func (s *Server) mark(name string) string {
 	mac := hmac.New(sha256.New, s.key)
-	mac.Write([]byte(s.config.Passphrase))
+	mac.Write([]byte(name + "\x00" + s.config.Passphrase))
 	return hex.EncodeToString(mac.Sum(nil))
+}
+
+func (s *Server) isToken(cookie string) bool {
+	name, mark, ok := strings.Cut(cookie, ".")
+	return ok && s.config.Passphrase != "" && subtle.ConstantTimeCompare([]byte(mark), []byte(s.mark(name))) == 1
 }
 
 func (s *Server) signedIn(c *gin.Context) {
 	if s.config.Passphrase == "" {
 		return
 	}
-	got, err := c.Cookie(cookieName)
-	if err != nil || subtle.ConstantTimeCompare([]byte(got), []byte(s.token())) != 1 {
+	if got, err := c.Cookie(cookieName); err != nil || !s.isToken(got) {
 		fail(c, http.StatusUnauthorized, "sign-in", "Give the passphrase first.")
 	}
 }

@@ -7,17 +7,29 @@ import (
 	"time"
 
 	"github.com/gin-gonic/gin"
+
+	"unitbloom/internal/store"
 )
 
 // graceWithoutEvents is how long a tab that has lost its events still holds its
 // lesson, as over a short cut of the network.
 const graceWithoutEvents = 8 * time.Second
 
+// How many event streams there may be: of one browser that has signed in, of one
+// address that has not, and in all.
+const (
+	streamsOfSession = 8
+	streamsOfAddress = 20
+	streamsInAll     = 2000
+)
+
 // holds says which tab writes on which lesson. It lives in memory: after a
 // restart the revisions alone keep tabs from overwriting each other.
 type holds struct {
 	mu      sync.Mutex
 	lessons map[string]*hold
+	streams map[string]int // by the session or address that listens
+	total   int
 	closing chan struct{}
 	once    sync.Once
 }
@@ -28,7 +40,9 @@ type hold struct {
 	listening map[chan string]string // to whose tab the events go
 }
 
-func newHolds() *holds { return &holds{lessons: map[string]*hold{}, closing: make(chan struct{})} }
+func newHolds() *holds {
+	return &holds{lessons: map[string]*hold{}, streams: map[string]int{}, closing: make(chan struct{})}
+}
 
 func (h *holds) close() { h.once.Do(func() { close(h.closing) }) }
 
@@ -89,10 +103,34 @@ func (l *hold) tell(event, but string) {
 	}
 }
 
+// admit counts a stream of a listener, and says no when there are too many.
+func (h *holds) admit(who string, most int) bool {
+	h.mu.Lock()
+	defer h.mu.Unlock()
+	if h.streams[who] >= most || h.total >= streamsInAll {
+		return false
+	}
+	h.streams[who]++
+	h.total++
+	return true
+}
+
+func (h *holds) dismiss(who string) {
+	h.mu.Lock()
+	defer h.mu.Unlock()
+	h.total--
+	if h.streams[who]--; h.streams[who] <= 0 {
+		delete(h.streams, who)
+	}
+}
+
 func (h *holds) saved(id, holder string, rev int) {
 	h.mu.Lock()
 	defer h.mu.Unlock()
-	l := h.of(id)
+	l, ok := h.lessons[id]
+	if !ok {
+		return
+	}
 	if l.holder == holder {
 		l.lastSeen = time.Now()
 	}
@@ -124,9 +162,14 @@ func (h *holds) leave(id, who string, ch chan string) {
 func (h *holds) release(id, who string) {
 	h.mu.Lock()
 	defer h.mu.Unlock()
-	if l := h.of(id); l.holder == who {
-		l.holder = ""
-		l.tell("free", who)
+	l, ok := h.lessons[id]
+	if !ok || l.holder != who {
+		return
+	}
+	l.holder = ""
+	l.tell("free", who)
+	if len(l.listening) == 0 {
+		delete(h.lessons, id)
 	}
 }
 
@@ -144,6 +187,9 @@ func (s *Server) hold(c *gin.Context) {
 		fail(c, http.StatusBadRequest, "holder", "holder: say which tab asks, in 1 to 64 letters.")
 		return
 	}
+	if !s.there(c) {
+		return
+	}
 	if in.Release {
 		s.holds.release(c.Param("id"), in.Holder)
 		c.JSON(http.StatusOK, gin.H{"held": false})
@@ -155,6 +201,16 @@ func (s *Server) hold(c *gin.Context) {
 // events is the stream of a lesson: "held" when a tab takes it over, "rev" when
 // another tab saved, "free" when its tab was closed.
 func (s *Server) events(c *gin.Context) {
+	if !s.there(c) {
+		return
+	}
+	listener, most := s.listener(c)
+	if !s.holds.admit(listener, most) {
+		c.Header("Retry-After", "30")
+		fail(c, http.StatusTooManyRequests, "streams", "Too many pages of this server are open here. Close some.")
+		return
+	}
+	defer s.holds.dismiss(listener)
 	who, id := c.Query("holder"), c.Param("id")
 	ch := s.holds.listen(id, who)
 	defer s.holds.leave(id, who, ch)
@@ -182,4 +238,22 @@ func (s *Server) events(c *gin.Context) {
 			ok = send(": still here\n\n")
 		}
 	}
+}
+
+// there says no where there is no such lesson: holds and streams are kept only for
+// lessons that exist.
+func (s *Server) there(c *gin.Context) bool {
+	if !s.store.Has(c.Param("id")) {
+		s.storeError(c, 0, store.ErrNotFound)
+		return false
+	}
+	return true
+}
+
+// listener is who listens, and how many streams that may be.
+func (s *Server) listener(c *gin.Context) (who string, most int) {
+	if cookie, err := c.Cookie(cookieName); err == nil && s.isToken(cookie) {
+		return "session " + cookie, streamsOfSession
+	}
+	return "address " + c.RemoteIP(), streamsOfAddress
 }

@@ -8,11 +8,12 @@ import (
 	"fmt"
 	"io"
 	"net/http"
+	"strings"
 
 	"github.com/gin-gonic/gin"
 
+	"unitbloom/core/form"
 	"unitbloom/core/lesson"
-	"unitbloom/internal/schema"
 	"unitbloom/internal/store"
 )
 
@@ -21,17 +22,6 @@ func NewID() string {
 	var b [9]byte
 	_, _ = rand.Read(b[:])
 	return hex.EncodeToString(b[:])
-}
-
-// Import reads a lesson file and keeps it under a new id.
-func Import(s *store.Store, raw []byte) (lesson.Lesson, error) {
-	l, err := schema.ReadLesson(raw)
-	if err != nil {
-		return lesson.Lesson{}, err
-	}
-	l.ID = NewID()
-	_, err = s.Create(l)
-	return l, err
 }
 
 func (s *Server) list(c *gin.Context) {
@@ -43,18 +33,44 @@ func (s *Server) list(c *gin.Context) {
 	c.JSON(http.StatusOK, gin.H{"lessons": lines})
 }
 
-// create imports a lesson: a file, a new lesson, or a copy of unsent work.
-func (s *Server) create(c *gin.Context) {
+// create imports a lesson file under an id of its own.
+func (s *Server) create(c *gin.Context) { s.keepNew(c, NewID()) }
+
+// put makes a lesson under the id that the device gave it: a new lesson, a file, or a
+// copy of unsent work. The same again does nothing.
+func (s *Server) put(c *gin.Context) {
+	id := c.Param("id")
+	if len(id) < 8 || len(id) > 64 || strings.ContainsFunc(id, func(r rune) bool { return !isIDLetter(r) }) {
+		fail(c, http.StatusBadRequest, "id", "id: a lesson's id has 8 to 64 letters from a to z, digits or hyphens.")
+		return
+	}
+	s.keepNew(c, id)
+}
+
+func isIDLetter(r rune) bool { return r >= 'a' && r <= 'z' || r >= '0' && r <= '9' || r == '-' }
+
+func (s *Server) keepNew(c *gin.Context, id string) {
 	raw, ok := body(c, maxImport)
 	if !ok {
 		return
 	}
-	l, err := Import(s.store, raw)
+	l, err := lesson.Import(raw)
 	if err != nil {
-		fail(c, http.StatusUnprocessableEntity, "lesson", "This lesson cannot be read. "+err.Error()+".")
+		answer := gin.H{"code": "lesson", "text": "This lesson cannot be read. " + err.Error() + ".", "request": c.GetString("request")}
+		var file *lesson.FileError
+		if errors.As(err, &file) {
+			answer["faults"] = file.Faults
+		}
+		c.AbortWithStatusJSON(http.StatusUnprocessableEntity, gin.H{"error": answer})
 		return
 	}
-	c.JSON(http.StatusCreated, gin.H{"id": l.ID, "title": l.Title, "rev": 1})
+	l.ID = id
+	rev, err := s.store.Create(l)
+	if err != nil {
+		s.storeError(c, rev, err)
+		return
+	}
+	c.JSON(http.StatusCreated, gin.H{"id": id, "title": l.Title, "rev": rev})
 }
 
 func (s *Server) get(c *gin.Context) {
@@ -77,29 +93,25 @@ func (s *Server) file(c *gin.Context) {
 	c.IndentedJSON(http.StatusOK, json.RawMessage(doc))
 }
 
-type saveBody struct {
-	store.Save
-	Holder string `json:"holder"`
-}
-
-// save makes the edits of one operation. The answer's rev is the next base.
+// save makes the edits of one operation. The answer names the operation and its
+// revision, which is the next base: nothing else is an acknowledgement.
 func (s *Server) save(c *gin.Context) {
-	var in saveBody
-	if !bind(c, &in, maxSave) {
-		return
-	}
-	if in.Operation == "" || len(in.Operation) > 64 {
-		fail(c, http.StatusBadRequest, "operation", "operation: a save needs an operation id of 1 to 64 letters.")
+	in, ok := s.readSave(c)
+	if !ok {
 		return
 	}
 	id := c.Param("id")
 	if !s.holds.mayWrite(id, in.Holder) {
 		// A save that was already made is acknowledged again, whoever holds now.
-		if rev, done := s.store.Done(in.Operation); done {
-			c.JSON(http.StatusOK, gin.H{"rev": rev})
-			return
+		rev, done, err := s.store.Done(id, in.Save)
+		switch {
+		case err != nil:
+			s.storeError(c, rev, err)
+		case done:
+			c.JSON(http.StatusOK, gin.H{"operation": in.Operation, "rev": rev})
+		default:
+			fail(c, http.StatusConflict, "held", "This lesson is being changed in another tab.")
 		}
-		fail(c, http.StatusConflict, "held", "This lesson is being changed in another tab.")
 		return
 	}
 	rev, err := s.store.Save(id, in.Save)
@@ -108,7 +120,47 @@ func (s *Server) save(c *gin.Context) {
 		return
 	}
 	s.holds.saved(id, in.Holder, rev)
-	c.JSON(http.StatusOK, gin.H{"rev": rev})
+	c.JSON(http.StatusOK, gin.H{"operation": in.Operation, "rev": rev})
+}
+
+// saveBody is a save as a device sends it; its edits may be of an older format.
+type saveBody struct {
+	Operation string          `json:"operation"`
+	Base      int             `json:"base"`
+	Format    int             `json:"format"`
+	Holder    string          `json:"holder"`
+	Edits     json.RawMessage `json:"edits"`
+}
+
+// savedBy is a save and the tab that made it.
+type savedBy struct {
+	store.Save
+	Holder string
+}
+
+func (s *Server) readSave(c *gin.Context) (savedBy, bool) {
+	var in saveBody
+	if !bind(c, &in, maxSave) {
+		return savedBy{}, false
+	}
+	if in.Operation == "" || len(in.Operation) > 64 {
+		fail(c, http.StatusBadRequest, "operation", "operation: a save needs an operation id of 1 to 64 letters.")
+		return savedBy{}, false
+	}
+	if in.Format > lesson.Format {
+		fail(c, http.StatusUnprocessableEntity, "format", "format: this save is from a newer version of Unit Bloom than this server's. It stays on the device.")
+		return savedBy{}, false
+	}
+	out := savedBy{store.Save{Operation: in.Operation, Base: in.Base}, in.Holder}
+	raw, err := lesson.UpgradeEdits(max(in.Format, 1), in.Edits)
+	if err == nil && len(raw) > 0 {
+		err = json.Unmarshal(raw, &out.Edits)
+	}
+	if err != nil {
+		fail(c, http.StatusBadRequest, "json", "edits: these cannot be read: "+form.Cut(form.Plain(err).Error())+".")
+		return savedBy{}, false
+	}
+	return out, true
 }
 
 func (s *Server) delete(c *gin.Context) { s.done(c, s.store.Delete(c.Param("id"))) }
@@ -130,12 +182,30 @@ func (s *Server) storeError(c *gin.Context, rev int, err error) {
 		fail(c, http.StatusNotFound, "not-found", "There is no such lesson here. It may have been deleted.")
 	case errors.Is(err, store.ErrStale):
 		c.AbortWithStatusJSON(http.StatusConflict, gin.H{"error": gin.H{"code": "stale", "text": "The lesson has changed since.", "rev": rev}})
+	case errors.Is(err, store.ErrOther):
+		fail(c, http.StatusConflict, "other", "This id was used for something else already. Nothing was changed.")
 	case errors.As(err, &edit):
 		fail(c, http.StatusUnprocessableEntity, "edit", "This change was refused. "+edit.Error())
 	default:
-		s.config.Log.Error("store", "id", c.GetString("request"), "error", err)
-		fail(c, http.StatusInternalServerError, "internal", "The lesson could not be read or kept. Nothing was changed.")
+		s.config.Log.Error("store", "id", c.GetString("request"), "path", c.Request.URL.Path, "error", err)
+		status, code, text := storeFault(err)
+		fail(c, status, code, text)
 	}
+}
+
+// storeFault is what the database or its disk could not do.
+func storeFault(err error) (status int, code, text string) {
+	switch {
+	case errors.Is(store.Kind(err), store.ErrFull):
+		return http.StatusInsufficientStorage, "full", "The server's disk is full. Nothing was changed; make room on it."
+	case errors.Is(store.Kind(err), store.ErrReadOnly):
+		return http.StatusServiceUnavailable, "read-only", "The server cannot write its database. Nothing was changed."
+	case errors.Is(store.Kind(err), store.ErrDamaged):
+		return http.StatusServiceUnavailable, "damaged", "The server's database is damaged. Nothing was changed; put a backup back."
+	case errors.Is(err, store.ErrClosed):
+		return http.StatusServiceUnavailable, "closing", "The server is stopping. Nothing was changed."
+	}
+	return http.StatusInternalServerError, "internal", "The lesson could not be read or kept. Nothing was changed."
 }
 
 // body reads a request's body up to a limit.
@@ -158,8 +228,12 @@ func bind(c *gin.Context, into any, limit int64) bool {
 	if !ok {
 		return false
 	}
-	if err := json.Unmarshal(raw, into); err != nil {
-		fail(c, http.StatusBadRequest, "json", "This cannot be read: "+err.Error()+".")
+	err := form.Measure(raw)
+	if err == nil {
+		err = json.Unmarshal(raw, into)
+	}
+	if err != nil {
+		fail(c, http.StatusBadRequest, "json", "This cannot be read: "+form.Cut(form.Plain(err).Error())+".")
 		return false
 	}
 	return true

@@ -17,13 +17,14 @@ import (
 	"github.com/gin-contrib/gzip"
 	"github.com/gin-gonic/gin"
 
+	"unitbloom/core/lesson"
 	"unitbloom/internal/store"
 )
 
 // Limits of a request.
 const (
-	maxImport = 8 << 20
-	maxSave   = 4 << 20
+	maxImport = lesson.MaxBytes
+	maxSave   = lesson.MaxBytes
 )
 
 // Config is how a server is started.
@@ -100,6 +101,7 @@ func (s *Server) Handler() http.Handler {
 	known.Use(gzip.Gzip(gzip.BestSpeed))
 	known.GET("/lessons", s.list)
 	known.POST("/lessons", s.create)
+	known.PUT("/lessons/:id", s.put)
 	known.GET("/lessons/:id", s.get)
 	known.GET("/lessons/:id/file", s.file)
 	known.POST("/lessons/:id/saves", s.save)

@@ -22,10 +22,10 @@ import (
 	"unitbloom/internal/store"
 )
 
-const lessonFile = `{"format":1,"id":"","title":"Bulbs","words":{},"scenes":[{"id":"a","title":"A","start":{"models":[{"kind":"blocks","pieces":[{"place":"ones","count":13}]}]}}]}`
+const lessonFile = `{"format":2,"id":"","title":"Bulbs","words":{},"scenes":[{"id":"a","title":"A","start":{"models":[{"kind":"blocks","pieces":[{"place":"ones","count":13}]}]}}]}`
 
 func start(t testing.TB, c server.Config) (*httptest.Server, *store.Store) {
-	db, err := store.Open(filepath.Join(t.TempDir(), "test.db"))
+	db, err := store.Open(filepath.Join(t.TempDir(), "test.db"), nil)
 	require.NoError(t, err)
 	srv, err := server.New(db, c)
 	require.NoError(t, err)
@@ -78,8 +78,12 @@ func TestALessonsLife(t *testing.T) {
 	assert.Contains(t, send(t, "GET", ts.URL+"/api/lessons", "").body, `"title":"Bulbs"`)
 	r := send(t, "POST", at+"/saves", saveBody("one", 1, "t1"))
 	assert.Equal(t, 200, r.status)
-	assert.JSONEq(t, `{"rev":2}`, r.body)
-	assert.JSONEq(t, `{"rev":2}`, send(t, "POST", at+"/saves", saveBody("one", 1, "t1")).body)
+	assert.JSONEq(t, `{"operation":"one","rev":2}`, r.body, "an acknowledgement names its operation")
+	assert.JSONEq(t, `{"operation":"one","rev":2}`, send(t, "POST", at+"/saves", saveBody("one", 1, "t1")).body)
+	other := strings.Replace(saveBody("one", 1, "t1"), "1 ten", "2 tens", 1)
+	r = send(t, "POST", at+"/saves", other)
+	assert.Equal(t, 409, r.status)
+	assert.Contains(t, r.body, `"code":"other"`)
 	r = send(t, "POST", at+"/saves", saveBody("two", 1, "t1"))
 	assert.Equal(t, 409, r.status)
 	assert.Contains(t, r.body, `"code":"stale"`)
@@ -102,9 +106,143 @@ func TestALessonsLife(t *testing.T) {
 	assert.Contains(t, send(t, "GET", ts.URL+"/healthz", "").body, `"version":"9"`)
 }
 
+func TestALessonIsMadeOnceUnderTheIdOfItsDevice(t *testing.T) {
+	ts, _ := start(t, server.Config{})
+	at := ts.URL + "/api/lessons/made-here-1"
+	for range 2 {
+		r := send(t, "PUT", at, lessonFile)
+		require.Equal(t, 201, r.status, r.body)
+		assert.JSONEq(t, `{"id":"made-here-1","title":"Bulbs","rev":1}`, r.body)
+	}
+	require.Equal(t, 200, send(t, "POST", at+"/saves", saveBody("one", 1, "t1")).status)
+	assert.Contains(t, send(t, "PUT", at, lessonFile).body, `"rev":2`)
+	r := send(t, "PUT", at, strings.Replace(lessonFile, "Bulbs", "Seeds", 1))
+	assert.Equal(t, 409, r.status)
+	assert.Contains(t, r.body, `"code":"other"`)
+	assert.Contains(t, send(t, "GET", at, "").body, `"title":"Bulbs"`)
+}
+
+func TestFaultsOfAFileAreListedShortly(t *testing.T) {
+	ts, _ := start(t, server.Config{})
+	moves := strings.Repeat(`{"kind":"`+strings.Repeat("k", 900)+`"},`, 300)
+	file := strings.Replace(lessonFile, `"title":"A"`, `"title":"A","steps":[{"moves":[`+strings.TrimSuffix(moves, ",")+`]}]`, 1)
+	r := send(t, "POST", ts.URL+"/api/lessons", file)
+	require.Equal(t, 422, r.status)
+	var out struct {
+		Error struct {
+			Text   string
+			Faults []struct{ Path, Reason string }
+		}
+	}
+	require.NoError(t, json.Unmarshal([]byte(r.body), &out))
+	assert.Len(t, out.Error.Faults, 20)
+	assert.Equal(t, "scenes[0].steps[0].moves[0].kind", out.Error.Faults[0].Path)
+	assert.Less(t, len(r.body), 12_000)
+}
+
+func TestStreamsAreLimited(t *testing.T) {
+	ts, _ := start(t, server.Config{})
+	at := ts.URL + "/api/lessons/" + create(t, ts.URL)
+	for range 20 {
+		_, stop := listener(t, at, "one")
+		defer stop()
+	}
+	r := send(t, "GET", at+"/events", "")
+	assert.Equal(t, 429, r.status)
+	assert.Contains(t, r.body, "Too many pages")
+
+	ts, _ = start(t, server.Config{Host: "0.0.0.0", Passphrase: "tulip"})
+	in := send(t, "POST", ts.URL+"/api/session", `{"passphrase":"tulip"}`)
+	cookie, _, _ := strings.Cut(in.header.Get("Set-Cookie"), ";")
+	again, _, _ := strings.Cut(send(t, "POST", ts.URL+"/api/session", `{"passphrase":"tulip"}`).header.Get("Set-Cookie"), ";")
+	assert.NotEqual(t, cookie, again, "each browser has a session of its own")
+	made := send(t, "PUT", ts.URL+"/api/lessons/streamed", lessonFile, "Cookie", cookie)
+	require.Equal(t, 201, made.status)
+	listen := func(cookie string) int {
+		req, err := http.NewRequestWithContext(t.Context(), "GET", ts.URL+"/api/lessons/streamed/events", nil)
+		require.NoError(t, err)
+		req.Header.Set("Cookie", cookie)
+		res, err := http.DefaultClient.Do(req)
+		require.NoError(t, err)
+		t.Cleanup(func() { res.Body.Close() })
+		return res.StatusCode
+	}
+	for range 8 {
+		require.Equal(t, 200, listen(cookie))
+	}
+	assert.Equal(t, 429, listen(cookie))
+	assert.Equal(t, 200, listen(again), "another browser is not kept out")
+}
+
+// costly are bodies that are as hard to check as they can be, each nearly as long as
+// is taken.
+func costly() map[string]string {
+	scene := func(rest string) string {
+		return `{"format":2,"title":"T","words":{},"scenes":[{"id":"a","title":"A","start":{"models":[{"kind":"rack","rows":[6,8]}]},` + rest + `}]}`
+	}
+	fill := func(one string, n int) string {
+		return strings.TrimSuffix(strings.Repeat(one+",", min(n, (8<<20-400)/(len(one)+1))), ",")
+	}
+	steps := func(moves string, n int) string {
+		return scene(`"steps":[` + fill(`{"moves":[`+moves+`]}`, n) + `]`)
+	}
+	deep := strings.Repeat(`{"a":`, 9000) + "1" + strings.Repeat("}", 9000)
+	return map[string]string{
+		"unknown moves":       steps(fill(`{"kind":"x"}`, 2000), 500),
+		"known moves":         steps(fill(`{"kind":"tidy"}`, 2000), 500),
+		"wrong fields":        steps(fill(`{"kind":"take","pieces":[{"place":"ones","x":1}]}`, 1000), 500),
+		"moves to the limit":  steps(fill(`{"kind":"tidy"}`, 390), 500),
+		"too many moves":      steps(fill(`{"kind":"x"}`, 390), 500),
+		"points to the limit": scene(`"ink":[` + fill(`{"id":"s","tool":"pen","colour":"ink","width":1,"on":{},"points":[`+fill("[123,45]", 1900)+`]}`, 480) + `]`),
+		"many moves in one":   steps(fill(`{"kind":"x"}`, 9_000_000), 1),
+		"steps":               scene(`"steps":[` + fill(`{}`, 9_000_000) + `]`),
+		"record of numbers":   `{"format":2,"title":"T","words":{},"scenes":[],"record":[` + fill("1", 9_000_000) + `]}`,
+		"record of lines":     `{"format":2,"title":"T","words":{},"scenes":[],"record":[` + fill(`{"text":""}`, 9_000_000) + `]}`,
+		"scenes":              `{"format":2,"title":"T","words":{},"scenes":[` + fill(`{}`, 9_000_000) + `]}`,
+		"ink":                 scene(`"ink":[` + fill(`{"id":"s","tool":"pen","colour":"ink","width":1,"on":{},"points":[[1,1],[2,2]]}`, 9_000_000) + `]`),
+		"points":              scene(`"ink":[{"id":"s","tool":"pen","colour":"ink","width":1,"on":{},"points":[` + fill("[1,1]", 9_000_000) + `]}]`),
+		"pieces":              scene(`"notes":[]`)[:70] + `{"kind":"blocks","pieces":[` + fill(`{"place":"ones","count":1}`, 9_000_000) + `]}]}}]}`,
+		"a long key":          `{"format":2,"title":"T","words":{},"` + strings.Repeat("k", 7<<20) + `":1,"scenes":[]}`,
+		"unknown keys":        `{"format":2,"title":"T","words":{},` + fill(`"k":1`, 9_000_000) + `}`,
+		"values of messages":  scene(`"steps":[{"say":{"id":"x","values":[` + fill(`{"name":"a","role":"b"}`, 9_000_000) + `]}}]`),
+		"deep":                `{"format":2,"title":"T","words":` + deep + `,"scenes":[]}`,
+		"nothing but braces":  strings.Repeat("[", 8<<20-10),
+		"a newer format":      strings.Replace(steps(fill(`{"kind":"tidy"}`, 2000), 500), `"format":2`, `"format":3`, 1),
+		"slots":               steps(`{"kind":"take","pieces":[{"place":"ones","slots":[`+fill("1", 1_000_000)+`]}]}`, 3),
+		"texts":               scene(`"steps":[` + fill(`{"say":"`+strings.Repeat("é", 3000)+`"}`, 500) + `]`),
+	}
+}
+
+func TestCostlyBodiesAreAnswered(t *testing.T) {
+	ts, _ := start(t, server.Config{})
+	for name, body := range costly() {
+		r := send(t, "POST", ts.URL+"/api/lessons", body)
+		assert.Contains(t, []int{201, 400, 413, 422}, r.status, name)
+		assert.Less(t, len(r.body), 12_000, name)
+		save := `{"operation":"` + fmt.Sprint(len(name)) + `","base":1,"edits":` + body + `}`
+		if len(save) < 8<<20 {
+			r = send(t, "POST", ts.URL+"/api/lessons/nowhere-at-all/saves", save)
+			assert.Contains(t, []int{400, 404, 422}, r.status, name)
+		}
+	}
+	assert.Equal(t, 200, send(t, "GET", ts.URL+"/healthz", "").status)
+}
+
+func BenchmarkCostlyBody(b *testing.B) {
+	ts, _ := start(b, server.Config{})
+	for name, body := range costly() {
+		b.Run(name, func(b *testing.B) {
+			b.ReportAllocs()
+			for b.Loop() {
+				send(b, "POST", ts.URL+"/api/lessons", body)
+			}
+		})
+	}
+}
+
 func TestANewerLessonIsKeptAsItCameAndNeverWrittenOver(t *testing.T) {
 	ts, _ := start(t, server.Config{})
-	file := strings.Replace(lessonFile, `"format":1`, `"format":9,"mood":"bright"`, 1)
+	file := strings.Replace(lessonFile, `"format":2`, `"format":9,"mood":"bright"`, 1)
 	r := send(t, "POST", ts.URL+"/api/lessons", file)
 	require.Equal(t, 201, r.status, r.body)
 	var made struct{ ID string }
@@ -136,7 +274,7 @@ func TestBadInputIsAnsweredAndChangesNothing(t *testing.T) {
 		says              string
 	}{
 		{"POST", ts.URL + "/api/lessons", `{`, 422, "this is not JSON"},
-		{"POST", ts.URL + "/api/lessons", strings.Replace(lessonFile, "13", "0", 1), 422, "scenes[0].start.models[0].pieces[0].count"},
+		{"POST", ts.URL + "/api/lessons", strings.Replace(lessonFile, "13", "0", 1), 422, "scenes[0].start.models[0]: pieces[0].count: 0 is not from 1 to 3000"},
 		{"POST", ts.URL + "/api/lessons", `{"format":9}`, 422, "newer version"},
 		{"POST", ts.URL + "/api/lessons", strings.Repeat("x", 9<<20), 413, "larger than 8 MB"},
 		{"POST", at + "/saves", `{"operation":"","base":1}`, 400, "operation id"},
@@ -144,6 +282,11 @@ func TestBadInputIsAnsweredAndChangesNothing(t *testing.T) {
 		{"POST", at + "/saves", `{"operation":"a","base":1,"edits":[{"kind":"play","scene":"a","moves":[{"kind":"bundle","place":"tens"}]}]}`, 422, "edits[0].play: moves: move 1 (bundle): 0 tens here. A hundred needs 10 more."},
 		{"POST", at + "/saves", `{"operation":"a","base":1,"edits":[{"kind":"play","scene":"a","moves":[{"kind":"explode"}]}]}`, 422, "There is no move called"},
 		{"POST", at + "/hold", `{}`, 400, "holder"},
+		{"POST", at + "/saves", `{"operation":"a","base":1,"format":9,"edits":[]}`, 422, "It stays on the device."},
+		{"POST", at + "/saves", `{"operation":"a","base":1,"edits":[{"kind":"play","scene":"a","moves":[{"kind":"take","place":"ones"}]}]}`, 422, `\"place\": there is no such field. Those of take are pieces.`},
+		{"POST", ts.URL + "/api/lessons/nowhere-at-all/hold", `{"holder":"t1"}`, 404, "There is no such lesson"},
+		{"GET", ts.URL + "/api/lessons/nowhere-at-all/events", "", 404, "There is no such lesson"},
+		{"PUT", ts.URL + "/api/lessons/A%20B", lessonFile, 400, "8 to 64 letters"},
 		{"GET", ts.URL + "/api/lessons/nowhere", "", 404, "There is no such lesson"},
 		{"GET", ts.URL + "/api/nothing", "", 404, "There is nothing at /api/nothing"},
 	} {
@@ -241,7 +384,7 @@ func TestTwoTabsTakeTurns(t *testing.T) {
 	r := send(t, "POST", at+"/saves", saveBody("b", 2, "one"))
 	assert.Equal(t, 409, r.status)
 	assert.Contains(t, r.body, "another tab")
-	assert.JSONEq(t, `{"rev":2}`, send(t, "POST", at+"/saves", saveBody("a", 1, "one")).body, "what was made is acknowledged again")
+	assert.JSONEq(t, `{"operation":"a","rev":2}`, send(t, "POST", at+"/saves", saveBody("a", 1, "one")).body, "what was made is acknowledged again")
 	assert.Equal(t, 200, send(t, "POST", at+"/saves", saveBody("c", 2, "two")).status)
 
 	send(t, "POST", at+"/hold", `{"holder":"two","release":true}`)

@@ -18,7 +18,7 @@ import (
 
 func open(t testing.TB) (*store.Store, string) {
 	path := filepath.Join(t.TempDir(), "a b%c.db")
-	s, err := store.Open(path)
+	s, err := store.Open(path, nil)
 	require.NoError(t, err)
 	t.Cleanup(func() { _ = s.Close() })
 	return s, path
@@ -27,7 +27,7 @@ func open(t testing.TB) (*store.Store, string) {
 func sample(t testing.TB, id string) lesson.Lesson {
 	b, err := board.Parse("blocks 1h 4t 13o")
 	require.NoError(t, err)
-	return lesson.Lesson{Format: 1, ID: id, Title: "Bulbs " + id, Scenes: []lesson.Scene{{ID: "a", Title: "A", Start: b}}}
+	return lesson.Lesson{Format: lesson.Format, ID: id, Title: "Bulbs " + id, Scenes: []lesson.Scene{{ID: "a", Title: "A", Start: b}}}
 }
 
 func place(amount string) []lesson.Edit {
@@ -65,11 +65,12 @@ func TestSavesAreKeptOnceAndInOrder(t *testing.T) {
 	require.NoError(t, err, "a refused operation may be tried again")
 
 	require.NoError(t, s.Close())
-	again, err := store.Open(path)
+	again, err := store.Open(path, nil)
 	require.NoError(t, err)
 	defer again.Close()
 	assert.Equal(t, "164", total(t, again, "x"))
-	rev, done := again.Done("three")
+	rev, done, err := again.Done("x", store.Save{Operation: "three", Edits: place("1 ten")})
+	require.NoError(t, err)
 	assert.True(t, done)
 	assert.Equal(t, 3, rev)
 }
@@ -109,7 +110,7 @@ func TestAReopenedLessonReplaysWhatCameSinceItWasWritten(t *testing.T) {
 			continue
 		}
 		require.NoError(t, s.Close())
-		s, err = store.Open(path)
+		s, err = store.Open(path, nil)
 		require.NoError(t, err)
 		require.Equal(t, fmt.Sprint(153+rev), total(t, s, "x"))
 	}
@@ -144,9 +145,14 @@ func TestBackupsAreWholeAndDoNotOverwrite(t *testing.T) {
 	_, err := s.Create(sample(t, "x"))
 	require.NoError(t, err)
 	copied := filepath.Join(filepath.Dir(path), "copy.db")
-	require.NoError(t, s.Backup(copied))
-	require.Error(t, s.Backup(copied))
-	other, err := store.Open(copied)
+	b, err := s.Backup(copied)
+	require.NoError(t, err)
+	assert.Equal(t, int64(1), b.Lessons)
+	_, err = s.Backup(copied)
+	require.ErrorContains(t, err, "is there already. A backup does not overwrite")
+	_, err = store.Backup(path, copied+"2")
+	require.NoError(t, err, "while it is open, too")
+	other, err := store.Open(copied, nil)
 	require.NoError(t, err)
 	defer other.Close()
 	assert.Equal(t, "153", total(t, other, "x"))

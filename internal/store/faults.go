@@ -1,0 +1,112 @@
+package store
+
+import (
+	"errors"
+	"fmt"
+	"io/fs"
+	"strings"
+	"syscall"
+
+	"gorm.io/gorm"
+)
+
+// What may be wrong with a database or its disk. Callers tell them apart; explain
+// makes sentences of them.
+var (
+	ErrFull     = errors.New("the disk is full")
+	ErrReadOnly = errors.New("the database cannot be written")
+	ErrDamaged  = errors.New("the database is damaged")
+	ErrNewer    = errors.New("the database is from a newer version")
+	errNoDB     = errors.New("this is not a database of Unit Bloom")
+)
+
+// SQLite's codes, of which the low byte is the kind of fault.
+const (
+	codeIOErr     = 10
+	codeCorrupt   = 11
+	codeFull      = 13
+	codeCantOpen  = 14
+	codeReadOnly  = 8
+	codeNotADB    = 26
+	codePermitted = 3
+	codeIOWrite   = codeIOErr | 3<<8
+	codeIOSync    = codeIOErr | 4<<8
+	codeIOTrunc   = codeIOErr | 6<<8
+	codeIOShm     = codeIOErr | 19<<8
+)
+
+// Kind is one of the faults above that an error comes from, or nil.
+func Kind(err error) error {
+	for _, known := range []error{ErrFull, ErrReadOnly, ErrDamaged, ErrNewer, errNoDB} {
+		if errors.Is(err, known) {
+			return known
+		}
+	}
+	if errors.Is(err, syscall.ENOSPC) || errors.Is(err, syscall.EFBIG) || errors.Is(err, syscall.EDQUOT) {
+		return ErrFull
+	}
+	if errors.Is(err, syscall.EROFS) || errors.Is(err, fs.ErrPermission) {
+		return ErrReadOnly
+	}
+	var coded interface{ Code() int }
+	if !errors.As(err, &coded) {
+		return nil
+	}
+	switch coded.Code() {
+	case codeIOWrite, codeIOSync, codeIOTrunc, codeIOShm:
+		return ErrFull
+	}
+	switch coded.Code() & 0xff {
+	case codeFull:
+		return ErrFull
+	case codeReadOnly, codeCantOpen, codePermitted:
+		return ErrReadOnly
+	case codeCorrupt:
+		return ErrDamaged
+	case codeNotADB:
+		return errNoDB
+	}
+	return nil
+}
+
+// explain is what is wrong with a database, and what would do, as a sentence.
+func explain(path string, err error) error {
+	switch Kind(err) {
+	case ErrFull:
+		return fmt.Errorf("%w: %q cannot grow. Make room on it, then start again", ErrFull, path)
+	case ErrReadOnly:
+		return fmt.Errorf("%w: %q, or the folder it is in, is read-only for this user. Change that, or name another database with --data", ErrReadOnly, path)
+	case ErrDamaged:
+		return fmt.Errorf("%w (%s). `unitbloom check --data %s` tells more; `unitbloom restore FILE --data %s` puts a backup in its place and keeps this one aside",
+			ErrDamaged, firstLine(err), path, path)
+	case ErrNewer:
+		return fmt.Errorf("%w: %q. Start the newer Unit Bloom, or name another database with --data", err, path)
+	case errNoDB:
+		return fmt.Errorf("%q is not a database of Unit Bloom. Name another file with --data", path)
+	}
+	return fmt.Errorf("the database %q does not open: %w", path, err)
+}
+
+func firstLine(err error) string {
+	line, _, _ := strings.Cut(strings.TrimPrefix(err.Error(), ErrDamaged.Error()+": "), "\n")
+	return line
+}
+
+// quickCheck looks whether the file's pages and rows hang together.
+func quickCheck(db *gorm.DB) error { return checkWith(db, "PRAGMA quick_check(3)") }
+
+func fullCheck(db *gorm.DB) error { return checkWith(db, "PRAGMA integrity_check(5)") }
+
+func checkWith(db *gorm.DB, pragma string) error {
+	var lines []string
+	if err := db.Raw(pragma).Scan(&lines).Error; err != nil {
+		if Kind(err) == nil {
+			return fmt.Errorf("%w: %w", ErrDamaged, err)
+		}
+		return err
+	}
+	if len(lines) == 1 && lines[0] == "ok" {
+		return nil
+	}
+	return fmt.Errorf("%w: %s", ErrDamaged, strings.Join(lines, "; "))
+}

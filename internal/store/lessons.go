@@ -1,0 +1,239 @@
+package store
+
+import (
+	"crypto/sha256"
+	"encoding/hex"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"log/slog"
+	"time"
+
+	"gorm.io/gorm"
+
+	"unitbloom/core/lesson"
+)
+
+var discard = slog.New(slog.DiscardHandler)
+
+// Line is one lesson of the shelf.
+type Line struct {
+	ID        string     `json:"id"`
+	Title     string     `json:"title"`
+	Objective string     `json:"objective"`
+	Scenes    int        `json:"scenes"`
+	Rev       int        `json:"rev"`
+	UpdatedAt time.Time  `json:"updatedAt"`
+	DeletedAt *time.Time `json:"deletedAt,omitempty"`
+}
+
+// List is the shelf, last changed first; deleted lists what can be brought back.
+func (s *Store) List(deleted bool) ([]Line, error) {
+	s.mu.Lock()
+	known, ok := s.shelf[deleted]
+	writes := s.writes
+	s.mu.Unlock()
+	if ok {
+		return known, nil
+	}
+	lines := []Line{}
+	q := s.read.Model(&Row{}).Select("id", "title", "objective", "scenes", "rev", "updated_at", "deleted_at").Order("updated_at DESC, id")
+	if deleted {
+		q = q.Unscoped().Where("deleted_at IS NOT NULL")
+	}
+	if err := q.Scan(&lines).Error; err != nil {
+		return nil, err
+	}
+	s.mu.Lock()
+	defer s.mu.Unlock()
+	// A write meanwhile may not be in these lines.
+	if writes == s.writes {
+		s.shelf[deleted] = lines
+	}
+	return lines, nil
+}
+
+// Has reports whether there is such a lesson, deleted ones apart.
+func (s *Store) Has(id string) bool {
+	s.mu.Lock()
+	_, ok := s.decoded[id]
+	s.mu.Unlock()
+	if ok {
+		return true
+	}
+	var n int64
+	return s.read.Model(&Row{}).Where("id = ?", id).Count(&n).Error == nil && n > 0
+}
+
+// wrote forgets the lists that a write has made old.
+func (s *Store) wrote() {
+	s.mu.Lock()
+	defer s.mu.Unlock()
+	s.writes++
+	clear(s.shelf)
+}
+
+// Create keeps a new lesson under its id, at revision 1. The same one again does
+// nothing and tells its present revision; another one under a used id is ErrOther.
+func (s *Store) Create(l lesson.Lesson) (rev int, err error) {
+	return s.CreateAll([]lesson.Lesson{l})
+}
+
+// CreateAll keeps new lessons, all of them or none. The last revision comes back.
+func (s *Store) CreateAll(list []lesson.Lesson) (rev int, err error) {
+	fresh := map[string]lesson.Lesson{}
+	err = s.write.Transaction(func(tx *gorm.DB) error {
+		for _, l := range list {
+			doc, err := json.Marshal(l)
+			if err != nil {
+				return err
+			}
+			sum := sha256.Sum256(doc)
+			made := hex.EncodeToString(sum[:])
+			var there []Row
+			if err := tx.Unscoped().Select("rev", "made").Where("id = ?", l.ID).Limit(1).Find(&there).Error; err != nil {
+				return err
+			}
+			if len(there) > 0 {
+				if rev = there[0].Rev; there[0].Made != made {
+					return ErrOther
+				}
+				continue
+			}
+			rev = 1
+			row := Row{ID: l.ID, Title: l.Title, Objective: l.Objective, Scenes: len(l.Scenes), Rev: 1, Made: made, CreatedAt: s.now(), UpdatedAt: s.now()}
+			if err := errors.Join(tx.Create(&row).Error, tx.Create(&Document{l.ID, 1, doc}).Error); err != nil {
+				return err
+			}
+			fresh[l.ID] = l
+		}
+		return nil
+	})
+	s.wrote()
+	if err != nil {
+		return rev, err
+	}
+	for id, l := range fresh {
+		s.remember(id, decodedLesson{1, l})
+	}
+	return rev, nil
+}
+
+// Get is a lesson's document and revision, or ErrNotFound.
+func (s *Store) Get(id string) (doc []byte, rev int, err error) {
+	err = s.read.Transaction(func(tx *gorm.DB) error {
+		var row Row
+		if err := tx.Select("rev").Where("id = ?", id).Take(&row).Error; err != nil {
+			return notFound(err)
+		}
+		l, err := s.document(tx, id, row.Rev)
+		if err != nil {
+			return err
+		}
+		rev = row.Rev
+		doc, err = json.Marshal(l)
+		return err
+	})
+	return doc, rev, err
+}
+
+func notFound(err error) error {
+	if errors.Is(err, gorm.ErrRecordNotFound) {
+		return ErrNotFound
+	}
+	return err
+}
+
+// document is the lesson at the revision, from memory or from the last whole
+// document and the operations since.
+func (s *Store) document(tx *gorm.DB, id string, rev int) (lesson.Lesson, error) {
+	s.mu.Lock()
+	known, ok := s.decoded[id]
+	s.mu.Unlock()
+	if ok && known.rev == rev {
+		return known.doc, nil
+	}
+	var whole Document
+	if err := tx.Where("lesson_id = ?", id).Take(&whole).Error; err != nil {
+		return lesson.Lesson{}, err
+	}
+	l, err := lesson.Decode(whole.Doc)
+	if err != nil {
+		return lesson.Lesson{}, err
+	}
+	var since []Operation
+	err = tx.Where("lesson_id = ? AND rev > ? AND rev <= ?", id, whole.Rev, rev).Order("rev").Find(&since).Error
+	if err != nil {
+		return lesson.Lesson{}, err
+	}
+	if len(since) != rev-whole.Rev {
+		return lesson.Lesson{}, fmt.Errorf("lesson %s: %d operations since revision %d do not lead to %d", id, len(since), whole.Rev, rev)
+	}
+	for _, op := range since {
+		if l, err = s.again(l, op); err != nil {
+			return lesson.Lesson{}, fmt.Errorf("lesson %s, revision %d: %w", id, op.Rev, err)
+		}
+	}
+	return l, nil
+}
+
+// again makes an operation that was kept. Both the snapshot and the edits are
+// brought to the present format first. An edit that no longer fits, as one of the
+// time before boards were held to their range, is left out and told in the log: the
+// lesson opens without it.
+func (s *Store) again(l lesson.Lesson, op Operation) (lesson.Lesson, error) {
+	raw, err := lesson.UpgradeEdits(max(op.Format, 1), op.Edits)
+	if err != nil {
+		return l, err
+	}
+	var edits []lesson.Edit
+	if err := json.Unmarshal(raw, &edits); err != nil {
+		return l, err
+	}
+	for i, e := range edits {
+		next, err := lesson.Redo(l, e)
+		if err != nil {
+			s.log.Error("an edit that was kept no longer fits and is left out", "lesson", op.LessonID, "rev", op.Rev, "edit", i, "error", err)
+			continue
+		}
+		l = next
+	}
+	return l, nil
+}
+
+// remember keeps the decoded lesson until a save of it fails or many others
+// were remembered.
+func (s *Store) remember(id string, d decodedLesson) {
+	s.mu.Lock()
+	defer s.mu.Unlock()
+	if len(s.decoded) >= s.decodedBudget {
+		clear(s.decoded)
+	}
+	s.decoded[id] = d
+}
+
+// forget drops what a save that did not commit may have remembered.
+func (s *Store) forget(id string) {
+	s.mu.Lock()
+	defer s.mu.Unlock()
+	delete(s.decoded, id)
+}
+
+// Delete puts the lesson where Restore finds it for KeepDeleted.
+func (s *Store) Delete(id string) error {
+	s.forget(id)
+	return s.touchOne(s.write.Where("id = ?", id).Delete(&Row{}))
+}
+
+// Restore brings a deleted lesson back.
+func (s *Store) Restore(id string) error {
+	return s.touchOne(s.write.Unscoped().Model(&Row{}).Where("id = ? AND deleted_at IS NOT NULL", id).Update("deleted_at", nil))
+}
+
+func (s *Store) touchOne(tx *gorm.DB) error {
+	s.wrote()
+	if tx.Error == nil && tx.RowsAffected == 0 {
+		return ErrNotFound
+	}
+	return tx.Error
+}

@@ -1,0 +1,128 @@
+package store
+
+import (
+	"fmt"
+	"slices"
+	"time"
+
+	"github.com/go-gormigrate/gormigrate/v2"
+	"gorm.io/gorm"
+)
+
+// Row is what the shelf knows of a lesson.
+type Row struct {
+	ID        string `gorm:"primaryKey"`
+	Title     string
+	Objective string
+	Scenes    int
+	Rev       int
+	// Made is a digest of what the lesson was made from, so that making it again
+	// under the same id is known to be the same act.
+	Made      string
+	CreatedAt time.Time
+	UpdatedAt time.Time
+	DeletedAt gorm.DeletedAt `gorm:"index"`
+}
+
+// TableName is "lessons".
+func (Row) TableName() string { return "lessons" }
+
+// Document is a lesson whole, as it was at a revision, in the format that was then
+// written. It is written anew after every SnapshotEvery operations; those since are
+// made again on it.
+type Document struct {
+	LessonID string `gorm:"primaryKey"`
+	Rev      int
+	Doc      []byte
+}
+
+// Operation is a save that was made: the same one again does nothing. Its edits, in
+// the form of Format, led from the revision before to Rev.
+type Operation struct {
+	LessonID  string `gorm:"primaryKey;index:by_lesson,priority:1"`
+	ID        string `gorm:"primaryKey"`
+	Rev       int    `gorm:"index:by_lesson,priority:2"`
+	Format    int
+	Edits     []byte
+	CreatedAt time.Time `gorm:"index"`
+}
+
+// SnapshotEvery is how many operations are made again at most.
+const SnapshotEvery = 50
+
+// migrations bring the tables to their present form, each once and whole. A
+// published one is never changed: what follows is another.
+var migrations = []*gormigrate.Migration{
+	{ID: "2026-11-24-lessons", Migrate: func(tx *gorm.DB) error {
+		return run(tx,
+			"CREATE TABLE `lessons` (`id` text,`title` text,`objective` text,`scenes` integer,`rev` integer,`created_at` datetime,`updated_at` datetime,`deleted_at` datetime,PRIMARY KEY (`id`))",
+			"CREATE INDEX `idx_lessons_deleted_at` ON `lessons`(`deleted_at`)",
+			"CREATE TABLE `documents` (`lesson_id` text,`rev` integer,`doc` blob,PRIMARY KEY (`lesson_id`))",
+			"CREATE TABLE `operations` (`id` text,`lesson_id` text,`rev` integer,`edits` blob,`created_at` datetime,PRIMARY KEY (`id`))",
+			"CREATE INDEX `by_lesson` ON `operations`(`lesson_id`,`rev`)",
+			"CREATE INDEX `idx_operations_created_at` ON `operations`(`created_at`)",
+		)
+	}},
+	// An operation's id is unique within its lesson; its edits tell their format; a
+	// lesson tells what it was made from.
+	{ID: "2026-11-26-operations-of-lessons", Migrate: func(tx *gorm.DB) error {
+		return run(tx,
+			"ALTER TABLE `lessons` ADD COLUMN `made` text NOT NULL DEFAULT ''",
+			"CREATE TABLE `operations_new` (`lesson_id` text,`id` text,`rev` integer,`format` integer,`edits` blob,`created_at` datetime,PRIMARY KEY (`lesson_id`,`id`))",
+			"INSERT INTO `operations_new` SELECT `lesson_id`,`id`,`rev`,1,`edits`,`created_at` FROM `operations`",
+			"DROP TABLE `operations`",
+			"ALTER TABLE `operations_new` RENAME TO `operations`",
+			"CREATE INDEX `by_lesson` ON `operations`(`lesson_id`,`rev`)",
+			"CREATE INDEX `idx_operations_created_at` ON `operations`(`created_at`)",
+		)
+	}},
+}
+
+func run(tx *gorm.DB, statements ...string) error {
+	for _, sql := range statements {
+		if err := tx.Exec(sql).Error; err != nil {
+			return fmt.Errorf("%.40s…: %w", sql, err)
+		}
+	}
+	return nil
+}
+
+// applied are the migrations that a database has had.
+func applied(db *gorm.DB) ([]string, error) {
+	var done []string
+	if !db.Migrator().HasTable("migrations") {
+		return nil, nil
+	}
+	return done, db.Table("migrations").Pluck("id", &done).Error
+}
+
+// known refuses a database that a newer version has changed.
+func known(done []string) error {
+	for _, id := range done {
+		if id != "SCHEMA_INIT" && !slices.ContainsFunc(migrations, func(m *gormigrate.Migration) bool { return m.ID == id }) {
+			return ErrNewer
+		}
+	}
+	return nil
+}
+
+// migrate copies the file before the first migration that has yet to run. Each
+// migration is one transaction: one that was killed was not made at all.
+func (s *Store) migrate() error {
+	done, err := applied(s.write)
+	if err != nil {
+		return err
+	}
+	if err := known(done); err != nil {
+		return err
+	}
+	if len(done) > 0 && len(done) < len(migrations) {
+		before := fmt.Sprintf("%s.before-%s", s.path, migrations[len(done)].ID)
+		if err := s.keepBefore(before); err != nil {
+			return err
+		}
+	}
+	options := *gormigrate.DefaultOptions
+	options.UseTransaction = true
+	return gormigrate.New(s.write, &options, migrations).Migrate()
+}
