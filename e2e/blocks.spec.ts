@@ -1,4 +1,4 @@
-import { blocks, centre, drag, expect, open, pieces, says, settled, test, type } from './teacher';
+import { blocks, centre, drag, expect, open, pieces, says, settled, test, type, write } from './teacher';
 
 test('a typed number stands at once, as digits or as it is said in units', async ({ page }) => {
   await open(page, [blocks({})]);
@@ -23,7 +23,7 @@ test('a number is built by hand, one by one or many at once', async ({ page }) =
     await expect(says(page, 'numeral')).toHaveText(String(n));
   }
   await page.getByRole('button', { name: 'Add several tens' }).click();
-  await page.getByLabel(/How many tens/).fill('14');
+  await write(page.getByLabel(/How many tens/), '14');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(says(page, 'numeral')).toHaveText('146');
   await page.getByRole('button', { name: 'Put one of the ones away' }).click();

@@ -1,17 +1,4 @@
-import {
-  blocks,
-  choose,
-  counters,
-  discs,
-  drag,
-  expect,
-  open,
-  rack,
-  says,
-  settled,
-  test,
-  type,
-} from './teacher';
+import { blocks, choose, counters, discs, drag, expect, open, rack, says, settled, test, type, write } from './teacher';
 
 test('linked models follow one another, and unlink with a reason when one cannot', async ({ page }) => {
   await open(page, [blocks({ tens: 1, ones: 4 }), rack(3, 0)]);
@@ -103,7 +90,7 @@ test('ink and notes stay on their model when it moves, and are cleared apart fro
   await expect(page.locator('svg.ink ellipse')).toHaveCount(1);
   await page.getByRole('toolbar', { name: 'Pens' }).getByRole('button', { name: 'Note' }).click();
   await page.mouse.click(ten.x + 120, ten.y + 60);
-  await page.getByRole('textbox', { name: 'Note' }).fill('two tens');
+  await write(page.getByRole('textbox', { name: 'Note' }), 'two tens');
   await page.keyboard.press('Enter');
   await expect(page.getByText('two tens')).toBeVisible();
   await settled(page);
@@ -195,7 +182,7 @@ test('numbers come by chance, and a number is listed in all its builds', async (
   await dialog.getByRole('button', { name: /^Build/ }).click();
   await expect(says(page, 'numeral')).toHaveText(String(Number(digits.join(''))));
   await choose(page, 'More', 'All builds of a number');
-  await page.getByLabel('Number to build').fill('37');
+  await write(page.getByLabel('Number to build'), '37');
   await page.getByRole('button', { name: 'List them' }).click();
   await expect(page.locator('.builds li')).toHaveText([
     '3 tens 7 ones',
@@ -210,13 +197,13 @@ test('numbers come by chance, and a number is listed in all its builds', async (
 test('number sentences are judged, filled, and given arrows; two models are compared', async ({ page }) => {
   await open(page, [discs({ hundreds: 4, ones: 8 }), discs({ hundreds: 4, tens: 8 })]);
   const line = page.getByLabel('Write a line to keep');
-  await line.fill('400 + ? = 408');
+  await write(line, '400 + ? = 408');
   await page.getByRole('button', { name: 'Fill in the unknown' }).click();
   await expect(line).toHaveValue('400 + 8 = 408');
   await expect(page.locator('.judged')).toContainText('It fits what the discs show.');
   await line.press('Enter');
   await expect(page.locator('.standing')).toHaveText('true');
-  await line.fill('3 + 4 = 7 + 2 = 9');
+  await write(line, '3 + 4 = 7 + 2 = 9');
   await expect(page.locator('.judged')).toContainText('3 + 4 is 7, and 7 + 2 is 9.');
   await page.getByRole('button', { name: 'Write it with arrows' }).click();
   await expect(line).toHaveValue('3 + 4 → 7 + 2 → 9');

@@ -1,4 +1,4 @@
-import { centre, choose, counters, drag, expect, open, says, settled, test, type } from './teacher';
+import { centre, choose, counters, drag, expect, open, says, settled, test, type, write } from './teacher';
 
 const tens = { frames: [{ rows: 2, columns: 5 }] };
 
@@ -72,7 +72,7 @@ test('counters are shared round by round, gathered, and made into groups of a si
   await expect(says(page, 'numeral')).toHaveText('14');
   await page.getByRole('button', { name: 'Gather again' }).click();
   await expect(says(page, 'shared')).toHaveText('5 groups of 0, 14 left over');
-  await page.getByLabel('Groups of').fill('4');
+  await write(page.getByLabel('Groups of'), '4');
   await page.getByRole('button', { name: 'Make them' }).click();
   await expect(says(page, 'shared')).toHaveText('3 groups of 4, 2 left over');
 });
@@ -80,8 +80,8 @@ test('counters are shared round by round, gathered, and made into groups of a si
 test('an array is set, split, turned and grown', async ({ page }) => {
   await open(page, [counters(0)], ['array', 'numeral']);
   await page.getByRole('button', { name: 'Frames', exact: true }).click();
-  await page.getByLabel('Rows', { exact: true }).fill('7');
-  await page.getByLabel('Columns', { exact: true }).fill('6');
+  await write(page.getByLabel('Rows', { exact: true }), '7');
+  await write(page.getByLabel('Columns', { exact: true }), '6');
   await page.getByRole('button', { name: 'Full array' }).click();
   await expect(says(page, 'array')).toHaveText('7 rows of 6: 7 × 6 = 42');
   const shade = page.getByRole('button', { name: 'Shade after rows: one more' });
@@ -103,7 +103,7 @@ test('shapes change together, the unit is renamed, and lines of five are made af
   await choose(page, 'Show as', 'Snail');
   await expect(says(page, 'counted')).toHaveText('8 snails');
   await page.getByRole('button', { name: 'Unit', exact: true }).click();
-  await page.getByLabel('Each counter is one of these').fill('thousands');
+  await write(page.getByLabel('Each counter is one of these'), 'thousands');
   await page.getByRole('button', { name: 'Rename' }).click();
   await expect(says(page, 'counted')).toHaveText('8 thousands');
   await expect(says(page, 'numeral')).toHaveText('8000');

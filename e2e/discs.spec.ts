@@ -1,4 +1,4 @@
-import { choose, discs, drag, expect, open, says, settled, test, type } from './teacher';
+import { choose, discs, drag, expect, open, says, settled, test, type, write } from './teacher';
 
 const decimals = { bottom: 'hundredths', cards: true };
 
@@ -45,7 +45,7 @@ test('steps cross tens, columns appear when they are needed, words name them', a
   await page.getByRole('button', { name: 'ones: one fewer' }).click();
   await expect(says(page, 'numeral')).toHaveText('999');
   await page.getByRole('button', { name: 'Planting day' }).click();
-  await page.getByLabel('Everyday names of the columns, from the ones up').fill('bulbs, bags, trays, crates');
+  await write(page.getByLabel('Everyday names of the columns, from the ones up'), 'bulbs, bags, trays, crates');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.locator('.zone-unit').last()).toHaveText('bulbs');
 });
@@ -70,7 +70,7 @@ test('dots, rows for addends, and digit cards alone', async ({ page }) => {
   await page.getByRole('button', { name: 'Chart' }).click();
   await page.getByRole('button', { name: 'Join the rows' }).click();
   await expect(says(page, 'bond')).toHaveText('–');
-  await page.getByLabel('Digit cards alone').fill('40.50');
+  await write(page.getByLabel('Digit cards alone'), '40.50');
   await page.getByRole('button', { name: 'Lay' }).click();
   await expect(page.locator('[data-piece] .card-digit')).toHaveText(['4', '0', '5', '0']);
   await expect(says(page, 'numeral')).toHaveText('0');

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { blocks, centre, expect, fingers, open, pieces, rack, says, settled, test, type } from './teacher';
+import { blocks, centre, expect, fingers, open, pieces, rack, says, settled, test, type, write } from './teacher';
 
 async function sound(page: Page) {
   const { violations } = await new AxeBuilder({ page })
@@ -30,7 +30,7 @@ test('axe finds nothing on worked examples, made and presented', async ({ page }
   test.setTimeout(120_000);
   await open(page, [blocks({ ones: 3 })]);
   await page.getByRole('button', { name: 'New worked example' }).click();
-  await page.getByRole('dialog').getByRole('textbox').fill('58 + 67');
+  await write(page.getByRole('dialog').getByRole('textbox'), '58 + 67');
   await settled(page);
   await sound(page);
   await page.getByRole('button', { name: 'Add to the lesson' }).click();
@@ -173,7 +173,7 @@ test('on a phone a note at the edge is read whole', async ({ page }) => {
   const notes = [{ id: 'n', text: 'yesterday fourteen', on: {}, x: 9300, y: 3000 }];
   const scenes = [{ id: 'a', title: 'Board', start: { models: [blocks({ ones: 4 })] }, notes }];
   const made = await page.request.post('/api/lessons', {
-    data: { format: 1, id: '', title: 'Planting day', words: {}, scenes },
+    data: { format: 2, id: '', title: 'Planting day', words: {}, scenes },
   });
   await page.goto(`/lesson/${((await made.json()) as { id: string }).id}`);
   const note = (await page.locator('.note').boundingBox())!;

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { blocks, expect, open, pieces, saved, settled, test } from './teacher';
+import { blocks, expect, open, pieces, saved, settled, test, write } from './teacher';
 
 async function makeExample(page: Page, problem: string) {
   await page
@@ -7,7 +7,7 @@ async function makeExample(page: Page, problem: string) {
     .first()
     .click();
   const dialog = page.getByRole('dialog');
-  await dialog.getByRole('textbox').fill(problem);
+  await write(dialog.getByRole('textbox'), problem);
   await dialog.getByRole('button', { name: 'Add to the lesson' }).click();
   await expect(dialog).toBeHidden();
 }
@@ -24,11 +24,11 @@ test('wrong problems are answered under the field, a right one shows how it will
     ['9999999 + 1', '9999999 does not fit on blocks.'],
     ['a + b', '"a" is not a number.'],
   ] as const) {
-    await dialog.getByRole('textbox').fill(typed);
+    await write(dialog.getByRole('textbox'), typed);
     await expect(dialog.getByRole('alert')).toContainText(says);
     await expect(dialog.getByRole('button', { name: 'Add to the lesson' })).toBeDisabled();
   }
-  await dialog.getByRole('textbox').fill('58 + 67');
+  await write(dialog.getByRole('textbox'), '58 + 67');
   await expect(dialog.getByRole('listitem')).toHaveCount(9);
   await expect(dialog.getByRole('listitem').nth(4)).toHaveText('Bundle ten ones into one ten.');
 });
@@ -158,7 +158,7 @@ test('a step is reworded and taken out, and the class has its own words', async 
   await makeExample(page, '38 + 25');
   await page.getByRole('button', { name: /^Step 1:/ }).click();
   await page.getByRole('button', { name: 'Edit step' }).click();
-  await page.getByLabel('Say').fill('Oona carries 38 bulbs, Bram 25.');
+  await write(page.getByLabel('Say'), 'Oona carries 38 bulbs, Bram 25.');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('Oona carries 38 bulbs, Bram 25.')).toBeVisible();
 
@@ -180,7 +180,7 @@ test('steps taken faster than pieces travel leave each piece in its place', asyn
   await open(page, [blocks({})]);
   await page.getByRole('button', { name: 'New worked example' }).click();
   const dialog = page.getByRole('dialog');
-  await dialog.locator('.problem').fill('264 + 158');
+  await write(dialog.locator('.problem'), '264 + 158');
   await dialog.getByRole('button', { name: 'Add to the lesson' }).click();
   await expect(dialog).toBeHidden();
   await page.getByRole('button', { name: 'Present' }).click();

@@ -1,4 +1,4 @@
-import { blocks, choose, expect, open, says, settled, test, type } from './teacher';
+import { blocks, choose, expect, open, says, settled, test, type, write } from './teacher';
 import type { Page } from '@playwright/test';
 
 /** What is chosen, what is typed, and what stands there at the end. */
@@ -40,7 +40,7 @@ async function make(page: Page, operation: string, method: string, typed: string
   const dialog = page.getByRole('dialog');
   await dialog.getByText(operation, { exact: true }).click();
   await dialog.getByRole('radio', { name: method }).click();
-  await dialog.locator('.problem').fill(typed);
+  await page.keyboard.type(typed);
   await expect(dialog.getByRole('list', { name: 'How it will go' })).toBeVisible();
   await dialog.getByRole('button', { name: 'Add to the lesson' }).click();
   await expect(dialog).toBeHidden();
@@ -73,7 +73,7 @@ test('a wrong problem is answered under the field with what would fit', async ({
   await page.getByRole('button', { name: 'New worked example' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByText('Divide', { exact: true }).click();
-  await dialog.locator('.problem').fill('97 ÷ 0');
+  await write(dialog.locator('.problem'), '97 ÷ 0');
   await expect(dialog.getByRole('alert')).toContainText('0 does not fit here. Use 2 to 9.');
   await expect(dialog.getByRole('button', { name: 'Add to the lesson' })).toBeDisabled();
 });
@@ -108,12 +108,12 @@ test('the teacher captures an example with her own hands', async ({ page }) => {
   await choose(page, 'More', 'Capture my own example');
   const bar = page.getByRole('toolbar', { name: 'Capturing' });
   await page.getByRole('button', { name: 'Bundle' }).last().click();
-  await bar.getByLabel('Say').fill('Ten ones make a ten.');
-  await bar.getByLabel('Ask').fill('How many ones stay?');
-  await bar.getByLabel('Answer').fill('Three.');
+  await write(bar.getByLabel('Say'), 'Ten ones make a ten.');
+  await write(bar.getByLabel('Ask'), 'How many ones stay?');
+  await write(bar.getByLabel('Answer'), 'Three.');
   await bar.getByRole('button', { name: 'End of step' }).click();
   await page.getByRole('button', { name: 'Add 1 ten' }).click();
-  await bar.getByLabel('Say').fill('One ten more.');
+  await write(bar.getByLabel('Say'), 'One ten more.');
   await bar.getByRole('button', { name: 'Make the example' }).click();
   await expect(page.locator('.prompt-place')).toHaveText('0 of 2');
   await expect(says(page, 'unitForm')).toHaveText('13 ones');
@@ -145,16 +145,16 @@ test('what children saw stands with the example, and the slow way beside the fas
   await page.getByRole('button', { name: 'New worked example' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('radio', { name: 'Addition facts' }).click();
-  await dialog.locator('.problem').fill('8 + 5');
-  await dialog.getByLabel('What children saw').fill('two fives and 4');
+  await write(dialog.locator('.problem'), '8 + 5');
+  await write(dialog.getByLabel('What children saw'), 'two fives and 4');
   await expect(dialog.getByRole('alert')).toContainText('comes to 14, and there are 13.');
-  await dialog.getByLabel('What children saw').fill('8 and 2 more and 3');
+  await write(dialog.getByLabel('What children saw'), '8 and 2 more and 3');
   await expect(dialog.getByRole('list', { name: 'How it will go' })).toContainText(
     'One of you saw 8 and 2 more and 3.',
   );
   await page.keyboard.press('Escape');
   await choose(page, 'More', 'Slow way and fast way');
-  await page.getByLabel('Number to lay').fill('37');
+  await write(page.getByLabel('Number to lay'), '37');
   await page.getByRole('button', { name: 'Count the acts' }).click();
   await expect(page.locator('.acts')).toContainText('one by one37');
   await expect(page.locator('.acts')).toContainText('by tens10');

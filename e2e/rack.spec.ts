@@ -1,4 +1,4 @@
-import { blocks, expect, open, rack, says, settled, test, type } from './teacher';
+import { blocks, expect, open, rack, says, settled, test, type, write } from './teacher';
 
 test('beads are pushed by drag and by tap', async ({ page }) => {
   await open(page, [rack(0, 0)], ['numeral', 'rows', 'pushes', 'missing']);
@@ -62,7 +62,7 @@ test('blocks and a rack stand side by side', async ({ page }) => {
   await page.getByRole('button', { name: 'Add beside' }).click();
   await page.getByRole('menuitem', { name: 'Bead rack' }).click();
   await expect(page.getByRole('region', { name: /Bead rack/ }).first()).toBeVisible();
-  await page.getByLabel('Type a number for the bead rack').fill('14');
+  await write(page.getByLabel('Type a number for the bead rack'), '14');
   await page.getByLabel('Type a number for the bead rack').press('Enter');
   await expect(says(page, 'numeral')).toHaveText(['14', '14']);
   await page

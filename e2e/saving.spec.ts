@@ -1,12 +1,12 @@
 import { startApp } from './app.mjs';
-import { choose, blocks, expect, open, saved, says, test, type } from './teacher';
+import { blocks, choose, expect, open, saved, says, test, type, write } from './teacher';
 
 test('all is there after a reload, with the scenes and lines that were made', async ({ page }) => {
   await open(page, [blocks({})]);
   await type(page, '57');
   await page.getByRole('button', { name: 'New board' }).click();
   await page.getByRole('menuitem', { name: 'Bead rack', exact: true }).click();
-  await page.getByLabel('Write a line to keep').fill('57 = 50 + 7');
+  await write(page.getByLabel('Write a line to keep'), '57 = 50 + 7');
   await page.getByLabel('Write a line to keep').press('Enter');
   await saved(page);
   await page.reload();
@@ -48,7 +48,7 @@ test('work goes on while the network is cut, and is sent when it is back', async
   for (let n = 0; n < 5; n++) await page.getByRole('button', { name: 'Add 1 ten' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(says(page, 'numeral')).toHaveText('41');
-  await expect(page.getByText('Kept on this device, not yet sent')).toBeVisible();
+  await expect(page.locator('.save-state')).toContainText('not saved');
   await context.setOffline(false);
   await saved(page);
   const doc = (await (await page.request.get(`/api/lessons/${id}`)).json()) as {
@@ -62,7 +62,7 @@ test('unsent work of a closed tab is sent from the shelf', async ({ page, contex
   await saved(page);
   await page.route('**/saves', (route) => route.abort());
   await page.getByRole('button', { name: 'Add 1 ten' }).click();
-  await expect(page.getByText('Kept on this device, not yet sent')).toBeVisible();
+  await expect(page.locator('.save-state')).toContainText('not saved');
   await page.close();
   const later = await context.newPage();
   await later.goto('/');
@@ -77,7 +77,7 @@ test('unsent work that meets a newer lesson becomes a copy beside it', async ({ 
   await saved(page);
   await context.setOffline(true);
   await page.getByRole('button', { name: 'Add 1 ten' }).click();
-  await expect(page.getByText('Kept on this device, not yet sent')).toBeVisible();
+  await expect(page.locator('.save-state')).toContainText('not saved');
   // Meanwhile another device takes over and adds a hundred.
   await page.request.post(`/api/lessons/${id}/hold`, { data: { holder: 'elsewhere', take: true } });
   const save = await page.request.post(`/api/lessons/${id}/saves`, {
@@ -116,7 +116,7 @@ test('a killed server loses nothing', async ({ browser }) => {
 test('lessons are deleted and brought back', async ({ page }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'New lesson' }).click();
-  await page.getByLabel('Title').fill('Tulips by the hundred');
+  await write(page.getByLabel('Title'), 'Tulips by the hundred');
   await page.getByLabel('Title').press('Enter');
   await expect(page.getByRole('heading', { name: 'What shall the class see first?' })).toBeVisible();
   await page.getByRole('link', { name: 'All lessons' }).click();

@@ -75,7 +75,7 @@ export async function dismiss(page: Page) {
 export async function open(page: Page, models: object[], show = ['numeral', 'unitForm']): Promise<string> {
   const scenes: Scene[] = models.length ? [{ id: 'a', title: 'Board', start: { models }, show }] : [];
   const made = await page.request.post('/api/lessons', {
-    data: { format: 1, id: '', title: 'Planting day', words: {}, scenes },
+    data: { format: 2, id: '', title: 'Planting day', words: {}, scenes },
   });
   expect(made.status(), await made.text()).toBe(201);
   const { id } = (await made.json()) as { id: string };
@@ -87,15 +87,23 @@ export async function open(page: Page, models: object[], show = ['numeral', 'uni
 /** A read-out's text. */
 export const says = (page: Page, id: string): Locator => page.locator(`.readout.${id} .readout-text`);
 
+/** Types into a field as a person does: clicks into it, and presses keys in place of what stands there. */
+export async function write(field: Locator, text: string) {
+  await field.click();
+  await field.press('ControlOrMeta+a');
+  await field.page().keyboard.type(text);
+}
+
+/** Types into whatever has the focus, which must be a field. */
+export async function typeThere(page: Page, text: string) {
+  await expect(page.locator('input:focus, textarea:focus')).toBeVisible();
+  await page.keyboard.type(text);
+}
+
 export async function type(page: Page, number: string) {
-  await page
-    .getByLabel(/^Type a number/)
-    .first()
-    .fill(number);
-  await page
-    .getByLabel(/^Type a number/)
-    .first()
-    .press('Enter');
+  const field = page.getByLabel(/^Type a number/).first();
+  await write(field, number);
+  await field.press('Enter');
 }
 
 /** The pieces of a look that lie on the board. */
@@ -105,21 +113,15 @@ export async function saved(page: Page) {
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 }
 
-/** Waits until pieces no longer move. */
+/** Waits until no piece travels and no board is on the way. */
 export async function settled(page: Page) {
-  await page.waitForTimeout(620);
-  const lie = () =>
-    page.evaluate(() =>
-      [...document.querySelectorAll('[data-piece]')].slice(0, 200).map((p) => {
-        const { x, y } = p.getBoundingClientRect();
-        return [Math.round(x), Math.round(y)].join();
-      }),
-    );
-  for (let last = '', now = ' '; last !== now;) {
-    last = now;
-    await page.waitForTimeout(60);
-    now = (await lie()).join(' ');
-  }
+  await expect(page.locator('[data-moving]')).toHaveCount(0);
+  const travelling = () =>
+    document.getAnimations().filter((a) => {
+      const { target } = a.effect as KeyframeEffect;
+      return a.playState === 'running' && target?.closest('[data-piece]');
+    }).length;
+  await expect.poll(() => page.evaluate(travelling)).toBe(0);
 }
 
 export async function drag(page: Page, from: Locator, to: { x: number; y: number }) {

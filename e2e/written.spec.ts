@@ -1,4 +1,4 @@
-import { blocks, expect, open, settled, test } from './teacher';
+import { blocks, expect, open, settled, test, write } from './teacher';
 import type { Page } from '@playwright/test';
 
 // The written work beside the models, and what is found in what lies there.
@@ -15,8 +15,8 @@ async function make(
   const dialog = page.getByRole('dialog');
   await dialog.getByText(operation, { exact: true }).click();
   await dialog.getByRole('radio', { name: method }).click();
-  await dialog.locator('.problem').fill(typed);
-  for (const [label, value] of Object.entries(fields)) await dialog.getByLabel(label).fill(value);
+  await write(dialog.locator('.problem'), typed);
+  for (const [label, value] of Object.entries(fields)) await write(dialog.getByLabel(label), value);
   await expect(dialog.getByRole('list', { name: 'How it will go' })).toBeVisible();
   return dialog;
 }
@@ -99,9 +99,9 @@ test('an array has an area, and children see known facts in it', async ({ page }
   const dialog = await make(page, 'Multiply', 'Rows and columns', '7 × 6', {
     'What children saw': 'five sixes and two sixes',
   });
-  await dialog.getByLabel('What children saw').fill('five sixes and 6');
+  await write(dialog.getByLabel('What children saw'), 'five sixes and 6');
   await expect(dialog.getByRole('alert')).toContainText('comes to 36, and there are 42.');
-  await dialog.getByLabel('What children saw').fill('five sixes and two sixes');
+  await write(dialog.getByLabel('What children saw'), 'five sixes and two sixes');
   await add(page);
   await goTo(page, /number the squares/);
   await expect(page.locator('.cell-numeral')).toHaveCount(42);

@@ -3,6 +3,7 @@ package board
 import (
 	"errors"
 	"fmt"
+	"maps"
 	"slices"
 
 	"unitbloom/core/say"
@@ -152,6 +153,10 @@ func (b Board) Shown(i int) Layout {
 		decor = append(decor, d)
 	}
 	l.Decor = decor
+	l.Counts = maps.Clone(l.Counts)
+	for name := range l.Counts {
+		l.Counts[name] = Hidden
+	}
 	l.Zones = slices.Clone(l.Zones)
 	for k := range l.Zones {
 		z := &l.Zones[k]

@@ -1,5 +1,7 @@
 package board
 
+import "unitbloom/core/place"
+
 // Layout gives every piece of a model a rectangle in model units; the side of
 // a single block is ten units. The web turns units into pixels.
 type Layout struct {
@@ -10,8 +12,9 @@ type Layout struct {
 	Decor []Decor
 	// Flags are the model's own ways of being shown: "mat", "sketch".
 	Flags []string
-	// Settings are the model's choices by name, for its controls.
-	Settings map[string]string
+	// Settings are the model's choices by name, for its controls; Counts are what is
+	// counted of its pieces for them, held back under a cover.
+	Settings, Counts map[string]string
 }
 
 // Decor is a drawn part of a model that is not a piece: a cell of a frame, a
@@ -142,8 +145,9 @@ type Zone struct {
 	Count      int
 	Text       string // said in place of the count, as of a track
 	X, Y, W, H int
-	Side       bool // one side of a row: covered by name, not labelled
-	Hidden     bool // its count is held back: it lies under a cover
+	Place      *place.Place // of a column: the place of its pieces
+	Side       bool         // one side of a row: covered by name, not labelled
+	Hidden     bool         // its count is held back: it lies under a cover
 	// Offer is the verb that the zone carries at its foot, if any.
 	Offer *Offer
 }

@@ -81,6 +81,13 @@ func orNone[T any](list []T) []T {
 	return list
 }
 
+func orMap(m map[string]string) map[string]string {
+	if m == nil {
+		return map[string]string{}
+	}
+	return m
+}
+
 // Frame is everything that is seen at a step.
 type Frame struct {
 	Rev     int       `json:"rev"`
@@ -130,6 +137,7 @@ type ModelHead struct {
 	H        int               `json:"h"`
 	Flags    []string          `json:"flags"`
 	Settings map[string]string `json:"settings"`
+	Counts   map[string]string `json:"counts"`
 	Zones    []ZoneView        `json:"zones"`
 	Decor    []board.Decor     `json:"decor"`
 	Covers   []CoverView       `json:"covers"`
@@ -195,6 +203,8 @@ type ZoneView struct {
 	W     int    `json:"w"`
 	H     int    `json:"h"`
 	Side  bool   `json:"side,omitempty"`
+	// Place is that of a column.
+	Place *place.Place `json:"place,omitempty"`
 	// One is the typed form of one more piece of the zone's place, Unit the
 	// everyday name of its column, Shape that of its block, Size what a piece is worth.
 	One   string `json:"one,omitempty"`
@@ -277,10 +287,7 @@ func (s *session) modelHead(b board.Board, i int, l board.Layout, sc lesson.Scen
 	tile := b.Tiles[i]
 	m := ModelHead{
 		Kind: b.Models[i].Kind(), Title: tile.Title, Width: tile.Width, Linked: tile.Linked, W: l.W, H: l.H,
-		Flags: orNone(l.Flags), Settings: l.Settings, Decor: orNone(l.Decor), Covers: []CoverView{}, Kept: []KeptView{}, ReadOuts: []ReadOut{},
-	}
-	if m.Settings == nil {
-		m.Settings = map[string]string{}
+		Flags: orNone(l.Flags), Settings: orMap(l.Settings), Counts: orMap(l.Counts), Decor: orNone(l.Decor), Covers: []CoverView{}, Kept: []KeptView{}, ReadOuts: []ReadOut{},
 	}
 	for _, c := range b.CoversOn(i) {
 		m.Covers = append(m.Covers, CoverView{c.Index, c.Zone, c.At != nil, c.X, c.Y, c.W, c.H})
@@ -315,8 +322,9 @@ func (s *session) zoneView(model int, z board.Zone) ZoneView {
 	if z.Text != "" {
 		v.Count = z.Text
 	}
-	if p, err := place.ParsePlace(z.ID); err == nil {
-		w := s.doc.Words
+	if z.Place != nil {
+		p, w := *z.Place, s.doc.Words
+		v.Place = z.Place
 		v.Label, v.One, v.Shape, v.Size = w.PlaceName(p, 2), "1 "+p.Singular(), w.Shape(p), p.Value().String()
 		if name := w.ColumnName(p); name != v.Label {
 			v.Unit = name

@@ -46,8 +46,8 @@ type Option struct {
 
 // Request is a problem with what the teacher chose.
 type Request struct {
-	Method  string            `json:"method"`
-	Args    []string          `json:"args"`
+	Method  string            `json:"method,omitempty"`
+	Args    []string          `json:"args,omitempty"`
 	Model   string            `json:"model,omitempty"`
 	Options map[string]string `json:"options,omitempty"`
 }

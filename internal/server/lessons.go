@@ -109,6 +109,8 @@ func (s *Server) save(c *gin.Context) {
 			s.storeError(c, rev, err)
 		case done:
 			c.JSON(http.StatusOK, gin.H{"operation": in.Operation, "rev": rev})
+		case s.isStale(id, in.Base):
+			s.storeError(c, 0, store.ErrStale)
 		default:
 			fail(c, http.StatusConflict, "held", "This lesson is being changed in another tab.")
 		}
@@ -121,6 +123,12 @@ func (s *Server) save(c *gin.Context) {
 	}
 	s.holds.saved(id, in.Holder, rev)
 	c.JSON(http.StatusOK, gin.H{"operation": in.Operation, "rev": rev})
+}
+
+// isStale reports whether the lesson has moved on from where a save begins.
+func (s *Server) isStale(id string, base int) bool {
+	rev, err := s.store.Rev(id)
+	return err == nil && rev != base
 }
 
 // saveBody is a save as a device sends it; its edits may be of an older format.

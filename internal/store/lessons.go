@@ -65,6 +65,13 @@ func (s *Store) Has(id string) bool {
 	return s.read.Model(&Row{}).Where("id = ?", id).Count(&n).Error == nil && n > 0
 }
 
+// Rev is the revision of a lesson, or ErrNotFound.
+func (s *Store) Rev(id string) (int, error) {
+	var row Row
+	err := s.read.Select("rev").Where("id = ?", id).Take(&row).Error
+	return row.Rev, notFound(err)
+}
+
 // wrote forgets the lists that a write has made old.
 func (s *Store) wrote() {
 	s.mu.Lock()

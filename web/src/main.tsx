@@ -8,10 +8,11 @@ import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import './board/pieces.css';
 import './styles.css';
-import { LessonPage } from './lesson/LessonPage';
-import { useLesson } from './lesson/store';
+import { BenchPage } from './bench/BenchPage';
+import { useLesson } from './state/lesson';
 import { PresentPage } from './present/PresentPage';
-import { api, ApiError, onNewBuild } from './shell/api';
+import { api, ApiError, onNewBuild } from './state/api';
+import { keepFocus } from './shell/focus';
 import { SignIn } from './shell/SignIn';
 import { ShelfPage } from './shelf/ShelfPage';
 import { theme } from './theme';
@@ -31,7 +32,7 @@ function App() {
       <NewBuild />
       <Routes>
         <Route path="/" element={<ShelfPage />} />
-        <Route path="/lesson/:id" element={<LessonPage />} />
+        <Route path="/lesson/:id" element={<BenchPage />} />
         <Route path="/lesson/:id/present" element={<PresentPage />} />
         <Route path="*" element={<Navigate to="/" replace />} />
       </Routes>
@@ -42,7 +43,7 @@ function App() {
 /** Says when the server has a newer Unit Bloom, and reloads when nothing is unsent. */
 function NewBuild() {
   const [there, setThere] = useState(false);
-  const saved = useLesson((s) => s.save === 'saved');
+  const saved = useLesson((s) => s.save.unsent === 0);
   useEffect(() => onNewBuild(() => setThere(true)), []);
   if (!there) return null;
   return (
@@ -58,6 +59,8 @@ function NewBuild() {
     />
   );
 }
+
+keepFocus();
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

@@ -214,7 +214,7 @@ func (g *grid) columns() board.Layout {
 	l := board.Layout{Pieces: make([]board.Sprite, 0, len(g.Ordered))}
 	for p := g.top(); p >= Smallest; p-- {
 		width := g.columnWidth(p, rows)
-		l.Zones = append(l.Zones, board.Zone{ID: p.Plural(), Label: p.Plural(), Count: counts.Of(p), X: l.W, W: width, Offer: kit.ColumnOffer(p)})
+		l.Zones = append(l.Zones, board.Zone{ID: p.Plural(), Label: p.Plural(), Place: &p, Count: counts.Of(p), X: l.W, W: width, Offer: kit.ColumnOffer(p)})
 		l.Pieces = g.putColumn(l.Pieces, p, l.W, width, rows, heights)
 		l.W += width
 	}

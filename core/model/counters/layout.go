@@ -31,7 +31,7 @@ type box struct {
 
 func layout(m board.Model) board.Layout {
 	c := m.(Counters)
-	l := board.Layout{Pieces: make([]board.Sprite, 0, len(c.List)), Settings: c.settings()}
+	l := board.Layout{Pieces: make([]board.Sprite, 0, len(c.List)), Settings: c.settings(), Counts: c.counts()}
 	for _, f := range []struct {
 		name string
 		on   bool
@@ -337,6 +337,12 @@ func (c Counters) tray(l *board.Layout) {
 	w := columns*cell + 2*inset
 	l.W, l.H = x+w, max(l.H, (len(taken)+columns-1)/columns*cell+2*inset)
 	l.Zones = append(l.Zones, board.Zone{ID: "taken", Label: "taken", Count: len(taken), X: x, W: w, H: l.H})
+}
+
+// counts are the two parts of what is in play.
+func (c Counters) counts() map[string]string {
+	berry, mint := c.faces()
+	return map[string]string{"first": strconv.Itoa(berry), "second": strconv.Itoa(mint), "whole": strconv.Itoa(berry + mint)}
 }
 
 // settings are the model's choices, for its controls.

@@ -25,7 +25,7 @@ const (
 
 func layout(m board.Model) board.Layout {
 	c := m.(Cubes)
-	l := board.Layout{Pieces: make([]board.Sprite, 0, len(c.List)), Settings: map[string]string{"trains": strconv.Itoa(len(c.trains()))}}
+	l := board.Layout{Pieces: make([]board.Sprite, 0, len(c.List)), Counts: map[string]string{"trains": strconv.Itoa(len(c.trains()))}}
 	c.putTowers(&l)
 	c.putTrains(&l)
 	l.W, l.H = max(l.W, minW), max(l.H, minH)

@@ -132,7 +132,7 @@ func (g *grid) columns(l *board.Layout) {
 	for p := g.top; p >= g.bottom; p-- {
 		i := p - place.Smallest
 		name := p.Plural()
-		l.Zones = append(l.Zones, board.Zone{ID: name, Label: name, Count: g.inColumn(p), X: g.x[i], W: g.w[i], H: l.H, Offer: kit.ColumnOffer(p)})
+		l.Zones = append(l.Zones, board.Zone{ID: name, Label: name, Place: &p, Count: g.inColumn(p), X: g.x[i], W: g.w[i], H: l.H, Offer: kit.ColumnOffer(p)})
 		l.W = g.x[i] + g.w[i]
 		y := padY
 		for r, cell := range g.cells[i] {

@@ -117,7 +117,7 @@ func (r Rack) sprite(i, k, left int) board.Sprite {
 	x := beadX(k, left)
 	s := board.Sprite{
 		ID: r.first + board.PieceID(i*Beads+k), Look: "bead",
-		X: int32(x), Y: int32(i*row + (row-bead)/2), W: bead, H: bead, Zone: "row " + strconv.Itoa(i+1),
+		Part: numbered(k+1, k < left), X: int32(x), Y: int32(i*row + (row-bead)/2), W: bead, H: bead, Zone: "row " + strconv.Itoa(i+1),
 	}
 	// Rows six to ten swap the colours, so that fifty is seen.
 	if (k >= 5) != (i >= 5) {
@@ -125,6 +125,15 @@ func (r Rack) sprite(i, k, left int) board.Sprite {
 	}
 	s.Marks |= board.Ringed(r.ringOf(i, k))
 	return s
+}
+
+// numbered is a bead's own number in its row, from 1 at the left: below 0 when it is
+// at home. A hand that pushes bead 7 brings seven beads along, or leaves six.
+func numbered(bead int, read bool) int8 {
+	if read {
+		return int8(bead)
+	}
+	return int8(-bead)
 }
 
 // readOuts are what the rack says beside its number.

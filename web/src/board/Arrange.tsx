@@ -2,7 +2,8 @@
 // size on the board, the read-outs beside it.
 import { Input } from 'antd';
 import { useState } from 'react';
-import { act, useLesson, type DrawnModel } from '../lesson/store';
+import { act, acting } from '../state/acts';
+import { useLesson, type DrawnModel } from '../state/lesson';
 import { Dialog } from '../shell/later';
 import { Words, type Word } from './controls';
 import { views, type Kind } from './views';
@@ -26,7 +27,7 @@ function sketchBeside(index: number, at: number) {
 export function Arrange({ model, index, alone, zoom, setZoom }: Props) {
   const models = useLesson((s) => s.models);
   const [title, setTitle] = useState<string>();
-  const make = (kind: string, args: object = {}) => act({ kind, model: index, ...args });
+  const make = acting(index);
   const share = model.width || 100;
   const beside = model.readouts.filter((r) => r.beside).map((r) => r.id);
   const links: Word[] = model.linked

@@ -1,6 +1,6 @@
 // Read-outs that stand on the board beside the model, large enough for the back
 // row. The bond is drawn: the whole above, its parts below.
-import type { DrawnModel } from '../lesson/store';
+import type { DrawnModel } from '../state/lesson';
 
 export function Beside({ model }: { model: DrawnModel }) {
   const shown = model.readouts.filter((r) => r.beside);

@@ -4,7 +4,8 @@
 import { Button } from 'antd';
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { CoverView } from '../core/core';
-import { act, type DrawnModel } from '../lesson/store';
+import { act } from '../state/acts';
+import { type DrawnModel } from '../state/lesson';
 import { Menu } from '../shell/later';
 
 interface Props {

@@ -1,7 +1,7 @@
 // The shared edge of two models: pulled, or moved by arrow keys, it gives one
 // more of the board.
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import { act } from '../lesson/store';
+import { act } from '../state/acts';
 
 interface Props {
   /** The model at the left of the edge. */

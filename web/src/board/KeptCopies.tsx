@@ -1,6 +1,7 @@
 // Copies of earlier states beside a model: frozen, and not counted.
 import { Button } from 'antd';
-import { act, type DrawnModel, type KeptModel } from '../lesson/store';
+import { act } from '../state/acts';
+import { type DrawnModel, type KeptModel } from '../state/lesson';
 import { Backdrop, Numerals } from './Backdrop';
 import { Look } from './looks';
 

@@ -1,7 +1,7 @@
 // The pieces of a model on its board: drawn, selected, moved by hand and keys.
 import { useCallback, useRef, type ReactNode } from 'react';
 import type { Piece } from '../core/core';
-import { useLesson, type DrawnModel } from '../lesson/store';
+import { useLesson, type DrawnModel } from '../state/lesson';
 import { Backdrop, Numerals } from './Backdrop';
 import { useCursor } from './cursor';
 import type { Point } from './geometry';
@@ -50,6 +50,7 @@ export function PieceBoard({ model, index, scale, name, drop, tap, children }: P
         aria-roledescription={name}
         aria-label={`${name[0]!.toUpperCase()}${name.slice(1)}. Arrow keys go from piece to piece, Space selects, Control A selects all.`}
         tabIndex={0}
+        data-focus=""
         onKeyDown={cursor.onKeyDown}
         onFocus={cursor.onFocus}
         onBlur={cursor.onBlur}

@@ -3,7 +3,7 @@
 import { animate } from 'motion/mini';
 import { memo, useLayoutEffect, useRef, type ReactNode } from 'react';
 import type { Piece } from '../core/core';
-import type { Origins } from '../lesson/store';
+import type { Origins } from '../state/lesson';
 
 interface Props {
   pieces: Piece[];

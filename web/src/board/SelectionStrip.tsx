@@ -2,25 +2,30 @@
 // possible; what is not can be asked, and says why.
 import { Button } from 'antd';
 import { useMemo } from 'react';
-import { call, Mark, type PageMove, type Piece, type Verb } from '../core/core';
+import { call, Mark, type Piece, type Selection, type Verb } from '../core/core';
 import { Words } from './controls';
-import { act, notify, select, useLesson, type DrawnModel } from '../lesson/store';
+import { act } from '../state/acts';
+import { notify, select, useLesson, type DrawnModel } from '../state/lesson';
+
+const nothing: Selection = { text: '', verbs: [] };
 
 export function SelectionStrip({ model, index }: { model: DrawnModel; index: number }) {
   const selected = useLesson((s) => s.selected);
   const on = useLesson((s) => s.selectedModel);
   const handle = useLesson((s) => s.handle);
-  const verbs = useMemo<Verb[]>(
+  const { text, verbs } = useMemo<Selection>(
     () =>
-      on === index && selected.size > 0 ? call('verbs', { handle, model: index, ids: [...selected] }) : [],
+      on === index && selected.size > 0
+        ? call('selection', { handle, model: index, ids: [...selected] })
+        : nothing,
     // A move may change what is possible though the selection stays.
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [selected, on, index, handle, model],
   );
   if (verbs.length === 0) return null;
   return (
-    <div className="strip" role="toolbar" aria-label={`${selected.size} selected`}>
-      <span className="strip-count">{selected.size} selected</span>
+    <div className="strip" role="toolbar" aria-label={text}>
+      <span className="strip-count">{text}</span>
       {verbs
         .filter((v) => v.ok || v.move.kind === 'bundle')
         .map((v) => (
@@ -28,9 +33,7 @@ export function SelectionStrip({ model, index }: { model: DrawnModel; index: num
             key={v.label}
             aria-disabled={!v.ok}
             className={v.ok ? '' : 'not-now'}
-            onClick={() =>
-              v.ok ? act(v.move as PageMove) && done(v, index) : notify('refusal', v.why ?? '')
-            }
+            onClick={() => (v.ok ? act(v.move) && done(v, index) : notify('refusal', v.why ?? ''))}
           >
             {v.label}
           </Button>

@@ -1,7 +1,8 @@
 // Base-ten blocks, in columns or on an open mat.
 import { Button } from 'antd';
 import type { Piece } from '../core/core';
-import { act, type DrawnModel } from '../lesson/store';
+import { acting } from '../state/acts';
+import { type DrawnModel } from '../state/lesson';
 import { Columns } from './columns';
 import { MoreOrLess, Words } from './controls';
 import { onColumn, onMat, onTray } from './drops';
@@ -41,9 +42,9 @@ export function BlocksView(props: ViewProps) {
 
 export function BlocksLine({ model, index }: { model: DrawnModel; index: number }) {
   const has = (flag: string) => model.flags.includes(flag);
-  const make = (kind: string, args: object = {}) => act({ kind, model: index, ...args });
+  const make = acting(index);
   const columns = model.zones.filter((z) => z.one).length;
-  const places = ['ones', 'tens', 'hundreds', 'thousands'];
+  const places = ['ones', 'tens', 'hundreds', 'thousands'] as const;
   return (
     <>
       <Button onClick={() => make('view', { view: has('mat') ? 'columns' : 'mat' })}>

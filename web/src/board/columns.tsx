@@ -3,7 +3,8 @@
 import { Button } from 'antd';
 import { useState, type CSSProperties } from 'react';
 import { Mark, type Piece, type ZoneView } from '../core/core';
-import { act, select, type DrawnModel } from '../lesson/store';
+import { act } from '../state/acts';
+import { select, type DrawnModel } from '../state/lesson';
 import { InputNumber, Sheet } from '../shell/later';
 import { centreOf } from './geometry';
 import { Look } from './looks';
@@ -93,7 +94,7 @@ function Stack({
           aria-label={`Put one of the ${zone.label} away`}
           disabled={!last}
           onClick={() =>
-            last && act({ kind: 'remove', model: index, pieces: [{ place: zone.id, ids: [last[0]] }] })
+            last && act({ kind: 'remove', model: index, pieces: [{ place: 'ones', ids: [last[0]] }] })
           }
         >
           −
@@ -101,7 +102,7 @@ function Stack({
         <Button
           className="more"
           aria-label={`Add ${zone.one}`}
-          onClick={() => act({ kind: 'place', model: index, amount: zone.one })}
+          onClick={() => zone.one && act({ kind: 'place', model: index, amount: zone.one })}
         >
           <svg viewBox={`-1 -1 ${w + 2} ${h + 2}`} aria-hidden="true">
             <Look piece={sample} flags={[]} />
@@ -115,7 +116,7 @@ function Stack({
         </Sheet>
       </div>
       {zone.verb && (
-        <Button className="verb" onClick={() => zone.move && act({ ...zone.move, kind: zone.move.kind })}>
+        <Button className="verb" onClick={() => zone.move && act(zone.move)}>
           {zone.verb}
         </Button>
       )}

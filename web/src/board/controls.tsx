@@ -2,7 +2,8 @@
 // a panel, a stepper.
 import { Button, Input, type InputProps } from 'antd';
 import type { ReactNode } from 'react';
-import { act } from '../lesson/store';
+import type { Place } from '../core/core';
+import { act } from '../state/acts';
 import { Menu, Sheet } from '../shell/later';
 
 export interface Word {
@@ -73,7 +74,7 @@ export function Stepper({ label, value, less, more }: StepperProps) {
 }
 
 /** One more or less at a place, crossing tens by a bundle that is seen. */
-export function MoreOrLess({ index, places }: { index: number; places: [string, string][] }) {
+export function MoreOrLess({ index, places }: { index: number; places: [Place, string][] }) {
   return (
     <Panel label="More or less">
       {places.map(([place, size]) => (

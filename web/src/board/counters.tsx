@@ -2,7 +2,8 @@
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Mark, type Piece } from '../core/core';
-import { act, select, type DrawnModel } from '../lesson/store';
+import { act, acting } from '../state/acts';
+import { select, type DrawnModel } from '../state/lesson';
 import { InputNumber, Sheet } from '../shell/later';
 import { selectZone } from './columns';
 import { Panel, Stepper, TypedForm, Words } from './controls';
@@ -11,7 +12,7 @@ import { Look } from './looks';
 import { PieceBoard } from './PieceBoard';
 import type { ViewProps } from './views';
 
-export const storyShapes = ['counter', 'bulb', 'seed', 'leaf', 'snail', 'bee', 'pot'];
+const storyShapes = ['counter', 'bulb', 'seed', 'leaf', 'snail', 'bee', 'pot'] as const;
 
 export function CountersView({ model, index, scale, bare }: ViewProps) {
   const flip = (id: number) => act({ kind: 'flip', model: index, pieces: [{ place: 'ones', ids: [id] }] });
@@ -135,10 +136,9 @@ function Several({ index, faces }: { index: number; faces: [string, boolean][] }
 
 export function CountersLine({ model, index }: { model: DrawnModel; index: number }) {
   const has = (flag: string) => model.flags.includes(flag);
-  const make = (kind: string, args: object = {}) => act({ kind, model: index, ...args });
+  const make = acting(index);
   const s = model.settings;
-  const inPlay = model.pieces.filter((p) => !(p[7] & (Mark.taken | Mark.crossed | Mark.copy)));
-  const first = inPlay.filter((p) => !(p[7] & Mark.alternate)).length;
+  const { first, second, whole } = model.counts;
   const split = Number(s.split ?? 0);
   const across = !!s.across;
   const most = Number((across ? s.columns : s.rows) ?? 1) - 1;
@@ -197,9 +197,9 @@ export function CountersLine({ model, index }: { model: DrawnModel; index: numbe
       <Panel label="Parts">
         <Stepper
           label="First part"
-          value={`${first} and ${inPlay.length - first}`}
-          less={first > 0 ? () => make('parts', { first: first - 1 }) : undefined}
-          more={first < inPlay.length ? () => make('parts', { first: first + 1 }) : undefined}
+          value={`${first} and ${second}`}
+          less={Number(first) > 0 ? () => make('parts', { first: Number(first) - 1 }) : undefined}
+          more={Number(first) < Number(whole) ? () => make('parts', { first: Number(first) + 1 }) : undefined}
         />
         <Button onClick={() => make('swap')}>Swap the parts</Button>
         <Button onClick={() => make('ways', {})}>All ways</Button>

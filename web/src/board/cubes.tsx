@@ -1,6 +1,7 @@
 // Linking cubes: trains that snap and join, and towers of ten.
 import { Button } from 'antd';
-import { act, type DrawnModel } from '../lesson/store';
+import { act, acting } from '../state/acts';
+import { type DrawnModel } from '../state/lesson';
 import { selectZone } from './columns';
 import { Panel, Words } from './controls';
 import { onTray, zoneUnder } from './drops';
@@ -48,24 +49,28 @@ export function CubesView({ model, index, scale, bare }: ViewProps) {
 
 /** The words of one train, at its end. */
 function Train({ model, index, n }: { model: DrawnModel; index: number; n: number }) {
-  const make = (kind: string, args: object = {}) => act({ kind, model: index, train: n, ...args });
-  const trains = Number(model.settings.trains);
+  const make = acting(index);
+  const trains = Number(model.counts.trains);
   return (
     <span className="train-words">
       <Words
         label={`Train ${n}`}
         words={[
-          { label: 'Snap at random', run: () => make('snap', { seed: seed() }) },
+          { label: 'Snap at random', run: () => make('snap', { train: n, seed: seed() }) },
           {
             label: 'Join to the train above',
             off: n === 1,
-            run: () => act({ kind: 'join', model: index, train: n - 1, with: n }),
+            run: () => make('join', { train: n - 1, with: n }),
           },
-          { label: 'Join the train below', off: n === trains, run: () => make('join', { with: n + 1 }) },
+          {
+            label: 'Join the train below',
+            off: n === trains,
+            run: () => make('join', { train: n, with: n + 1 }),
+          },
           'line',
-          { label: 'One cube more', run: () => make('add', { count: 1 }) },
-          { label: 'One berry cube more', run: () => make('add', { count: 1, part: 1 }) },
-          { label: 'Make a tower of ten', run: () => make('tower') },
+          { label: 'One cube more', run: () => make('add', { train: n, count: 1 }) },
+          { label: 'One berry cube more', run: () => make('add', { train: n, count: 1, part: 1 }) },
+          { label: 'Make a tower of ten', run: () => make('tower', { train: n }) },
         ]}
       />
     </span>
@@ -73,7 +78,7 @@ function Train({ model, index, n }: { model: DrawnModel; index: number; n: numbe
 }
 
 export function CubesLine({ index }: { model: DrawnModel; index: number }) {
-  const make = (kind: string, args: object = {}) => act({ kind, model: index, ...args });
+  const make = acting(index);
   return (
     <>
       <Panel label="New train">

@@ -1,7 +1,7 @@
 // Going from piece to piece by keys.
 import { useState, type KeyboardEvent } from 'react';
 import type { Piece } from '../core/core';
-import { select, toggle, type DrawnModel } from '../lesson/store';
+import { select, toggle, type DrawnModel } from '../state/lesson';
 import { centreOf } from './geometry';
 
 export function useCursor(

@@ -2,8 +2,9 @@
 // share on, digit cards below.
 import { Button } from 'antd';
 import { useState } from 'react';
-import type { Piece } from '../core/core';
-import { act, type DrawnModel } from '../lesson/store';
+import type { Piece, Place } from '../core/core';
+import { act, acting } from '../state/acts';
+import { type DrawnModel } from '../state/lesson';
 import { Checkbox, Select } from '../shell/later';
 import { Columns } from './columns';
 import { MoreOrLess, Panel, Stepper, TypedForm, Words } from './controls';
@@ -11,7 +12,7 @@ import { named, onColumn, onTray, zoneUnder } from './drops';
 import { PieceBoard } from './PieceBoard';
 import type { ViewProps } from './views';
 
-const places = [
+const places: Place[] = [
   'millions',
   'hundred thousands',
   'ten thousands',
@@ -23,6 +24,9 @@ const places = [
   'hundredths',
   'thousandths',
 ];
+
+/** A text as a place, or another one where it is none. */
+const placeOf = (text: string | undefined, other: Place) => places.find((p) => p === text) ?? other;
 
 export function DiscsView(props: ViewProps) {
   const { model, index, scale } = props;
@@ -52,12 +56,13 @@ export function DiscsView(props: ViewProps) {
 
 export function DiscsLine({ model, index }: { model: DrawnModel; index: number }) {
   const has = (flag: string) => model.flags.includes(flag);
-  const make = (kind: string, args: object = {}) => act({ kind, model: index, ...args });
+  const make = acting(index);
   const s = model.settings;
-  const shown = places.slice(places.indexOf(s.top ?? 'hundreds'), places.indexOf(s.bottom ?? 'ones') + 1);
-  const steps = ['hundreds', 'tens', 'ones', 'tenths', 'hundredths', 'thousands']
+  const [top, bottom] = [placeOf(s.top, 'hundreds'), placeOf(s.bottom, 'ones')];
+  const shown = places.slice(places.indexOf(top), places.indexOf(bottom) + 1);
+  const steps = (['hundreds', 'tens', 'ones', 'tenths', 'hundredths', 'thousands'] as const)
     .filter((p) => shown.includes(p))
-    .map((p): [string, string] => [p, model.zones.find((z) => z.id === p)?.size ?? '']);
+    .map((p): [Place, string] => [p, model.zones.find((z) => z.place === p)?.size ?? '']);
   return (
     <>
       <Shift model={model} index={index} />
@@ -67,18 +72,18 @@ export function DiscsLine({ model, index }: { model: DrawnModel; index: number }
           Largest column{' '}
           <Select
             aria-label="Largest column"
-            value={s.top ?? 'hundreds'}
+            value={top}
             options={places.slice(0, 7).map((value) => ({ value, label: value }))}
-            onChange={(top) => make('columns', { top, bottom: s.bottom })}
+            onChange={(p) => make('columns', { top: placeOf(p, top), bottom })}
           />
         </label>
         <label className="panel-row">
           Smallest column{' '}
           <Select
             aria-label="Smallest column"
-            value={s.bottom ?? 'ones'}
+            value={bottom}
             options={places.slice(6).map((value) => ({ value, label: value }))}
-            onChange={(bottom) => make('columns', { top: s.top, bottom })}
+            onChange={(p) => make('columns', { top, bottom: placeOf(p, bottom) })}
           />
         </label>
         <Stepper
@@ -99,7 +104,7 @@ export function DiscsLine({ model, index }: { model: DrawnModel; index: number }
         />
         {shown.map((place) => (
           <Button key={place} onClick={() => make('share', { place })}>
-            Share the {model.zones.find((z) => z.id === place)?.label ?? place}
+            Share the {model.zones.find((z) => z.place === place)?.label ?? place}
           </Button>
         ))}
         <Button onClick={() => make('gather')}>Gather again</Button>

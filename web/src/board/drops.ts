@@ -1,10 +1,11 @@
 // What a drop means where pieces have places: from column to column they bundle
 // or unbundle; on the tray, or off the board, they are taken away.
-import { Mark } from '../core/core';
-import { act, select, type DrawnModel } from '../lesson/store';
+import { Mark, type Select } from '../core/core';
+import { act } from '../state/acts';
+import { select, type DrawnModel } from '../state/lesson';
 import type { Drop } from './hand';
 
-export function named(d: Drop) {
+export function named(d: Drop): Select[] {
   return [{ place: 'ones', ids: d.ids }];
 }
 
@@ -36,15 +37,16 @@ export function onMat(index: number, d: Drop) {
 
 /** A column to the left bundles, one to the right unbundles all the way there. */
 export function onColumn(model: DrawnModel, index: number, d: Drop) {
-  const columns = model.zones.filter((z) => z.one);
+  const columns = model.zones.filter((z) => z.place);
   const at = (x: number) => columns.findIndex((z) => x >= z.x && x < z.x + z.w);
   const [to, from] = [at(d.at.x), at(d.from.x)];
   if (to < 0 || from < 0 || to === from) return;
-  const place = columns[from]!.id;
+  const [place, down] = [columns[from]!.place, columns[to]!.place];
+  if (!place || !down) return;
   const made = act(
     to < from
       ? { kind: 'bundle', model: index, place, pieces: named(d) }
-      : { kind: 'unbundle', model: index, place, pieces: named(d), to: columns[to]!.id },
+      : { kind: 'unbundle', model: index, place, pieces: named(d), to: down },
   );
   if (made) select(index, []);
 }

@@ -3,7 +3,7 @@
 // light as one.
 import { useRef, useState, type PointerEvent, type RefObject } from 'react';
 import type { Piece } from '../core/core';
-import { select, toggle, useLesson, type DrawnModel } from '../lesson/store';
+import { select, toggle, useLesson, type DrawnModel } from '../state/lesson';
 import { centreOf, inside, type Point } from './geometry';
 
 /** A drag of the selection that has ended: where from, where to, and by which piece. */

@@ -1,6 +1,6 @@
 // Pieces and the digits that stand for them light each other.
 import { useEffect } from 'react';
-import { light, useLesson } from '../lesson/store';
+import { light, useLesson } from '../state/lesson';
 
 /** Watches which piece is pointed at, and lights it with the digits it belongs to. */
 export function PointedAt() {

@@ -3,7 +3,8 @@
 import { Button, Input } from 'antd';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Piece } from '../core/core';
-import { act, useLesson, type DrawnModel } from '../lesson/store';
+import { act } from '../state/acts';
+import { useLesson, type DrawnModel } from '../state/lesson';
 import { Panel, Words } from './controls';
 import { Look } from './looks';
 import { PieceLayer } from './PieceLayer';
@@ -32,21 +33,13 @@ export function RackView({ model, index, scale }: ViewProps) {
   const origins = useLesson((s) => s.origins);
   const lit = useLesson((s) => s.lit);
   const rows = model.zones.filter((z) => !z.side);
-  const sides = model.zones.filter((z) => z.side);
   const [push, setPush] = useState<Push>();
   const svg = useRef<SVGSVGElement>(null);
   const rowHeight = model.h / rows.length;
 
-  /** How many beads of a row are left of a piece's place in it: its own number. */
-  const place = (id: number) => {
-    const at = model.pieces.findIndex((p) => p[0] === id);
-    return { row: Math.floor(at / BEADS), bead: at % BEADS };
-  };
-  const leftOf = (row: number) => sides[row * 2]!.w;
-  const isHome = (row: number, bead: number) => {
-    const p = model.pieces[row * BEADS + bead];
-    return !!p && p[2] > leftOf(row);
-  };
+  /** A bead, its row, and whether it comes from the home side: the core numbers beads from the left, those at home below 0. */
+  const place = (p: Piece) => ({ row: rowOf(p), bead: Math.abs(p[6]), home: p[6] < 0 });
+  const rowOf = (p: Piece) => rows.findIndex((z) => p[3] >= z.y && p[3] < z.y + z.h);
   const rowAt = (e: PointerEvent) => {
     const r = svg.current!.getBoundingClientRect();
     return Math.max(0, Math.min(rows.length - 1, Math.floor((e.clientY - r.top) / scale / rowHeight)));
@@ -54,9 +47,11 @@ export function RackView({ model, index, scale }: ViewProps) {
   const down = (e: PointerEvent<SVGSVGElement>) => {
     const hit = (e.target as Element).closest<SVGGElement>('[data-piece]');
     if (!hit || e.button !== 0 || push) return;
-    const { row, bead } = place(Number(hit.dataset.piece));
+    const piece = model.pieces.find((p) => p[0] === Number(hit.dataset.piece));
+    if (!piece) return;
+    const at = place(piece);
     e.currentTarget.setPointerCapture(e.pointerId);
-    setPush({ pointer: e.pointerId, x: e.clientX, row, bead, home: isHome(row, bead), to: row, dx: 0 });
+    setPush({ pointer: e.pointerId, x: e.clientX, ...at, to: at.row, dx: 0 });
   };
   const move = (e: PointerEvent<SVGSVGElement>) => {
     if (!push || push.pointer !== e.pointerId) return;
@@ -70,14 +65,13 @@ export function RackView({ model, index, scale }: ViewProps) {
     setPush(undefined);
     const tapped = Math.abs(push.dx * scale) < 8 && push.to === push.row;
     if (!tapped && Math.abs(push.dx) < WAY / 4) return;
-    const to = push.home ? push.bead + 1 : push.bead;
+    const to = push.home ? push.bead : push.bead - 1;
     act({ kind: 'slide', model: index, rows: rowsOf(push).map((r) => ({ row: r + 1, to })) });
   };
-  const travelling = (p: Piece, i: number): Piece => {
+  const travelling = (p: Piece): Piece => {
     if (!push || push.dx === 0) return p;
-    const row = Math.floor(i / BEADS);
-    const bead = i % BEADS;
-    if (!rowsOf(push).includes(row) || isHome(row, bead) !== push.home) return p;
+    const { row, bead, home } = place(p);
+    if (!rowsOf(push).includes(row) || home !== push.home) return p;
     const along = push.home ? bead <= push.bead : bead >= push.bead;
     return along ? [p[0], p[1], p[2] + push.dx, p[3], p[4], p[5], p[6], p[7]] : p;
   };
@@ -116,7 +110,7 @@ export function RackView({ model, index, scale }: ViewProps) {
           aria-valuenow={z.count === '?' ? undefined : Number(z.count)}
           aria-valuetext={z.count === '?' ? 'covered' : z.count}
           style={{ top: z.y * scale, height: z.h * scale, width: z.w * scale }}
-          onKeyDown={(e) => onRowKey(e, model, index, i)}
+          onKeyDown={(e) => onRowKey(e, index, i, z.count)}
         >
           <span className="row-count">{z.count}</span>
         </div>
@@ -131,10 +125,9 @@ function rowsOf(push: Push): number[] {
 }
 
 /** An arrow pushes one bead its way, up is one more, Page keys a whole five, Home and End a whole row. */
-function onRowKey(e: KeyboardEvent, model: DrawnModel, index: number, row: number) {
-  const beads = model.pieces.slice(row * BEADS, (row + 1) * BEADS);
-  const edge = model.zones.filter((z) => z.side)[row * 2]!.w;
-  const now = beads.filter((p) => p[2] < edge).length;
+function onRowKey(e: KeyboardEvent, index: number, row: number, count: string) {
+  const now = Number(count);
+  if (Number.isNaN(now)) return; // it is covered
   const to = {
     ArrowLeft: now + 1,
     ArrowRight: now - 1,

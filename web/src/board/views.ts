@@ -2,7 +2,7 @@
 // missing.
 import type { ComponentType } from 'react';
 import type { Model } from '../core/core';
-import type { DrawnModel } from '../lesson/store';
+import type { DrawnModel } from '../state/lesson';
 import { BlocksLine, BlocksView } from './blocks';
 import { CountersLine, CountersView } from './counters';
 import { CubesLine, CubesView } from './cubes';

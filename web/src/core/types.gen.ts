@@ -1,10 +1,6 @@
 // Generated from docs/schema/door.schema.json by `make generate`. Do not edit.
 
 /**
- * One model, told by its kind.
- */
-export type Model = Blocks | Rack | Counters | Cubes | Discs;
-/**
  * A place: a power of ten.
  */
 export type Place =
@@ -18,259 +14,2775 @@ export type Place =
   | 'tenths'
   | 'hundredths'
   | 'thousandths';
-export type UnitForm = Count[];
 /**
  * One act, told by its kind.
  */
 export type Move =
-  | MoveBlocksBuild
-  | MoveBlocksPlace
-  | MoveBlocksBundle
-  | MoveBlocksUnbundle
-  | MoveBlocksStep
-  | MoveBlocksOpenAll
-  | MoveBlocksFewest
-  | MoveBlocksTake
-  | MoveBlocksCross
-  | MoveBlocksRestore
-  | MoveBlocksRemove
-  | MoveBlocksRing
-  | MoveBlocksCopy
-  | MoveBlocksCounted
-  | MoveBlocksJoin
-  | MoveBlocksApart
-  | MoveBlocksTidy
-  | MoveBlocksClear
-  | MoveBlocksLay
-  | MoveBlocksView
-  | MoveBlocksStyle
-  | MoveBlocksColour
-  | MoveBlocksNames
-  | MoveBlocksColumns
-  | MoveRackSlide
-  | MoveRackBuild
-  | MoveRackMore
-  | MoveRackLess
-  | MoveRackHome
-  | MoveRackRows
-  | MoveRackRing
-  | MoveCountersBuild
-  | MoveCountersPlace
-  | MoveCountersStep
-  | MoveCountersFlip
-  | MoveCountersParts
-  | MoveCountersSwap
-  | MoveCountersWays
-  | MoveCountersFrames
-  | MoveCountersGrow
-  | MoveCountersCopyFrame
-  | MoveCountersTurn
-  | MoveCountersSplit
-  | MoveCountersFill
-  | MoveCountersNumerals
-  | MoveCountersSkip
-  | MoveCountersArray
-  | MoveCountersGroups
-  | MoveCountersShare
-  | MoveCountersGather
-  | MoveCountersGroupsOf
-  | MoveCountersPut
-  | MoveCountersLineUp
-  | MoveCountersScatter
-  | MoveCountersLay
-  | MoveCountersLook
-  | MoveCountersUnit
-  | MoveCountersTidy
-  | MoveCountersClear
-  | MoveCountersTake
-  | MoveCountersCross
-  | MoveCountersRestore
-  | MoveCountersRemove
-  | MoveCountersRing
-  | MoveCountersCopy
-  | MoveCountersCounted
-  | MoveCubesBuild
-  | MoveCubesPlace
-  | MoveCubesAdd
-  | MoveCubesSnap
-  | MoveCubesJoin
-  | MoveCubesColour
-  | MoveCubesColourTrains
-  | MoveCubesLargerFirst
-  | MoveCubesTower
-  | MoveCubesOpen
-  | MoveCubesTidy
-  | MoveCubesClear
-  | MoveCubesTake
-  | MoveCubesCross
-  | MoveCubesRestore
-  | MoveCubesRemove
-  | MoveCubesRing
-  | MoveCubesCopy
-  | MoveCubesCounted
-  | MoveDiscsBuild
-  | MoveDiscsPlace
-  | MoveDiscsBundle
-  | MoveDiscsUnbundle
-  | MoveDiscsStep
-  | MoveDiscsOpenAll
-  | MoveDiscsFewest
-  | MoveDiscsShift
-  | MoveDiscsShiftDisc
-  | MoveDiscsDropStart
-  | MoveDiscsColumns
-  | MoveDiscsRows
-  | MoveDiscsJoin
-  | MoveDiscsStyle
-  | MoveDiscsCards
-  | MoveDiscsDigits
-  | MoveDiscsGroups
-  | MoveDiscsShare
-  | MoveDiscsPut
-  | MoveDiscsGather
-  | MoveDiscsTidy
-  | MoveDiscsClear
-  | MoveDiscsTake
-  | MoveDiscsCross
-  | MoveDiscsRestore
-  | MoveDiscsRemove
-  | MoveDiscsRing
-  | MoveDiscsCopy
-  | MoveDiscsCounted
-  | MoveBoardCover
-  | MoveBoardUncover
-  | MoveBoardMoveCover
-  | MoveBoardAddModel
-  | MoveBoardRemoveModel
-  | MoveBoardTitle
-  | MoveBoardWidth
-  | MoveBoardReorder
-  | MoveBoardLink
-  | MoveBoardUnlink
-  | MoveBoardKeep
-  | MoveBoardDropKept
-  | MoveBoardBeside;
+  | MoveOfBlocksBuild
+  | MoveOfBlocksPlace
+  | MoveOfBlocksBundle
+  | MoveOfBlocksUnbundle
+  | MoveOfBlocksStep
+  | MoveOfBlocksOpenAll
+  | MoveOfBlocksFewest
+  | MoveOfBlocksTake
+  | MoveOfBlocksCross
+  | MoveOfBlocksRestore
+  | MoveOfBlocksRemove
+  | MoveOfBlocksRing
+  | MoveOfBlocksCopy
+  | MoveOfBlocksCounted
+  | MoveOfBlocksJoin
+  | MoveOfBlocksApart
+  | MoveOfBlocksTidy
+  | MoveOfBlocksClear
+  | MoveOfBlocksLay
+  | MoveOfBlocksView
+  | MoveOfBlocksStyle
+  | MoveOfBlocksColour
+  | MoveOfBlocksNames
+  | MoveOfBlocksColumns
+  | MoveOfRackSlide
+  | MoveOfRackBuild
+  | MoveOfRackMore
+  | MoveOfRackLess
+  | MoveOfRackHome
+  | MoveOfRackRows
+  | MoveOfRackRing
+  | MoveOfCountersBuild
+  | MoveOfCountersPlace
+  | MoveOfCountersStep
+  | MoveOfCountersFlip
+  | MoveOfCountersParts
+  | MoveOfCountersSwap
+  | MoveOfCountersWays
+  | MoveOfCountersFrames
+  | MoveOfCountersGrow
+  | MoveOfCountersCopyFrame
+  | MoveOfCountersTurn
+  | MoveOfCountersSplit
+  | MoveOfCountersFill
+  | MoveOfCountersNumerals
+  | MoveOfCountersSkip
+  | MoveOfCountersArray
+  | MoveOfCountersGroups
+  | MoveOfCountersShare
+  | MoveOfCountersGather
+  | MoveOfCountersGroupsOf
+  | MoveOfCountersPut
+  | MoveOfCountersLineUp
+  | MoveOfCountersScatter
+  | MoveOfCountersLay
+  | MoveOfCountersLook
+  | MoveOfCountersUnit
+  | MoveOfCountersTidy
+  | MoveOfCountersClear
+  | MoveOfCountersTake
+  | MoveOfCountersCross
+  | MoveOfCountersRestore
+  | MoveOfCountersRemove
+  | MoveOfCountersRing
+  | MoveOfCountersCopy
+  | MoveOfCountersCounted
+  | MoveOfCubesBuild
+  | MoveOfCubesPlace
+  | MoveOfCubesAdd
+  | MoveOfCubesSnap
+  | MoveOfCubesJoin
+  | MoveOfCubesColour
+  | MoveOfCubesColourTrains
+  | MoveOfCubesLargerFirst
+  | MoveOfCubesTower
+  | MoveOfCubesOpen
+  | MoveOfCubesTidy
+  | MoveOfCubesClear
+  | MoveOfCubesTake
+  | MoveOfCubesCross
+  | MoveOfCubesRestore
+  | MoveOfCubesRemove
+  | MoveOfCubesRing
+  | MoveOfCubesCopy
+  | MoveOfCubesCounted
+  | MoveOfDiscsBuild
+  | MoveOfDiscsPlace
+  | MoveOfDiscsBundle
+  | MoveOfDiscsUnbundle
+  | MoveOfDiscsStep
+  | MoveOfDiscsOpenAll
+  | MoveOfDiscsFewest
+  | MoveOfDiscsShift
+  | MoveOfDiscsShiftDisc
+  | MoveOfDiscsDropStart
+  | MoveOfDiscsColumns
+  | MoveOfDiscsRows
+  | MoveOfDiscsJoin
+  | MoveOfDiscsStyle
+  | MoveOfDiscsCards
+  | MoveOfDiscsDigits
+  | MoveOfDiscsGroups
+  | MoveOfDiscsShare
+  | MoveOfDiscsPut
+  | MoveOfDiscsGather
+  | MoveOfDiscsTidy
+  | MoveOfDiscsClear
+  | MoveOfDiscsTake
+  | MoveOfDiscsCross
+  | MoveOfDiscsRestore
+  | MoveOfDiscsRemove
+  | MoveOfDiscsRing
+  | MoveOfDiscsCopy
+  | MoveOfDiscsCounted
+  | MoveOnBoardCover
+  | MoveOnBoardUncover
+  | MoveOnBoardMoveCover
+  | MoveOnBoardAddModel
+  | MoveOnBoardRemoveModel
+  | MoveOnBoardTitle
+  | MoveOnBoardWidth
+  | MoveOnBoardReorder
+  | MoveOnBoardLink
+  | MoveOnBoardUnlink
+  | MoveOnBoardKeep
+  | MoveOnBoardDropKept
+  | MoveOnBoardBeside;
+/**
+ * One model, told by its kind.
+ */
+export type Model = BlocksModel | RackModel | CountersModel | CubesModel | DiscsModel;
+export type UnitForm = Count[];
 /**
  * Pieces as drawn: [id, look, x, y, w, h, part, marks] in model units, and the text on it, if any.
  */
-export type Pieces = unknown[][];
+export type Pieces = [
+  id: number,
+  look: string,
+  x: number,
+  y: number,
+  w: number,
+  h: number,
+  part: number,
+  marks: number,
+  text?: string,
+][];
 
-export interface DoorTypes {
-  lesson: Lesson;
-  turned: Turned;
-  verb: Verb;
-  method: MethodInfo;
-  plain: Plain;
-  reading: Reading;
-  became: Became;
-  edit: Edit;
-  reached: Reached;
-  acts: Acts;
-  builds: Builds;
-  verdict: Verdict;
-  overlay: Overlay;
-  captured: Captured;
+export interface Calls {
+  /**
+   * The file form that this core writes.
+   */
+  version: {
+    arg: {};
+    answer: Version;
+  };
+  /**
+   * Reads a number and tells all its forms.
+   */
+  read: {
+    arg: {
+      text: string;
+    };
+    answer: Reading;
+  };
+  /**
+   * The methods of worked examples.
+   */
+  methods: {
+    arg: {};
+    answer: MethodInfo[];
+  };
+  /**
+   * A worked example in words, before it is added.
+   */
+  preview: {
+    arg: {
+      method?: string;
+      args?: string[];
+      model?: string;
+      options?: {
+        [k: string]: string;
+      };
+      typed?: string;
+    };
+    answer: Plain;
+  };
+  /**
+   * Throws dice, a spinner or number cards; the same seed gives the same.
+   */
+  throw: {
+    arg: {
+      kind: string;
+      count: number;
+      seed: number;
+    };
+    answer: number[];
+  };
+  /**
+   * The acts that it takes to lay a number, the slow way and the fast.
+   */
+  acts: {
+    arg: {
+      text: string;
+    };
+    answer: Acts[];
+  };
+  /**
+   * Opens a lesson behind a handle.
+   */
+  open: {
+    arg: {
+      lesson: unknown;
+    };
+    answer: Opened;
+  };
+  /**
+   * Closes the lesson.
+   */
+  close: {
+    arg: {
+      handle: number;
+    };
+    answer: None;
+  };
+  /**
+   * The lesson as the stem and the shelf show it.
+   */
+  outline: {
+    arg: {
+      handle: number;
+    };
+    answer: Outline;
+  };
+  /**
+   * The whole lesson, as it is saved.
+   */
+  document: {
+    arg: {
+      handle: number;
+    };
+    answer: Lesson;
+  };
+  /**
+   * Goes to a step of a scene.
+   */
+  show: {
+    arg: {
+      handle: number;
+      scene: string;
+      step: number;
+      asked?: boolean;
+      present?: boolean;
+    };
+    answer: Frame;
+  };
+  /**
+   * Makes a move on what the class sees.
+   */
+  apply: {
+    arg: {
+      handle: number;
+      move: Move;
+    };
+    answer: Delta;
+  };
+  /**
+   * Takes the last act back.
+   */
+  undo: {
+    arg: {
+      handle: number;
+    };
+    answer: Update;
+  };
+  /**
+   * Makes again what was taken back.
+   */
+  redo: {
+    arg: {
+      handle: number;
+    };
+    answer: Update;
+  };
+  /**
+   * Changes the document.
+   */
+  edit: {
+    arg: {
+      handle: number;
+      edit: Edit;
+    };
+    answer: Update;
+  };
+  /**
+   * Changes what a scene is called and shows.
+   */
+  setScene: {
+    arg: {
+      handle: number;
+      scene: string;
+      title?: string;
+      show?: string[];
+      marks?: string;
+    };
+    answer: Update;
+  };
+  /**
+   * Changes the words of a step, or takes it out.
+   */
+  editStep: {
+    arg: {
+      handle: number;
+      scene: string;
+      step: number;
+      say?: string;
+      ask?: string;
+      answer?: string;
+      look?: string;
+      pause?: boolean;
+      remove?: boolean;
+    };
+    answer: Update;
+  };
+  /**
+   * Splits a step, joins it to the next, or moves it.
+   */
+  reshape: {
+    arg: {
+      handle: number;
+      scene: string;
+      step: number;
+      how: 'split' | 'join' | 'earlier' | 'later';
+    };
+    answer: Update;
+  };
+  /**
+   * Adds a free board.
+   */
+  addBoard: {
+    arg: {
+      handle: number;
+      id: string;
+      title: string;
+      kinds: string[];
+      at?: number;
+    };
+    answer: Update;
+  };
+  /**
+   * Adds a worked example.
+   */
+  addExample: {
+    arg: {
+      handle: number;
+      method?: string;
+      args?: string[];
+      model?: string;
+      options?: {
+        [k: string]: string;
+      };
+      typed?: string;
+      id: string;
+      at?: number;
+    };
+    answer: Update;
+  };
+  /**
+   * Adds a worked example of a parallel problem.
+   */
+  anotherLike: {
+    arg: {
+      handle: number;
+      scene: string;
+      id: string;
+      seed: number;
+    };
+    answer: Update;
+  };
+  /**
+   * Clears pieces, ink, notes or record, as one act.
+   */
+  clear: {
+    arg: {
+      handle: number;
+      what: string[];
+    };
+    answer: Update;
+  };
+  /**
+   * Keeps what was done on a scratch copy as a step, or in one.
+   */
+  keepScratch: {
+    arg: {
+      handle: number;
+      into?: boolean;
+    };
+    answer: Update;
+  };
+  /**
+   * Puts the scratch copy away.
+   */
+  dropScratch: {
+    arg: {
+      handle: number;
+    };
+    answer: Frame;
+  };
+  /**
+   * Makes every further move on the free board a move of a new example.
+   */
+  beginCapture: {
+    arg: {
+      handle: number;
+    };
+    answer: Captured;
+  };
+  /**
+   * Closes a step of the capture with the teacher's words.
+   */
+  endStep: {
+    arg: {
+      handle: number;
+      say: string;
+      ask: string;
+      answer: string;
+    };
+    answer: Captured;
+  };
+  /**
+   * Makes the captured steps a worked example.
+   */
+  endCapture: {
+    arg: {
+      handle: number;
+      say: string;
+      ask: string;
+      answer: string;
+      id: string;
+      title: string;
+    };
+    answer: Update;
+  };
+  /**
+   * Stops capturing; the board stays as it is.
+   */
+  dropCapture: {
+    arg: {
+      handle: number;
+    };
+    answer: Captured;
+  };
+  /**
+   * What a selection of pieces holds, and the verbs that it carries.
+   */
+  selection: {
+    arg: {
+      handle: number;
+      model: number;
+      ids: number[];
+    };
+    answer: Selection;
+  };
+  /**
+   * A quick look at what is covered; nothing is shown to anyone else.
+   */
+  look: {
+    arg: {
+      handle: number;
+      model: number;
+    };
+    answer: QuickLook;
+  };
+  /**
+   * The pieces in the order in which they are counted aloud.
+   */
+  counting: {
+    arg: {
+      handle: number;
+      model: number;
+    };
+    answer: Reached[];
+  };
+  /**
+   * The ways to build a number.
+   */
+  builds: {
+    arg: {
+      handle: number;
+      text: string;
+    };
+    answer: Builds;
+  };
+  /**
+   * Judges a number sentence, against itself and the models.
+   */
+  judge: {
+    arg: {
+      handle: number;
+      text: string;
+    };
+    answer: Verdict;
+  };
+  /**
+   * The first two models with the sign between them.
+   */
+  compare: {
+    arg: {
+      handle: number;
+    };
+    answer: TextArgs;
+  };
 }
-export interface Lesson {
-  /**
-   * The version of the file form.
-   */
-  format: 1;
-  /**
-   * The lesson's own name; a new one is given on import.
-   */
+export interface Version {
+  format: number;
+  minor: number;
+}
+export interface Reading {
+  numeral: string;
+  expanded: string;
+  unitForm: string;
+  words: string;
+  wordsWithAnd: string;
+  placeWords: string;
+  digits: Digit[];
+}
+export interface Digit {
+  place: Place;
+  digit: number;
+  value: string;
+}
+export interface MethodInfo {
   id: string;
-  /**
-   * What the shelf shows.
-   */
   title: string;
-  /**
-   * What the class is to notice.
-   */
-  objective?: string;
-  words: Words;
-  /**
-   * The scenes in order.
-   *
-   * @maxItems 200
-   */
-  scenes: Scene[];
-  /**
-   * What is kept beside the board, across scenes.
-   *
-   * @maxItems 2000
-   */
-  record?: Entry[];
+  operation: string;
+  doc: string;
+  args: string;
+  sample: string[];
+  typed: string;
+  limits: string;
+  models: string[];
+  options: Option[];
 }
-/**
- * What the class calls things.
- */
-export interface Words {
-  /**
-   * What the class calls making ten of a place into one of the next, and back.
-   */
-  regroup?: 'bundle' | 'regroup' | 'exchange' | 'trade' | 'rename' | 'carry';
-  /**
-   * What the class calls the ones.
-   */
-  ones?: 'ones' | 'units';
-  /**
-   * What the class calls a whole with its parts.
-   */
-  bond?: 'number bond' | 'part-whole model';
-  /**
-   * What the class calls the subject.
-   */
-  maths?: 'maths' | 'math';
-  /**
-   * The names of the four blocks, smallest first, parted by commas: cube, long, flat, big cube.
-   */
-  shapes?: string;
-  /**
-   * Everyday names of the columns from the ones up, parted by commas: bulbs, bags, trays, crates.
-   */
-  columns?: string;
+export interface Option {
+  name: string;
+  doc: string;
+  choices?: string[];
 }
-export interface Scene {
-  /**
-   * Its name in the lesson; no two scenes share one.
-   */
-  id: string;
-  /**
-   * What the stem shows.
-   */
+export interface Plain {
+  line?: number;
+  method: string;
   title: string;
+  problem: string;
+  answer: string;
+  model: string;
+  steps: PlainStep[];
   start: Board;
+  end: Board;
+  offer?: string;
+  scenes?: Plain[];
+}
+export interface PlainStep {
+  say: string;
+  ask: string;
+  answer: string;
+  look: string;
+  write: Write[];
+  moves: Move[];
+  total: string;
+  unitForm: string;
+}
+export interface Write {
   /**
-   * The steps in order.
-   *
-   * @maxItems 500
+   * A number sentence, a cell of the written method, a table row, a bond or a text.
    */
-  steps?: Step[];
+  kind: 'sentence' | 'cell' | 'row' | 'bond' | 'text';
   /**
-   * The read-outs that are shown; the others are held back.
+   * The sentence, the text, or the sign in the cell.
    */
-  show?: string[];
+  text?: string;
   /**
-   * Where the written method puts its regroup marks; above when left out.
+   * Of a cell: mark, addend 1 to 4 and sum, or quotient and dividend.
    */
-  marks?: 'above' | 'below';
+  row?: string;
   /**
-   * What is drawn over the board.
-   *
-   * @maxItems 500
+   * A place: a power of ten.
    */
-  ink?: Stroke[];
+  place?:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
   /**
-   * Texts placed on the board.
-   *
-   * @maxItems 60
+   * The pieces that the sign stands for.
    */
-  notes?: Note[];
-  made?: Made;
+  stands?: Select[];
+  /**
+   * Of a table row: its cells.
+   */
+  cells?: string[];
+  /**
+   * Of a bond: the whole.
+   */
+  whole?: string;
+  /**
+   * Of a bond: two to four parts.
+   */
+  parts?: string[];
+}
+export interface Select {
+  /**
+   * A place: a power of ten.
+   */
+  place:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
+  /**
+   * Where the pieces are; in play when left out.
+   */
+  state?: 'play' | 'crossed' | 'taken' | 'spent' | 'copy' | 'any';
+  /**
+   * Only pieces of this addend; 0 is pieces of none.
+   */
+  part?: number;
+  /**
+   * How many, lowest slots first; all when left out.
+   */
+  count?: number;
+  /**
+   * Exactly these slots.
+   */
+  slots?: number[];
+  ids?: number[];
 }
 /**
- * The board before the first step.
+ * Put the number on the board at once, in place of what is there.
+ */
+export interface MoveOfBlocksBuild {
+  kind: 'build';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * A number (146), a unit form (14 tens 6 ones), or to build at once, addends (146 + 87).
+   */
+  amount: string;
+  /**
+   * The addend that the pieces belong to; 0 for none.
+   */
+  part?: number;
+}
+/**
+ * Put an amount on the board beside what is there.
+ */
+export interface MoveOfBlocksPlace {
+  kind: 'place';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * A number (146), a unit form (14 tens 6 ones), or to build at once, addends (146 + 87).
+   */
+  amount: string;
+  /**
+   * The addend that the pieces belong to; 0 for none.
+   */
+  part?: number;
+}
+/**
+ * Ten pieces of a place become one of the next.
+ */
+export interface MoveOfBlocksBundle {
+  kind: 'bundle';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * A place: a power of ten.
+   */
+  place:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
+  /**
+   * Which pieces; the lowest slots in play when left out.
+   */
+  pieces?: Select[];
+  /**
+   * Leave the bundled pieces crossed out, out of play.
+   */
+  trace?: boolean;
+}
+/**
+ * A piece becomes ten of the next smaller place, or is opened further, place by place.
+ */
+export interface MoveOfBlocksUnbundle {
+  kind: 'unbundle';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * A place: a power of ten.
+   */
+  place:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
+  /**
+   * How many pieces; 1 when left out.
+   */
+  count?: number;
+  /**
+   * Which pieces; the lowest slots in play when left out.
+   */
+  pieces?: Select[];
+  /**
+   * A place: a power of ten.
+   */
+  to?:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
+}
+/**
+ * One more or one less at a place, crossing tens and hundreds by a bundle or an unbundle that is seen.
+ */
+export interface MoveOfBlocksStep {
+  kind: 'step';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * A place: a power of ten.
+   */
+  place:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
+  /**
+   * Down rather than up.
+   */
+  down?: boolean;
+}
+/**
+ * Show all that is in play in ones, or in another place.
+ */
+export interface MoveOfBlocksOpenAll {
+  kind: 'openAll';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * A place: a power of ten.
+   */
+  to:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
+}
+/**
+ * Bundle wherever there are ten or more: the fewest pieces that show the number.
+ */
+export interface MoveOfBlocksFewest {
+  kind: 'fewest';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+}
+/**
+ * Take pieces away to the Taken tray.
+ */
+export interface MoveOfBlocksTake {
+  kind: 'take';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+}
+/**
+ * Cross pieces out where they lie.
+ */
+export interface MoveOfBlocksCross {
+  kind: 'cross';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+}
+/**
+ * Put crossed-out or taken pieces back in play.
+ */
+export interface MoveOfBlocksRestore {
+  kind: 'restore';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+}
+/**
+ * Put pieces away without a trace.
+ */
+export interface MoveOfBlocksRemove {
+  kind: 'remove';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+}
+/**
+ * Ring pieces; rings drawn before go, unless this one stands beside them.
+ */
+export interface MoveOfBlocksRing {
+  kind: 'ring';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+  /**
+   * The rings drawn before stay.
+   */
+  beside?: boolean;
+}
+/**
+ * Lay copies of pieces beside them, to compare. Copies are not in play.
+ */
+export interface MoveOfBlocksCopy {
+  kind: 'copy';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+}
+/**
+ * Take the mark off new pieces.
+ */
+export interface MoveOfBlocksCounted {
+  kind: 'counted';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+}
+/**
+ * The addends of a place lie together.
+ */
+export interface MoveOfBlocksJoin {
+  kind: 'join';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * A place: a power of ten.
+   */
+  place:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
+}
+/**
+ * The addends of a place lie in their rows again.
+ */
+export interface MoveOfBlocksApart {
+  kind: 'apart';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * A place: a power of ten.
+   */
+  place:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
+}
+/**
+ * Loose blocks go to their slots; rings, marks, copies and traces are put away.
+ */
+export interface MoveOfBlocksTidy {
+  kind: 'tidy';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+}
+/**
+ * Put all blocks away.
+ */
+export interface MoveOfBlocksClear {
+  kind: 'clear';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+}
+/**
+ * Move blocks freely on the open mat.
+ */
+export interface MoveOfBlocksLay {
+  kind: 'lay';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+  /**
+   * To the right, in model units.
+   */
+  dx: number;
+  /**
+   * Down, in model units.
+   */
+  dy: number;
+}
+/**
+ * Columns or an open mat.
+ */
+export interface MoveOfBlocksView {
+  kind: 'view';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * columns or mat.
+   */
+  view: 'columns' | 'mat';
+}
+/**
+ * Solid blocks or a sketch.
+ */
+export interface MoveOfBlocksStyle {
+  kind: 'style';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * solid or sketch.
+   */
+  style: 'solid' | 'sketch';
+}
+/**
+ * Colours tell the place or the addend, or all blocks are plain.
+ */
+export interface MoveOfBlocksColour {
+  kind: 'colour';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * place, addend or plain.
+   */
+  by: 'place' | 'addend' | 'plain';
+}
+/**
+ * Show the names of the places and the shapes that repeat, each ten times the one before.
+ */
+export interface MoveOfBlocksNames {
+  kind: 'names';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Whether the strip is shown.
+   */
+  shown: boolean;
+}
+/**
+ * Show columns up to a place though they are empty.
+ */
+export interface MoveOfBlocksColumns {
+  kind: 'columns';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * A place: a power of ten.
+   */
+  place:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
+}
+/**
+ * Push beads of one row or several in one push.
+ */
+export interface MoveOfRackSlide {
+  kind: 'slide';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * The rows that go in this one push.
+   *
+   * @minItems 1
+   * @maxItems 10
+   */
+  rows: RackModelPush[];
+}
+export interface RackModelPush {
+  /**
+   * The row, 1 at the top.
+   */
+  row: number;
+  /**
+   * Beads on the reading side afterwards.
+   */
+  to: number;
+}
+/**
+ * Show a number in the fewest pushes, rows filled from the top.
+ */
+export interface MoveOfRackBuild {
+  kind: 'build';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * A whole number (42) or a unit form (4 tens 2 ones).
+   */
+  amount: string;
+}
+/**
+ * Add a number as in the head: whole rows for the tens, then the ones; each push is seen.
+ */
+export interface MoveOfRackMore {
+  kind: 'more';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * A whole number (42) or a unit form (4 tens 2 ones).
+   */
+  amount: string;
+}
+/**
+ * Take a number away as in the head: whole rows for the tens, then the ones; each push is seen.
+ */
+export interface MoveOfRackLess {
+  kind: 'less';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * A whole number (42) or a unit form (4 tens 2 ones).
+   */
+  amount: string;
+}
+/**
+ * Push all beads home and count pushes afresh.
+ */
+export interface MoveOfRackHome {
+  kind: 'home';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+}
+/**
+ * Change the number of rows. A row with beads on the reading side does not go.
+ */
+export interface MoveOfRackRows {
+  kind: 'rows';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * How many rows, 1 to 10.
+   */
+  count: number;
+}
+/**
+ * Ring beads that are read; rings drawn before go, unless this one stands beside them. A push takes all rings off.
+ */
+export interface MoveOfRackRing {
+  kind: 'ring';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Beads on the reading side.
+   *
+   * @minItems 1
+   * @maxItems 20
+   */
+  beads: RackModelSpan[];
+  /**
+   * The rings drawn before stay.
+   */
+  beside?: boolean;
+}
+export interface RackModelSpan {
+  /**
+   * The row, 1 at the top.
+   */
+  row: number;
+  /**
+   * The first bead, 1 at the left.
+   */
+  from: number;
+  /**
+   * The last bead.
+   */
+  to: number;
+}
+/**
+ * Put so many counters on the mat, in place of those there: 9, or 6 + 3 in two colours.
+ */
+export interface MoveOfCountersBuild {
+  kind: 'build';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * A whole number (9), or one for each colour (6 + 3).
+   */
+  amount: string;
+}
+/**
+ * Put more counters down; they fill the cells in order, and what does not fit stays beside.
+ */
+export interface MoveOfCountersPlace {
+  kind: 'place';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * How many counters.
+   */
+  count: number;
+  /**
+   * With the mint face up.
+   */
+  mint?: boolean;
+  /**
+   * Into this group, from 1; on the mat when left out.
+   */
+  group?: number;
+  /**
+   * Into the free cells of this frame, from 1; into those of any when left out.
+   */
+  frame?: number;
+}
+/**
+ * So many more into the next cells, or so many fewer.
+ */
+export interface MoveOfCountersStep {
+  kind: 'step';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * How many.
+   */
+  by: number;
+  /**
+   * Fewer rather than more.
+   */
+  down?: boolean;
+}
+/**
+ * Turn counters over to their other face.
+ */
+export interface MoveOfCountersFlip {
+  kind: 'flip';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+}
+/**
+ * Show the whole as two parts: so many of the first colour, the rest of the second.
+ */
+export interface MoveOfCountersParts {
+  kind: 'parts';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Counters of the first part; the rest are the second.
+   */
+  first: number;
+}
+/**
+ * The two parts change places, each with its colour.
+ */
+export interface MoveOfCountersSwap {
+  kind: 'swap';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+}
+/**
+ * All ways to make the number of two parts, as a stack of frames in order.
+ */
+export interface MoveOfCountersWays {
+  kind: 'ways';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Only ways with at least one of each colour.
+   */
+  both?: boolean;
+}
+/**
+ * Set the frames of the mat, rows by columns; the counters fill them.
+ */
+export interface MoveOfCountersFrames {
+  kind: 'frames';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Rows of a frame.
+   */
+  rows: number;
+  /**
+   * Columns of a frame.
+   */
+  columns: number;
+  /**
+   * How many frames; 0 for none.
+   */
+  count: number;
+}
+/**
+ * A frame grows or shrinks by a row or a column; a full one stays full.
+ */
+export interface MoveOfCountersGrow {
+  kind: 'grow';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * The frame, from 1.
+   */
+  frame: number;
+  /**
+   * By a column rather than a row.
+   */
+  across?: boolean;
+  /**
+   * Shrink rather than grow.
+   */
+  less?: boolean;
+}
+/**
+ * Put a copy of a frame with its counters beside it.
+ */
+export interface MoveOfCountersCopyFrame {
+  kind: 'copyFrame';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * The frame, from 1.
+   */
+  frame: number;
+}
+/**
+ * Turn a frame on its side: 3 rows of 4 become 4 rows of 3.
+ */
+export interface MoveOfCountersTurn {
+  kind: 'turn';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * The frame, from 1.
+   */
+  frame: number;
+}
+/**
+ * Shade the frames after so many rows or columns.
+ */
+export interface MoveOfCountersSplit {
+  kind: 'split';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Rows before the shading begins; 0 for none.
+   */
+  after: number;
+  /**
+   * Columns rather than rows.
+   */
+  across?: boolean;
+}
+/**
+ * Fill the frames anew, by rows or in pairs.
+ */
+export interface MoveOfCountersFill {
+  kind: 'fill';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * rows or pairs.
+   */
+  by: 'rows' | 'pairs';
+}
+/**
+ * Number the cells of the frames.
+ */
+export interface MoveOfCountersNumerals {
+  kind: 'numerals';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Whether it is shown.
+   */
+  shown: boolean;
+}
+/**
+ * Count in steps along the edge of the frames.
+ */
+export interface MoveOfCountersSkip {
+  kind: 'skip';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Whether it is shown.
+   */
+  shown: boolean;
+}
+/**
+ * Set one full frame: so many rows of so many.
+ */
+export interface MoveOfCountersArray {
+  kind: 'array';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Rows of a frame.
+   */
+  rows: number;
+  /**
+   * Columns of a frame.
+   */
+  columns: number;
+  /**
+   * How many frames; 0 for none.
+   */
+  count: number;
+}
+/**
+ * Set the number of groups; the counters are kept.
+ */
+export interface MoveOfCountersGroups {
+  kind: 'groups';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * How many groups; 0 for none.
+   */
+  count: number;
+}
+/**
+ * Deal counters round the groups, one to each at a time, so often or until no full round is left.
+ */
+export interface MoveOfCountersShare {
+  kind: 'share';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * How many times one is dealt to each group; until no full round is left when left out.
+   */
+  rounds?: number;
+}
+/**
+ * Bring all counters out of the groups.
+ */
+export interface MoveOfCountersGather {
+  kind: 'gather';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+}
+/**
+ * Make groups of a given size; the rest are left over.
+ */
+export interface MoveOfCountersGroupsOf {
+  kind: 'groupsOf';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Counters in each group.
+   */
+  size: number;
+}
+/**
+ * Put counters into a group, into the cells of a frame, or out of all.
+ */
+export interface MoveOfCountersPut {
+  kind: 'put';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which counters.
+   */
+  pieces: Select[];
+  /**
+   * The group, from 1; 0 for none.
+   */
+  group: number;
+  /**
+   * The frame, from 1, instead of a group.
+   */
+  frame?: number;
+  /**
+   * The cell of the frame to fill first, from 1; when it is left out or not free, the first that is.
+   */
+  cell?: number;
+}
+/**
+ * Line loose counters up in fives or in tens.
+ */
+export interface MoveOfCountersLineUp {
+  kind: 'lineUp';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * 5 or 10.
+   */
+  by: 5 | 10;
+}
+/**
+ * Scatter the counters over the mat, on purpose.
+ */
+export interface MoveOfCountersScatter {
+  kind: 'scatter';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * The same seed gives the same places.
+   */
+  seed?: number;
+}
+/**
+ * Move counters freely on the mat.
+ */
+export interface MoveOfCountersLay {
+  kind: 'lay';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+  /**
+   * To the right, in model units.
+   */
+  dx: number;
+  /**
+   * Down, in model units.
+   */
+  dy: number;
+}
+/**
+ * Change the shape or the colours of all counters; they stay where they lie.
+ */
+export interface MoveOfCountersLook {
+  kind: 'look';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * The shape; unchanged when left out.
+   */
+  shape?: 'counter' | 'bulb' | 'seed' | 'leaf' | 'snail' | 'bee' | 'pot';
+  /**
+   * The pair of colours; unchanged when left out.
+   */
+  colouring?: number;
+}
+/**
+ * Rename what the counters count: 8 bulbs become 8 thousands.
+ */
+export interface MoveOfCountersUnit {
+  kind: 'unit';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * The unit in the plural, like thousands; empty for counters.
+   */
+  name: string;
+}
+/**
+ * Loose counters line up or fill the cells; rings, marks and copies are put away.
+ */
+export interface MoveOfCountersTidy {
+  kind: 'tidy';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+}
+/**
+ * Put all counters away; frames and groups stay.
+ */
+export interface MoveOfCountersClear {
+  kind: 'clear';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+}
+/**
+ * Take pieces away to the Taken tray.
+ */
+export interface MoveOfCountersTake {
+  kind: 'take';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+}
+/**
+ * Cross pieces out where they lie.
+ */
+export interface MoveOfCountersCross {
+  kind: 'cross';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+}
+/**
+ * Put crossed-out or taken pieces back in play.
+ */
+export interface MoveOfCountersRestore {
+  kind: 'restore';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+}
+/**
+ * Put pieces away without a trace.
+ */
+export interface MoveOfCountersRemove {
+  kind: 'remove';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+}
+/**
+ * Ring pieces; rings drawn before go, unless this one stands beside them.
+ */
+export interface MoveOfCountersRing {
+  kind: 'ring';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+  /**
+   * The rings drawn before stay.
+   */
+  beside?: boolean;
+}
+/**
+ * Lay copies of pieces beside them, to compare. Copies are not in play.
+ */
+export interface MoveOfCountersCopy {
+  kind: 'copy';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+}
+/**
+ * Take the mark off new pieces.
+ */
+export interface MoveOfCountersCounted {
+  kind: 'counted';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+}
+/**
+ * Put so many cubes on the board, in place of those there: one train (9), a train of parts (5 + 4), or towers and a train (23).
+ */
+export interface MoveOfCubesBuild {
+  kind: 'build';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * A whole number (9), parts of a train (5 + 4), or a unit form with towers (2 tens 3 ones).
+   */
+  amount: string;
+}
+/**
+ * Lay a new train.
+ */
+export interface MoveOfCubesPlace {
+  kind: 'place';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Cubes in the train.
+   */
+  count: number;
+  /**
+   * The colour, from 1; 0 for the plain one.
+   */
+  part?: number;
+}
+/**
+ * Put cubes on the end of a train.
+ */
+export interface MoveOfCubesAdd {
+  kind: 'add';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * The train, from 1.
+   */
+  train: number;
+  /**
+   * How many cubes.
+   */
+  count: number;
+  /**
+   * Their colour, from 1; 0 for the plain one.
+   */
+  part?: number;
+}
+/**
+ * Snap a train between two cubes, at a chosen place or at random.
+ */
+export interface MoveOfCubesSnap {
+  kind: 'snap';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * The train, from 1.
+   */
+  train: number;
+  /**
+   * Cubes before the snap; 0 for a place at random.
+   */
+  after?: number;
+  /**
+   * For a place at random: the same seed gives the same place.
+   */
+  seed?: number;
+}
+/**
+ * Join a train to the end of another.
+ */
+export interface MoveOfCubesJoin {
+  kind: 'join';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * The train that comes first.
+   */
+  train: number;
+  /**
+   * The train that is joined to its end.
+   */
+  with: number;
+}
+/**
+ * Colour cubes, so that parts are told apart.
+ */
+export interface MoveOfCubesColour {
+  kind: 'colour';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which cubes.
+   */
+  pieces: Select[];
+  /**
+   * The colour, from 1; 0 for the plain one.
+   */
+  part: number;
+}
+/**
+ * Give each train a colour of its own.
+ */
+export interface MoveOfCubesColourTrains {
+  kind: 'colourTrains';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+}
+/**
+ * Bring the longest train to the top, to count on from it.
+ */
+export interface MoveOfCubesLargerFirst {
+  kind: 'largerFirst';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+}
+/**
+ * Ten cubes of a train become a tower of ten.
+ */
+export interface MoveOfCubesTower {
+  kind: 'tower';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * The train, from 1.
+   */
+  train: number;
+}
+/**
+ * A tower becomes a train of ten cubes.
+ */
+export interface MoveOfCubesOpen {
+  kind: 'open';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+}
+/**
+ * Rings, marks and copies are put away.
+ */
+export interface MoveOfCubesTidy {
+  kind: 'tidy';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+}
+/**
+ * Put all cubes away.
+ */
+export interface MoveOfCubesClear {
+  kind: 'clear';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+}
+/**
+ * Take pieces away to the Taken tray.
+ */
+export interface MoveOfCubesTake {
+  kind: 'take';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+}
+/**
+ * Cross pieces out where they lie.
+ */
+export interface MoveOfCubesCross {
+  kind: 'cross';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+}
+/**
+ * Put crossed-out or taken pieces back in play.
+ */
+export interface MoveOfCubesRestore {
+  kind: 'restore';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+}
+/**
+ * Put pieces away without a trace.
+ */
+export interface MoveOfCubesRemove {
+  kind: 'remove';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+}
+/**
+ * Ring pieces; rings drawn before go, unless this one stands beside them.
+ */
+export interface MoveOfCubesRing {
+  kind: 'ring';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+  /**
+   * The rings drawn before stay.
+   */
+  beside?: boolean;
+}
+/**
+ * Lay copies of pieces beside them, to compare. Copies are not in play.
+ */
+export interface MoveOfCubesCopy {
+  kind: 'copy';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+}
+/**
+ * Take the mark off new pieces.
+ */
+export interface MoveOfCubesCounted {
+  kind: 'counted';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+}
+/**
+ * Put the number on the board at once, in place of what is there.
+ */
+export interface MoveOfDiscsBuild {
+  kind: 'build';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * A number (146), a unit form (14 tens 6 ones), or to build at once, addends (146 + 87).
+   */
+  amount: string;
+  /**
+   * The addend that the pieces belong to; 0 for none.
+   */
+  part?: number;
+}
+/**
+ * Put an amount on the board beside what is there.
+ */
+export interface MoveOfDiscsPlace {
+  kind: 'place';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * A number (146), a unit form (14 tens 6 ones), or to build at once, addends (146 + 87).
+   */
+  amount: string;
+  /**
+   * The addend that the pieces belong to; 0 for none.
+   */
+  part?: number;
+}
+/**
+ * Ten pieces of a place become one of the next.
+ */
+export interface MoveOfDiscsBundle {
+  kind: 'bundle';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * A place: a power of ten.
+   */
+  place:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
+  /**
+   * Which pieces; the lowest slots in play when left out.
+   */
+  pieces?: Select[];
+  /**
+   * Leave the bundled pieces crossed out, out of play.
+   */
+  trace?: boolean;
+}
+/**
+ * A piece becomes ten of the next smaller place, or is opened further, place by place.
+ */
+export interface MoveOfDiscsUnbundle {
+  kind: 'unbundle';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * A place: a power of ten.
+   */
+  place:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
+  /**
+   * How many pieces; 1 when left out.
+   */
+  count?: number;
+  /**
+   * Which pieces; the lowest slots in play when left out.
+   */
+  pieces?: Select[];
+  /**
+   * A place: a power of ten.
+   */
+  to?:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
+}
+/**
+ * One more or one less at a place, crossing tens and hundreds by a bundle or an unbundle that is seen.
+ */
+export interface MoveOfDiscsStep {
+  kind: 'step';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * A place: a power of ten.
+   */
+  place:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
+  /**
+   * Down rather than up.
+   */
+  down?: boolean;
+}
+/**
+ * Show all that is in play in ones, or in another place.
+ */
+export interface MoveOfDiscsOpenAll {
+  kind: 'openAll';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * A place: a power of ten.
+   */
+  to:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
+}
+/**
+ * Bundle wherever there are ten or more: the fewest pieces that show the number.
+ */
+export interface MoveOfDiscsFewest {
+  kind: 'fewest';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+}
+/**
+ * Multiply or divide the whole number by 10, 100 or 1,000: every digit goes along, the point stays.
+ */
+export interface MoveOfDiscsShift {
+  kind: 'shift';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Places to the left: 1 is × 10, -2 is ÷ 100.
+   */
+  by: number;
+  /**
+   * Column by column, each step seen.
+   */
+  steps?: boolean;
+  /**
+   * Keep a row above that shows what the shift began with.
+   */
+  keep?: boolean;
+}
+/**
+ * Shift single discs to another column.
+ */
+export interface MoveOfDiscsShiftDisc {
+  kind: 'shiftDisc';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which discs.
+   */
+  pieces: Select[];
+  /**
+   * Places to the left.
+   */
+  by: number;
+}
+/**
+ * Put the start row away.
+ */
+export interface MoveOfDiscsDropStart {
+  kind: 'dropStart';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+}
+/**
+ * Choose the columns that are shown though empty; others appear when they are needed.
+ */
+export interface MoveOfDiscsColumns {
+  kind: 'columns';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * A place: a power of ten.
+   */
+  top:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
+  /**
+   * A place: a power of ten.
+   */
+  bottom:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
+}
+/**
+ * Set the number of rows.
+ */
+export interface MoveOfDiscsRows {
+  kind: 'rows';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * How many.
+   */
+  count: number;
+}
+/**
+ * Bring the discs of all rows into one.
+ */
+export interface MoveOfDiscsJoin {
+  kind: 'join';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+}
+/**
+ * Labelled discs or plain dots.
+ */
+export interface MoveOfDiscsStyle {
+  kind: 'style';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * discs or dots.
+   */
+  style: 'discs' | 'dots';
+}
+/**
+ * Digit cards below the chart follow the discs; they may reach further down, with zeros where digits lack.
+ */
+export interface MoveOfDiscsCards {
+  kind: 'cards';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Whether they are shown.
+   */
+  shown: boolean;
+  /**
+   * A place: a power of ten.
+   */
+  to?:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
+}
+/**
+ * Lay digit cards alone on the chart.
+ */
+export interface MoveOfDiscsDigits {
+  kind: 'digits';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * The number as written; empty for none.
+   */
+  number: string;
+}
+/**
+ * Set the number of tracks to share into; the discs are kept.
+ */
+export interface MoveOfDiscsGroups {
+  kind: 'groups';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * How many.
+   */
+  count: number;
+}
+/**
+ * Deal the discs of a place round the tracks, one to each at a time; the rest stay in the chart.
+ */
+export interface MoveOfDiscsShare {
+  kind: 'share';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * A place: a power of ten.
+   */
+  place:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
+}
+/**
+ * Put discs on a track, or back into the chart.
+ */
+export interface MoveOfDiscsPut {
+  kind: 'put';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which discs.
+   */
+  pieces: Select[];
+  /**
+   * The track, from 1; 0 for the chart.
+   */
+  group: number;
+}
+/**
+ * Bring all discs back into the chart.
+ */
+export interface MoveOfDiscsGather {
+  kind: 'gather';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+}
+/**
+ * Rings, marks, copies and traces are put away.
+ */
+export interface MoveOfDiscsTidy {
+  kind: 'tidy';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+}
+/**
+ * Put all discs away.
+ */
+export interface MoveOfDiscsClear {
+  kind: 'clear';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+}
+/**
+ * Take pieces away to the Taken tray.
+ */
+export interface MoveOfDiscsTake {
+  kind: 'take';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+}
+/**
+ * Cross pieces out where they lie.
+ */
+export interface MoveOfDiscsCross {
+  kind: 'cross';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+}
+/**
+ * Put crossed-out or taken pieces back in play.
+ */
+export interface MoveOfDiscsRestore {
+  kind: 'restore';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+}
+/**
+ * Put pieces away without a trace.
+ */
+export interface MoveOfDiscsRemove {
+  kind: 'remove';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+}
+/**
+ * Ring pieces; rings drawn before go, unless this one stands beside them.
+ */
+export interface MoveOfDiscsRing {
+  kind: 'ring';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+  /**
+   * The rings drawn before stay.
+   */
+  beside?: boolean;
+}
+/**
+ * Lay copies of pieces beside them, to compare. Copies are not in play.
+ */
+export interface MoveOfDiscsCopy {
+  kind: 'copy';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+}
+/**
+ * Take the mark off new pieces.
+ */
+export interface MoveOfDiscsCounted {
+  kind: 'counted';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+}
+/**
+ * Lay a cover over a zone of a model, or over any rectangle of it. Its number is not read out until it is shown again.
+ */
+export interface MoveOnBoardCover {
+  kind: 'cover';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * A column (ones), a row (row 1), one side of it (row 1 left), or all; all when left out.
+   */
+  zone?: string;
+  at?: Rect;
+}
+/**
+ * A rectangle of the zone, in model units from its corner; the whole zone when left out.
+ */
+export interface Rect {
+  x: number;
+  y: number;
+  w: number;
+  h: number;
+}
+/**
+ * Show again what is covered: one cover, a zone, or all of a model.
+ */
+export interface MoveOnBoardUncover {
+  kind: 'uncover';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Every cover of this zone; all covers of the model when left out.
+   */
+  zone?: string;
+  /**
+   * One cover of the board, counted from 0.
+   */
+  index?: number;
+}
+/**
+ * Move a cover, or change its size.
+ */
+export interface MoveOnBoardMoveCover {
+  kind: 'moveCover';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * The cover, counted from 0.
+   */
+  index: number;
+  /**
+   * The zone that the rectangle lies on; all when left out.
+   */
+  zone?: string;
+  at: Rect1;
+}
+/**
+ * Where it lies then, in model units from the zone's corner.
+ */
+export interface Rect1 {
+  x: number;
+  y: number;
+  w: number;
+  h: number;
+}
+/**
+ * Put another model beside the others.
+ */
+export interface MoveOnBoardAddModel {
+  kind: 'addModel';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * The kind of the new model.
+   */
+  of: string;
+}
+/**
+ * Put a model away with its pieces.
+ */
+export interface MoveOnBoardRemoveModel {
+  kind: 'removeModel';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+}
+/**
+ * Write a title above a model.
+ */
+export interface MoveOnBoardTitle {
+  kind: 'title';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * The title above the model; empty for none.
+   */
+  title: string;
+}
+/**
+ * Give a model more or less of the board.
+ */
+export interface MoveOnBoardWidth {
+  kind: 'width';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Hundredths of an even share.
+   */
+  share: number;
+}
+/**
+ * Bring a model to another place in the row.
+ */
+export interface MoveOnBoardReorder {
+  kind: 'reorder';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * The model's new place, counted from 0.
+   */
+  to: number;
+}
+/**
+ * Two models show one number from now on: this one takes on the other's. Changing one changes the other.
+ */
+export interface MoveOnBoardLink {
+  kind: 'link';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * The model whose number this one takes on, counted from 0.
+   */
+  with: number;
+}
+/**
+ * A model shows its own number again.
+ */
+export interface MoveOnBoardUnlink {
+  kind: 'unlink';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+}
+/**
+ * Keep a copy of the model as it is, frozen beside it and not counted.
+ */
+export interface MoveOnBoardKeep {
+  kind: 'keep';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+}
+/**
+ * Put a kept copy away.
+ */
+export interface MoveOnBoardDropKept {
+  kind: 'dropKept';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which one, counted from 0.
+   */
+  index: number;
+}
+/**
+ * Choose the read-outs that stand on the board beside the model.
+ */
+export interface MoveOnBoardBeside {
+  kind: 'beside';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Ids of the read-outs that stand on the board beside the model.
+   *
+   * @maxItems 4
+   */
+  readouts: string[];
+}
+/**
+ * One to four models side by side, with the covers over them.
  */
 export interface Board {
   /**
@@ -290,7 +2802,7 @@ export interface Board {
   tiles?: Tile[];
   covers?: Cover[];
 }
-export interface Blocks {
+export interface BlocksModel {
   kind: 'blocks';
   /**
    * Columns when left out.
@@ -367,7 +2879,7 @@ export interface Run {
    */
   cells?: number[];
 }
-export interface Rack {
+export interface RackModel {
   kind: 'rack';
   /**
    * Beads on the reading side of each row, 0 to 10.
@@ -385,28 +2897,14 @@ export interface Rack {
    *
    * @maxItems 12
    */
-  rings?: Span[][];
+  rings?: RackModelSpan[][];
 }
-export interface Span {
-  /**
-   * The row, 1 at the top.
-   */
-  row: number;
-  /**
-   * The first bead, 1 at the left.
-   */
-  from: number;
-  /**
-   * The last bead.
-   */
-  to: number;
-}
-export interface Counters {
+export interface CountersModel {
   kind: 'counters';
   /**
    * @maxItems 60
    */
-  frames?: CounterFrame[];
+  frames?: CountersModelCounterFrame[];
   groups?: number;
   /**
    * How frames fill; by rows when left out.
@@ -435,7 +2933,7 @@ export interface Counters {
   unit?: string;
   pieces: Run[];
 }
-export interface CounterFrame {
+export interface CountersModelCounterFrame {
   rows: number;
   columns: number;
   /**
@@ -447,11 +2945,11 @@ export interface CounterFrame {
    */
   across?: boolean;
 }
-export interface Cubes {
+export interface CubesModel {
   kind: 'cubes';
   pieces: Run[];
 }
-export interface Discs {
+export interface DiscsModel {
   kind: 'discs';
   /**
    * A place: a power of ten.
@@ -537,16 +3035,222 @@ export interface Tile {
 export interface Cover {
   model: number;
   zone: string;
-  at?: Rect;
+  at?: Rect2;
 }
 /**
  * A rectangle in model units from the zone's corner; the whole zone when left out.
  */
-export interface Rect {
+export interface Rect2 {
   x: number;
   y: number;
   w: number;
   h: number;
+}
+export interface Acts {
+  way: string;
+  count: number;
+}
+export interface Opened {
+  handle: number;
+  outline: Outline;
+}
+export interface Outline {
+  id: string;
+  title: string;
+  objective: string;
+  words: Words;
+  scenes: SceneLine[];
+  record: Entry[];
+  newer?: Newer;
+}
+export interface Words {
+  /**
+   * What the class calls making ten of a place into one of the next, and back.
+   */
+  regroup?: 'bundle' | 'regroup' | 'exchange' | 'trade' | 'rename' | 'carry';
+  /**
+   * What the class calls the ones.
+   */
+  ones?: 'ones' | 'units';
+  /**
+   * What the class calls a whole with its parts.
+   */
+  bond?: 'number bond' | 'part-whole model';
+  /**
+   * What the class calls the subject.
+   */
+  maths?: 'maths' | 'math';
+  /**
+   * The names of the four blocks, smallest first, parted by commas: cube, long, flat, big cube.
+   */
+  shapes?: string;
+  /**
+   * Everyday names of the columns from the ones up, parted by commas: bulbs, bags, trays, crates.
+   */
+  columns?: string;
+}
+export interface SceneLine {
+  id: string;
+  title: string;
+  steps: StepLine[];
+  show: string[];
+  marks: string;
+  method?: string;
+  problem?: string;
+}
+export interface StepLine {
+  say: string;
+  ask: string;
+  answer: string;
+  look: string;
+  moves: number;
+  misfit?: string;
+  pause?: boolean;
+}
+export interface Entry {
+  /**
+   * The line.
+   */
+  text: string;
+  /**
+   * The scene that it came from.
+   */
+  scene?: string;
+}
+export interface Newer {
+  format: number;
+  minor: number;
+  unread: number;
+}
+export interface None {}
+export interface Lesson {
+  /**
+   * The version of the file form.
+   */
+  format: 2;
+  /**
+   * Which optional fields there can be; 0 when left out.
+   */
+  minor?: number;
+  /**
+   * What a program must know to change the lesson. One that does not know all of it only reads it.
+   *
+   * @maxItems 20
+   */
+  requires?: string[];
+  /**
+   * The lesson's own name; a new one is given on import.
+   */
+  id: string;
+  /**
+   * What the shelf shows.
+   */
+  title: string;
+  /**
+   * What the class is to notice.
+   */
+  objective?: string;
+  words: Words1;
+  /**
+   * The scenes in order.
+   *
+   * @maxItems 200
+   */
+  scenes: Scene[];
+  /**
+   * What is kept beside the board, across scenes.
+   *
+   * @maxItems 2000
+   */
+  record?: Entry[];
+}
+/**
+ * What the class calls things.
+ */
+export interface Words1 {
+  /**
+   * What the class calls making ten of a place into one of the next, and back.
+   */
+  regroup?: 'bundle' | 'regroup' | 'exchange' | 'trade' | 'rename' | 'carry';
+  /**
+   * What the class calls the ones.
+   */
+  ones?: 'ones' | 'units';
+  /**
+   * What the class calls a whole with its parts.
+   */
+  bond?: 'number bond' | 'part-whole model';
+  /**
+   * What the class calls the subject.
+   */
+  maths?: 'maths' | 'math';
+  /**
+   * The names of the four blocks, smallest first, parted by commas: cube, long, flat, big cube.
+   */
+  shapes?: string;
+  /**
+   * Everyday names of the columns from the ones up, parted by commas: bulbs, bags, trays, crates.
+   */
+  columns?: string;
+}
+export interface Scene {
+  /**
+   * Its name in the lesson; no two scenes share one.
+   */
+  id: string;
+  /**
+   * What the stem shows.
+   */
+  title: string;
+  start: Board1;
+  /**
+   * The steps in order.
+   *
+   * @maxItems 500
+   */
+  steps?: Step[];
+  /**
+   * The read-outs that are shown; the others are held back.
+   */
+  show?: string[];
+  /**
+   * Where the written method puts its regroup marks; above when left out.
+   */
+  marks?: 'above' | 'below';
+  /**
+   * What is drawn over the board.
+   *
+   * @maxItems 500
+   */
+  ink?: Stroke[];
+  /**
+   * Texts placed on the board.
+   *
+   * @maxItems 60
+   */
+  notes?: Note[];
+  made?: Made;
+}
+/**
+ * The board before the first step.
+ */
+export interface Board1 {
+  /**
+   * @minItems 1
+   * @maxItems 4
+   */
+  models: Model[];
+  /**
+   * @maxItems 4
+   */
+  titles?: string[];
+  /**
+   * What surrounds each model; left out when there is nothing.
+   *
+   * @maxItems 4
+   */
+  tiles?: Tile[];
+  covers?: Cover[];
 }
 export interface Step {
   /**
@@ -605,2184 +3309,6 @@ export interface Count {
   place: Place;
   count: number;
 }
-/**
- * Put the number on the board at once, in place of what is there.
- */
-export interface MoveBlocksBuild {
-  kind: 'build';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * A number (146), a unit form (14 tens 6 ones), or to build at once, addends (146 + 87).
-   */
-  amount: string;
-  /**
-   * The addend that the pieces belong to; 0 for none.
-   */
-  part?: number;
-}
-/**
- * Put an amount on the board beside what is there.
- */
-export interface MoveBlocksPlace {
-  kind: 'place';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * A number (146), a unit form (14 tens 6 ones), or to build at once, addends (146 + 87).
-   */
-  amount: string;
-  /**
-   * The addend that the pieces belong to; 0 for none.
-   */
-  part?: number;
-}
-/**
- * Ten pieces of a place become one of the next.
- */
-export interface MoveBlocksBundle {
-  kind: 'bundle';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * A place: a power of ten.
-   */
-  place:
-    | 'millions'
-    | 'hundred thousands'
-    | 'ten thousands'
-    | 'thousands'
-    | 'hundreds'
-    | 'tens'
-    | 'ones'
-    | 'tenths'
-    | 'hundredths'
-    | 'thousandths';
-  /**
-   * Which pieces; the lowest slots in play when left out.
-   */
-  pieces?: Select[];
-  /**
-   * Leave the bundled pieces crossed out, out of play.
-   */
-  trace?: boolean;
-}
-export interface Select {
-  /**
-   * A place: a power of ten.
-   */
-  place:
-    | 'millions'
-    | 'hundred thousands'
-    | 'ten thousands'
-    | 'thousands'
-    | 'hundreds'
-    | 'tens'
-    | 'ones'
-    | 'tenths'
-    | 'hundredths'
-    | 'thousandths';
-  /**
-   * Where the pieces are; in play when left out.
-   */
-  state?: 'play' | 'crossed' | 'taken' | 'spent' | 'copy' | 'any';
-  /**
-   * Only pieces of this addend; 0 is pieces of none.
-   */
-  part?: number;
-  /**
-   * How many, lowest slots first; all when left out.
-   */
-  count?: number;
-  /**
-   * Exactly these slots.
-   */
-  slots?: number[];
-}
-/**
- * A piece becomes ten of the next smaller place, or is opened further, place by place.
- */
-export interface MoveBlocksUnbundle {
-  kind: 'unbundle';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * A place: a power of ten.
-   */
-  place:
-    | 'millions'
-    | 'hundred thousands'
-    | 'ten thousands'
-    | 'thousands'
-    | 'hundreds'
-    | 'tens'
-    | 'ones'
-    | 'tenths'
-    | 'hundredths'
-    | 'thousandths';
-  /**
-   * How many pieces; 1 when left out.
-   */
-  count?: number;
-  /**
-   * Which pieces; the lowest slots in play when left out.
-   */
-  pieces?: Select[];
-  /**
-   * A place: a power of ten.
-   */
-  to?:
-    | 'millions'
-    | 'hundred thousands'
-    | 'ten thousands'
-    | 'thousands'
-    | 'hundreds'
-    | 'tens'
-    | 'ones'
-    | 'tenths'
-    | 'hundredths'
-    | 'thousandths';
-}
-/**
- * One more or one less at a place, crossing tens and hundreds by a bundle or an unbundle that is seen.
- */
-export interface MoveBlocksStep {
-  kind: 'step';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * A place: a power of ten.
-   */
-  place:
-    | 'millions'
-    | 'hundred thousands'
-    | 'ten thousands'
-    | 'thousands'
-    | 'hundreds'
-    | 'tens'
-    | 'ones'
-    | 'tenths'
-    | 'hundredths'
-    | 'thousandths';
-  /**
-   * Down rather than up.
-   */
-  down?: boolean;
-}
-/**
- * Show all that is in play in ones, or in another place.
- */
-export interface MoveBlocksOpenAll {
-  kind: 'openAll';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * A place: a power of ten.
-   */
-  to:
-    | 'millions'
-    | 'hundred thousands'
-    | 'ten thousands'
-    | 'thousands'
-    | 'hundreds'
-    | 'tens'
-    | 'ones'
-    | 'tenths'
-    | 'hundredths'
-    | 'thousandths';
-}
-/**
- * Bundle wherever there are ten or more: the fewest pieces that show the number.
- */
-export interface MoveBlocksFewest {
-  kind: 'fewest';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-}
-/**
- * Take pieces away to the Taken tray.
- */
-export interface MoveBlocksTake {
-  kind: 'take';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which pieces.
-   */
-  pieces: Select[];
-}
-/**
- * Cross pieces out where they lie.
- */
-export interface MoveBlocksCross {
-  kind: 'cross';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which pieces.
-   */
-  pieces: Select[];
-}
-/**
- * Put crossed-out or taken pieces back in play.
- */
-export interface MoveBlocksRestore {
-  kind: 'restore';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which pieces.
-   */
-  pieces: Select[];
-}
-/**
- * Put pieces away without a trace.
- */
-export interface MoveBlocksRemove {
-  kind: 'remove';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which pieces.
-   */
-  pieces: Select[];
-}
-/**
- * Ring pieces; rings drawn before go, unless this one stands beside them.
- */
-export interface MoveBlocksRing {
-  kind: 'ring';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which pieces.
-   */
-  pieces: Select[];
-  /**
-   * The rings drawn before stay.
-   */
-  beside?: boolean;
-}
-/**
- * Lay copies of pieces beside them, to compare. Copies are not in play.
- */
-export interface MoveBlocksCopy {
-  kind: 'copy';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which pieces.
-   */
-  pieces: Select[];
-}
-/**
- * Take the mark off new pieces.
- */
-export interface MoveBlocksCounted {
-  kind: 'counted';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-}
-/**
- * The addends of a place lie together.
- */
-export interface MoveBlocksJoin {
-  kind: 'join';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * A place: a power of ten.
-   */
-  place:
-    | 'millions'
-    | 'hundred thousands'
-    | 'ten thousands'
-    | 'thousands'
-    | 'hundreds'
-    | 'tens'
-    | 'ones'
-    | 'tenths'
-    | 'hundredths'
-    | 'thousandths';
-}
-/**
- * The addends of a place lie in their rows again.
- */
-export interface MoveBlocksApart {
-  kind: 'apart';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * A place: a power of ten.
-   */
-  place:
-    | 'millions'
-    | 'hundred thousands'
-    | 'ten thousands'
-    | 'thousands'
-    | 'hundreds'
-    | 'tens'
-    | 'ones'
-    | 'tenths'
-    | 'hundredths'
-    | 'thousandths';
-}
-/**
- * Loose blocks go to their slots; rings, marks, copies and traces are put away.
- */
-export interface MoveBlocksTidy {
-  kind: 'tidy';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-}
-/**
- * Put all blocks away.
- */
-export interface MoveBlocksClear {
-  kind: 'clear';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-}
-/**
- * Move blocks freely on the open mat.
- */
-export interface MoveBlocksLay {
-  kind: 'lay';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which pieces.
-   */
-  pieces: Select[];
-  /**
-   * To the right, in model units.
-   */
-  dx: number;
-  /**
-   * Down, in model units.
-   */
-  dy: number;
-}
-/**
- * Columns or an open mat.
- */
-export interface MoveBlocksView {
-  kind: 'view';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * columns or mat.
-   */
-  view: 'columns' | 'mat';
-}
-/**
- * Solid blocks or a sketch.
- */
-export interface MoveBlocksStyle {
-  kind: 'style';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * solid or sketch.
-   */
-  style: 'solid' | 'sketch';
-}
-/**
- * Colours tell the place or the addend, or all blocks are plain.
- */
-export interface MoveBlocksColour {
-  kind: 'colour';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * place, addend or plain.
-   */
-  by: 'place' | 'addend' | 'plain';
-}
-/**
- * Show the names of the places and the shapes that repeat, each ten times the one before.
- */
-export interface MoveBlocksNames {
-  kind: 'names';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Whether the strip is shown.
-   */
-  shown: boolean;
-}
-/**
- * Show columns up to a place though they are empty.
- */
-export interface MoveBlocksColumns {
-  kind: 'columns';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * A place: a power of ten.
-   */
-  place:
-    | 'millions'
-    | 'hundred thousands'
-    | 'ten thousands'
-    | 'thousands'
-    | 'hundreds'
-    | 'tens'
-    | 'ones'
-    | 'tenths'
-    | 'hundredths'
-    | 'thousandths';
-}
-/**
- * Push beads of one row or several in one push.
- */
-export interface MoveRackSlide {
-  kind: 'slide';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * The rows that go in this one push.
-   *
-   * @minItems 1
-   * @maxItems 10
-   */
-  rows: Push[];
-}
-export interface Push {
-  /**
-   * The row, 1 at the top.
-   */
-  row: number;
-  /**
-   * Beads on the reading side afterwards.
-   */
-  to: number;
-}
-/**
- * Show a number in the fewest pushes, rows filled from the top.
- */
-export interface MoveRackBuild {
-  kind: 'build';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * A whole number (42) or a unit form (4 tens 2 ones).
-   */
-  amount: string;
-}
-/**
- * Add a number as in the head: whole rows for the tens, then the ones; each push is seen.
- */
-export interface MoveRackMore {
-  kind: 'more';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * A whole number (42) or a unit form (4 tens 2 ones).
-   */
-  amount: string;
-}
-/**
- * Take a number away as in the head: whole rows for the tens, then the ones; each push is seen.
- */
-export interface MoveRackLess {
-  kind: 'less';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * A whole number (42) or a unit form (4 tens 2 ones).
-   */
-  amount: string;
-}
-/**
- * Push all beads home and count pushes afresh.
- */
-export interface MoveRackHome {
-  kind: 'home';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-}
-/**
- * Change the number of rows. A row with beads on the reading side does not go.
- */
-export interface MoveRackRows {
-  kind: 'rows';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * How many rows, 1 to 10.
-   */
-  count: number;
-}
-/**
- * Ring beads that are read; rings drawn before go, unless this one stands beside them. A push takes all rings off.
- */
-export interface MoveRackRing {
-  kind: 'ring';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Beads on the reading side.
-   *
-   * @minItems 1
-   * @maxItems 20
-   */
-  beads: Span[];
-  /**
-   * The rings drawn before stay.
-   */
-  beside?: boolean;
-}
-/**
- * Put so many counters on the mat, in place of those there: 9, or 6 + 3 in two colours.
- */
-export interface MoveCountersBuild {
-  kind: 'build';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * A whole number (9), or one for each colour (6 + 3).
-   */
-  amount: string;
-}
-/**
- * Put more counters down; they fill the cells in order, and what does not fit stays beside.
- */
-export interface MoveCountersPlace {
-  kind: 'place';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * How many counters.
-   */
-  count: number;
-  /**
-   * With the mint face up.
-   */
-  mint?: boolean;
-  /**
-   * Into this group, from 1; on the mat when left out.
-   */
-  group?: number;
-  /**
-   * Into the free cells of this frame, from 1; into those of any when left out.
-   */
-  frame?: number;
-}
-/**
- * So many more into the next cells, or so many fewer.
- */
-export interface MoveCountersStep {
-  kind: 'step';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * How many.
-   */
-  by: number;
-  /**
-   * Fewer rather than more.
-   */
-  down?: boolean;
-}
-/**
- * Turn counters over to their other face.
- */
-export interface MoveCountersFlip {
-  kind: 'flip';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which pieces.
-   */
-  pieces: Select[];
-}
-/**
- * Show the whole as two parts: so many of the first colour, the rest of the second.
- */
-export interface MoveCountersParts {
-  kind: 'parts';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Counters of the first part; the rest are the second.
-   */
-  first: number;
-}
-/**
- * The two parts change places, each with its colour.
- */
-export interface MoveCountersSwap {
-  kind: 'swap';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-}
-/**
- * All ways to make the number of two parts, as a stack of frames in order.
- */
-export interface MoveCountersWays {
-  kind: 'ways';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Only ways with at least one of each colour.
-   */
-  both?: boolean;
-}
-/**
- * Set the frames of the mat, rows by columns; the counters fill them.
- */
-export interface MoveCountersFrames {
-  kind: 'frames';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Rows of a frame.
-   */
-  rows: number;
-  /**
-   * Columns of a frame.
-   */
-  columns: number;
-  /**
-   * How many frames; 0 for none.
-   */
-  count: number;
-}
-/**
- * A frame grows or shrinks by a row or a column; a full one stays full.
- */
-export interface MoveCountersGrow {
-  kind: 'grow';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * The frame, from 1.
-   */
-  frame: number;
-  /**
-   * By a column rather than a row.
-   */
-  across?: boolean;
-  /**
-   * Shrink rather than grow.
-   */
-  less?: boolean;
-}
-/**
- * Put a copy of a frame with its counters beside it.
- */
-export interface MoveCountersCopyFrame {
-  kind: 'copyFrame';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * The frame, from 1.
-   */
-  frame: number;
-}
-/**
- * Turn a frame on its side: 3 rows of 4 become 4 rows of 3.
- */
-export interface MoveCountersTurn {
-  kind: 'turn';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * The frame, from 1.
-   */
-  frame: number;
-}
-/**
- * Shade the frames after so many rows or columns.
- */
-export interface MoveCountersSplit {
-  kind: 'split';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Rows before the shading begins; 0 for none.
-   */
-  after: number;
-  /**
-   * Columns rather than rows.
-   */
-  across?: boolean;
-}
-/**
- * Fill the frames anew, by rows or in pairs.
- */
-export interface MoveCountersFill {
-  kind: 'fill';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * rows or pairs.
-   */
-  by: 'rows' | 'pairs';
-}
-/**
- * Number the cells of the frames.
- */
-export interface MoveCountersNumerals {
-  kind: 'numerals';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Whether it is shown.
-   */
-  shown: boolean;
-}
-/**
- * Count in steps along the edge of the frames.
- */
-export interface MoveCountersSkip {
-  kind: 'skip';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Whether it is shown.
-   */
-  shown: boolean;
-}
-/**
- * Set one full frame: so many rows of so many.
- */
-export interface MoveCountersArray {
-  kind: 'array';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Rows of a frame.
-   */
-  rows: number;
-  /**
-   * Columns of a frame.
-   */
-  columns: number;
-  /**
-   * How many frames; 0 for none.
-   */
-  count: number;
-}
-/**
- * Set the number of groups; the counters are kept.
- */
-export interface MoveCountersGroups {
-  kind: 'groups';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * How many groups; 0 for none.
-   */
-  count: number;
-}
-/**
- * Deal counters round the groups, one to each at a time, so often or until no full round is left.
- */
-export interface MoveCountersShare {
-  kind: 'share';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * How many times one is dealt to each group; until no full round is left when left out.
-   */
-  rounds?: number;
-}
-/**
- * Bring all counters out of the groups.
- */
-export interface MoveCountersGather {
-  kind: 'gather';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-}
-/**
- * Make groups of a given size; the rest are left over.
- */
-export interface MoveCountersGroupsOf {
-  kind: 'groupsOf';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Counters in each group.
-   */
-  size: number;
-}
-/**
- * Put counters into a group, into the cells of a frame, or out of all.
- */
-export interface MoveCountersPut {
-  kind: 'put';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which counters.
-   */
-  pieces: Select[];
-  /**
-   * The group, from 1; 0 for none.
-   */
-  group: number;
-  /**
-   * The frame, from 1, instead of a group.
-   */
-  frame?: number;
-  /**
-   * The cell of the frame to fill first, from 1; when it is left out or not free, the first that is.
-   */
-  cell?: number;
-}
-/**
- * Line loose counters up in fives or in tens.
- */
-export interface MoveCountersLineUp {
-  kind: 'lineUp';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * 5 or 10.
-   */
-  by: 5 | 10;
-}
-/**
- * Scatter the counters over the mat, on purpose.
- */
-export interface MoveCountersScatter {
-  kind: 'scatter';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * The same seed gives the same places.
-   */
-  seed?: number;
-}
-/**
- * Move counters freely on the mat.
- */
-export interface MoveCountersLay {
-  kind: 'lay';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which pieces.
-   */
-  pieces: Select[];
-  /**
-   * To the right, in model units.
-   */
-  dx: number;
-  /**
-   * Down, in model units.
-   */
-  dy: number;
-}
-/**
- * Change the shape or the colours of all counters; they stay where they lie.
- */
-export interface MoveCountersLook {
-  kind: 'look';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * The shape; unchanged when left out.
-   */
-  shape?: 'counter' | 'bulb' | 'seed' | 'leaf' | 'snail' | 'bee' | 'pot';
-  /**
-   * The pair of colours; unchanged when left out.
-   */
-  colouring?: number;
-}
-/**
- * Rename what the counters count: 8 bulbs become 8 thousands.
- */
-export interface MoveCountersUnit {
-  kind: 'unit';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * The unit in the plural, like thousands; empty for counters.
-   */
-  name: string;
-}
-/**
- * Loose counters line up or fill the cells; rings, marks and copies are put away.
- */
-export interface MoveCountersTidy {
-  kind: 'tidy';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-}
-/**
- * Put all counters away; frames and groups stay.
- */
-export interface MoveCountersClear {
-  kind: 'clear';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-}
-/**
- * Take pieces away to the Taken tray.
- */
-export interface MoveCountersTake {
-  kind: 'take';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which pieces.
-   */
-  pieces: Select[];
-}
-/**
- * Cross pieces out where they lie.
- */
-export interface MoveCountersCross {
-  kind: 'cross';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which pieces.
-   */
-  pieces: Select[];
-}
-/**
- * Put crossed-out or taken pieces back in play.
- */
-export interface MoveCountersRestore {
-  kind: 'restore';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which pieces.
-   */
-  pieces: Select[];
-}
-/**
- * Put pieces away without a trace.
- */
-export interface MoveCountersRemove {
-  kind: 'remove';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which pieces.
-   */
-  pieces: Select[];
-}
-/**
- * Ring pieces; rings drawn before go, unless this one stands beside them.
- */
-export interface MoveCountersRing {
-  kind: 'ring';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which pieces.
-   */
-  pieces: Select[];
-  /**
-   * The rings drawn before stay.
-   */
-  beside?: boolean;
-}
-/**
- * Lay copies of pieces beside them, to compare. Copies are not in play.
- */
-export interface MoveCountersCopy {
-  kind: 'copy';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which pieces.
-   */
-  pieces: Select[];
-}
-/**
- * Take the mark off new pieces.
- */
-export interface MoveCountersCounted {
-  kind: 'counted';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-}
-/**
- * Put so many cubes on the board, in place of those there: one train (9), a train of parts (5 + 4), or towers and a train (23).
- */
-export interface MoveCubesBuild {
-  kind: 'build';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * A whole number (9), parts of a train (5 + 4), or a unit form with towers (2 tens 3 ones).
-   */
-  amount: string;
-}
-/**
- * Lay a new train.
- */
-export interface MoveCubesPlace {
-  kind: 'place';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Cubes in the train.
-   */
-  count: number;
-  /**
-   * The colour, from 1; 0 for the plain one.
-   */
-  part?: number;
-}
-/**
- * Put cubes on the end of a train.
- */
-export interface MoveCubesAdd {
-  kind: 'add';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * The train, from 1.
-   */
-  train: number;
-  /**
-   * How many cubes.
-   */
-  count: number;
-  /**
-   * Their colour, from 1; 0 for the plain one.
-   */
-  part?: number;
-}
-/**
- * Snap a train between two cubes, at a chosen place or at random.
- */
-export interface MoveCubesSnap {
-  kind: 'snap';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * The train, from 1.
-   */
-  train: number;
-  /**
-   * Cubes before the snap; 0 for a place at random.
-   */
-  after?: number;
-  /**
-   * For a place at random: the same seed gives the same place.
-   */
-  seed?: number;
-}
-/**
- * Join a train to the end of another.
- */
-export interface MoveCubesJoin {
-  kind: 'join';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * The train that comes first.
-   */
-  train: number;
-  /**
-   * The train that is joined to its end.
-   */
-  with: number;
-}
-/**
- * Colour cubes, so that parts are told apart.
- */
-export interface MoveCubesColour {
-  kind: 'colour';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which cubes.
-   */
-  pieces: Select[];
-  /**
-   * The colour, from 1; 0 for the plain one.
-   */
-  part: number;
-}
-/**
- * Give each train a colour of its own.
- */
-export interface MoveCubesColourTrains {
-  kind: 'colourTrains';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-}
-/**
- * Bring the longest train to the top, to count on from it.
- */
-export interface MoveCubesLargerFirst {
-  kind: 'largerFirst';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-}
-/**
- * Ten cubes of a train become a tower of ten.
- */
-export interface MoveCubesTower {
-  kind: 'tower';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * The train, from 1.
-   */
-  train: number;
-}
-/**
- * A tower becomes a train of ten cubes.
- */
-export interface MoveCubesOpen {
-  kind: 'open';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-}
-/**
- * Rings, marks and copies are put away.
- */
-export interface MoveCubesTidy {
-  kind: 'tidy';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-}
-/**
- * Put all cubes away.
- */
-export interface MoveCubesClear {
-  kind: 'clear';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-}
-/**
- * Take pieces away to the Taken tray.
- */
-export interface MoveCubesTake {
-  kind: 'take';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which pieces.
-   */
-  pieces: Select[];
-}
-/**
- * Cross pieces out where they lie.
- */
-export interface MoveCubesCross {
-  kind: 'cross';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which pieces.
-   */
-  pieces: Select[];
-}
-/**
- * Put crossed-out or taken pieces back in play.
- */
-export interface MoveCubesRestore {
-  kind: 'restore';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which pieces.
-   */
-  pieces: Select[];
-}
-/**
- * Put pieces away without a trace.
- */
-export interface MoveCubesRemove {
-  kind: 'remove';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which pieces.
-   */
-  pieces: Select[];
-}
-/**
- * Ring pieces; rings drawn before go, unless this one stands beside them.
- */
-export interface MoveCubesRing {
-  kind: 'ring';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which pieces.
-   */
-  pieces: Select[];
-  /**
-   * The rings drawn before stay.
-   */
-  beside?: boolean;
-}
-/**
- * Lay copies of pieces beside them, to compare. Copies are not in play.
- */
-export interface MoveCubesCopy {
-  kind: 'copy';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which pieces.
-   */
-  pieces: Select[];
-}
-/**
- * Take the mark off new pieces.
- */
-export interface MoveCubesCounted {
-  kind: 'counted';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-}
-/**
- * Put the number on the board at once, in place of what is there.
- */
-export interface MoveDiscsBuild {
-  kind: 'build';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * A number (146), a unit form (14 tens 6 ones), or to build at once, addends (146 + 87).
-   */
-  amount: string;
-  /**
-   * The addend that the pieces belong to; 0 for none.
-   */
-  part?: number;
-}
-/**
- * Put an amount on the board beside what is there.
- */
-export interface MoveDiscsPlace {
-  kind: 'place';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * A number (146), a unit form (14 tens 6 ones), or to build at once, addends (146 + 87).
-   */
-  amount: string;
-  /**
-   * The addend that the pieces belong to; 0 for none.
-   */
-  part?: number;
-}
-/**
- * Ten pieces of a place become one of the next.
- */
-export interface MoveDiscsBundle {
-  kind: 'bundle';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * A place: a power of ten.
-   */
-  place:
-    | 'millions'
-    | 'hundred thousands'
-    | 'ten thousands'
-    | 'thousands'
-    | 'hundreds'
-    | 'tens'
-    | 'ones'
-    | 'tenths'
-    | 'hundredths'
-    | 'thousandths';
-  /**
-   * Which pieces; the lowest slots in play when left out.
-   */
-  pieces?: Select[];
-  /**
-   * Leave the bundled pieces crossed out, out of play.
-   */
-  trace?: boolean;
-}
-/**
- * A piece becomes ten of the next smaller place, or is opened further, place by place.
- */
-export interface MoveDiscsUnbundle {
-  kind: 'unbundle';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * A place: a power of ten.
-   */
-  place:
-    | 'millions'
-    | 'hundred thousands'
-    | 'ten thousands'
-    | 'thousands'
-    | 'hundreds'
-    | 'tens'
-    | 'ones'
-    | 'tenths'
-    | 'hundredths'
-    | 'thousandths';
-  /**
-   * How many pieces; 1 when left out.
-   */
-  count?: number;
-  /**
-   * Which pieces; the lowest slots in play when left out.
-   */
-  pieces?: Select[];
-  /**
-   * A place: a power of ten.
-   */
-  to?:
-    | 'millions'
-    | 'hundred thousands'
-    | 'ten thousands'
-    | 'thousands'
-    | 'hundreds'
-    | 'tens'
-    | 'ones'
-    | 'tenths'
-    | 'hundredths'
-    | 'thousandths';
-}
-/**
- * One more or one less at a place, crossing tens and hundreds by a bundle or an unbundle that is seen.
- */
-export interface MoveDiscsStep {
-  kind: 'step';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * A place: a power of ten.
-   */
-  place:
-    | 'millions'
-    | 'hundred thousands'
-    | 'ten thousands'
-    | 'thousands'
-    | 'hundreds'
-    | 'tens'
-    | 'ones'
-    | 'tenths'
-    | 'hundredths'
-    | 'thousandths';
-  /**
-   * Down rather than up.
-   */
-  down?: boolean;
-}
-/**
- * Show all that is in play in ones, or in another place.
- */
-export interface MoveDiscsOpenAll {
-  kind: 'openAll';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * A place: a power of ten.
-   */
-  to:
-    | 'millions'
-    | 'hundred thousands'
-    | 'ten thousands'
-    | 'thousands'
-    | 'hundreds'
-    | 'tens'
-    | 'ones'
-    | 'tenths'
-    | 'hundredths'
-    | 'thousandths';
-}
-/**
- * Bundle wherever there are ten or more: the fewest pieces that show the number.
- */
-export interface MoveDiscsFewest {
-  kind: 'fewest';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-}
-/**
- * Multiply or divide the whole number by 10, 100 or 1,000: every digit goes along, the point stays.
- */
-export interface MoveDiscsShift {
-  kind: 'shift';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Places to the left: 1 is × 10, -2 is ÷ 100.
-   */
-  by: number;
-  /**
-   * Column by column, each step seen.
-   */
-  steps?: boolean;
-  /**
-   * Keep a row above that shows what the shift began with.
-   */
-  keep?: boolean;
-}
-/**
- * Shift single discs to another column.
- */
-export interface MoveDiscsShiftDisc {
-  kind: 'shiftDisc';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which discs.
-   */
-  pieces: Select[];
-  /**
-   * Places to the left.
-   */
-  by: number;
-}
-/**
- * Put the start row away.
- */
-export interface MoveDiscsDropStart {
-  kind: 'dropStart';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-}
-/**
- * Choose the columns that are shown though empty; others appear when they are needed.
- */
-export interface MoveDiscsColumns {
-  kind: 'columns';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * A place: a power of ten.
-   */
-  top:
-    | 'millions'
-    | 'hundred thousands'
-    | 'ten thousands'
-    | 'thousands'
-    | 'hundreds'
-    | 'tens'
-    | 'ones'
-    | 'tenths'
-    | 'hundredths'
-    | 'thousandths';
-  /**
-   * A place: a power of ten.
-   */
-  bottom:
-    | 'millions'
-    | 'hundred thousands'
-    | 'ten thousands'
-    | 'thousands'
-    | 'hundreds'
-    | 'tens'
-    | 'ones'
-    | 'tenths'
-    | 'hundredths'
-    | 'thousandths';
-}
-/**
- * Set the number of rows.
- */
-export interface MoveDiscsRows {
-  kind: 'rows';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * How many.
-   */
-  count: number;
-}
-/**
- * Bring the discs of all rows into one.
- */
-export interface MoveDiscsJoin {
-  kind: 'join';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-}
-/**
- * Labelled discs or plain dots.
- */
-export interface MoveDiscsStyle {
-  kind: 'style';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * discs or dots.
-   */
-  style: 'discs' | 'dots';
-}
-/**
- * Digit cards below the chart follow the discs; they may reach further down, with zeros where digits lack.
- */
-export interface MoveDiscsCards {
-  kind: 'cards';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Whether they are shown.
-   */
-  shown: boolean;
-  /**
-   * A place: a power of ten.
-   */
-  to?:
-    | 'millions'
-    | 'hundred thousands'
-    | 'ten thousands'
-    | 'thousands'
-    | 'hundreds'
-    | 'tens'
-    | 'ones'
-    | 'tenths'
-    | 'hundredths'
-    | 'thousandths';
-}
-/**
- * Lay digit cards alone on the chart.
- */
-export interface MoveDiscsDigits {
-  kind: 'digits';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * The number as written; empty for none.
-   */
-  number: string;
-}
-/**
- * Set the number of tracks to share into; the discs are kept.
- */
-export interface MoveDiscsGroups {
-  kind: 'groups';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * How many.
-   */
-  count: number;
-}
-/**
- * Deal the discs of a place round the tracks, one to each at a time; the rest stay in the chart.
- */
-export interface MoveDiscsShare {
-  kind: 'share';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * A place: a power of ten.
-   */
-  place:
-    | 'millions'
-    | 'hundred thousands'
-    | 'ten thousands'
-    | 'thousands'
-    | 'hundreds'
-    | 'tens'
-    | 'ones'
-    | 'tenths'
-    | 'hundredths'
-    | 'thousandths';
-}
-/**
- * Put discs on a track, or back into the chart.
- */
-export interface MoveDiscsPut {
-  kind: 'put';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which discs.
-   */
-  pieces: Select[];
-  /**
-   * The track, from 1; 0 for the chart.
-   */
-  group: number;
-}
-/**
- * Bring all discs back into the chart.
- */
-export interface MoveDiscsGather {
-  kind: 'gather';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-}
-/**
- * Rings, marks, copies and traces are put away.
- */
-export interface MoveDiscsTidy {
-  kind: 'tidy';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-}
-/**
- * Put all discs away.
- */
-export interface MoveDiscsClear {
-  kind: 'clear';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-}
-/**
- * Take pieces away to the Taken tray.
- */
-export interface MoveDiscsTake {
-  kind: 'take';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which pieces.
-   */
-  pieces: Select[];
-}
-/**
- * Cross pieces out where they lie.
- */
-export interface MoveDiscsCross {
-  kind: 'cross';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which pieces.
-   */
-  pieces: Select[];
-}
-/**
- * Put crossed-out or taken pieces back in play.
- */
-export interface MoveDiscsRestore {
-  kind: 'restore';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which pieces.
-   */
-  pieces: Select[];
-}
-/**
- * Put pieces away without a trace.
- */
-export interface MoveDiscsRemove {
-  kind: 'remove';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which pieces.
-   */
-  pieces: Select[];
-}
-/**
- * Ring pieces; rings drawn before go, unless this one stands beside them.
- */
-export interface MoveDiscsRing {
-  kind: 'ring';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which pieces.
-   */
-  pieces: Select[];
-  /**
-   * The rings drawn before stay.
-   */
-  beside?: boolean;
-}
-/**
- * Lay copies of pieces beside them, to compare. Copies are not in play.
- */
-export interface MoveDiscsCopy {
-  kind: 'copy';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which pieces.
-   */
-  pieces: Select[];
-}
-/**
- * Take the mark off new pieces.
- */
-export interface MoveDiscsCounted {
-  kind: 'counted';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-}
-/**
- * Lay a cover over a zone of a model, or over any rectangle of it. Its number is not read out until it is shown again.
- */
-export interface MoveBoardCover {
-  kind: 'cover';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * A column (ones), a row (row 1), one side of it (row 1 left), or all; all when left out.
-   */
-  zone?: string;
-  at?: Rect1;
-}
-/**
- * A rectangle of the zone, in model units from its corner; the whole zone when left out.
- */
-export interface Rect1 {
-  x: number;
-  y: number;
-  w: number;
-  h: number;
-}
-/**
- * Show again what is covered: one cover, a zone, or all of a model.
- */
-export interface MoveBoardUncover {
-  kind: 'uncover';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Every cover of this zone; all covers of the model when left out.
-   */
-  zone?: string;
-  /**
-   * One cover of the board, counted from 0.
-   */
-  index?: number;
-}
-/**
- * Move a cover, or change its size.
- */
-export interface MoveBoardMoveCover {
-  kind: 'moveCover';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * The cover, counted from 0.
-   */
-  index: number;
-  /**
-   * The zone that the rectangle lies on; all when left out.
-   */
-  zone?: string;
-  at: Rect2;
-}
-/**
- * Where it lies then, in model units from the zone's corner.
- */
-export interface Rect2 {
-  x: number;
-  y: number;
-  w: number;
-  h: number;
-}
-/**
- * Put another model beside the others.
- */
-export interface MoveBoardAddModel {
-  kind: 'addModel';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * The kind of the new model.
-   */
-  of: string;
-}
-/**
- * Put a model away with its pieces.
- */
-export interface MoveBoardRemoveModel {
-  kind: 'removeModel';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-}
-/**
- * Write a title above a model.
- */
-export interface MoveBoardTitle {
-  kind: 'title';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * The title above the model; empty for none.
-   */
-  title: string;
-}
-/**
- * Give a model more or less of the board.
- */
-export interface MoveBoardWidth {
-  kind: 'width';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Hundredths of an even share.
-   */
-  share: number;
-}
-/**
- * Bring a model to another place in the row.
- */
-export interface MoveBoardReorder {
-  kind: 'reorder';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * The model's new place, counted from 0.
-   */
-  to: number;
-}
-/**
- * Two models show one number from now on: this one takes on the other's. Changing one changes the other.
- */
-export interface MoveBoardLink {
-  kind: 'link';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * The model whose number this one takes on, counted from 0.
-   */
-  with: number;
-}
-/**
- * A model shows its own number again.
- */
-export interface MoveBoardUnlink {
-  kind: 'unlink';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-}
-/**
- * Keep a copy of the model as it is, frozen beside it and not counted.
- */
-export interface MoveBoardKeep {
-  kind: 'keep';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-}
-/**
- * Put a kept copy away.
- */
-export interface MoveBoardDropKept {
-  kind: 'dropKept';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Which one, counted from 0.
-   */
-  index: number;
-}
-/**
- * Choose the read-outs that stand on the board beside the model.
- */
-export interface MoveBoardBeside {
-  kind: 'beside';
-  /**
-   * Which model of the board, the first when left out.
-   */
-  model?: number;
-  /**
-   * Ids of the read-outs that stand on the board beside the model.
-   *
-   * @maxItems 4
-   */
-  readouts: string[];
-}
-export interface Write {
-  /**
-   * A number sentence, a cell of the written method, a table row, a bond or a text.
-   */
-  kind: 'sentence' | 'cell' | 'row' | 'bond' | 'text';
-  /**
-   * The sentence, the text, or the sign in the cell.
-   */
-  text?: string;
-  /**
-   * Of a cell: mark, addend 1 to 4 and sum, or quotient and dividend.
-   */
-  row?: string;
-  /**
-   * A place: a power of ten.
-   */
-  place?:
-    | 'millions'
-    | 'hundred thousands'
-    | 'ten thousands'
-    | 'thousands'
-    | 'hundreds'
-    | 'tens'
-    | 'ones'
-    | 'tenths'
-    | 'hundredths'
-    | 'thousandths';
-  /**
-   * The pieces that the sign stands for.
-   */
-  stands?: Select[];
-  /**
-   * Of a table row: its cells.
-   */
-  cells?: string[];
-  /**
-   * Of a bond: the whole.
-   */
-  whole?: string;
-  /**
-   * Of a bond: two to four parts.
-   */
-  parts?: string[];
-}
 export interface Stroke {
   id: string;
   tool: 'pen' | 'line' | 'ring' | 'arrow' | 'highlighter';
@@ -2795,6 +3321,7 @@ export interface Stroke {
   /**
    * Its way; of a line, a ring or an arrow, two points.
    *
+   * @minItems 2
    * @maxItems 2000
    */
   points: number[][];
@@ -2829,78 +3356,6 @@ export interface Made {
     [k: string]: string;
   };
 }
-export interface Entry {
-  /**
-   * The line.
-   */
-  text: string;
-  /**
-   * The scene that it came from.
-   */
-  scene?: string;
-}
-export interface Turned {
-  outline: Outline;
-  frame: Frame;
-  edits: Edit[];
-}
-export interface Outline {
-  id: string;
-  title: string;
-  objective: string;
-  words: Words1;
-  scenes: SceneLine[];
-  record: Entry[];
-  newer?: Newer;
-}
-export interface Words1 {
-  /**
-   * What the class calls making ten of a place into one of the next, and back.
-   */
-  regroup?: 'bundle' | 'regroup' | 'exchange' | 'trade' | 'rename' | 'carry';
-  /**
-   * What the class calls the ones.
-   */
-  ones?: 'ones' | 'units';
-  /**
-   * What the class calls a whole with its parts.
-   */
-  bond?: 'number bond' | 'part-whole model';
-  /**
-   * What the class calls the subject.
-   */
-  maths?: 'maths' | 'math';
-  /**
-   * The names of the four blocks, smallest first, parted by commas: cube, long, flat, big cube.
-   */
-  shapes?: string;
-  /**
-   * Everyday names of the columns from the ones up, parted by commas: bulbs, bags, trays, crates.
-   */
-  columns?: string;
-}
-export interface SceneLine {
-  id: string;
-  title: string;
-  steps: StepLine[];
-  show: string[];
-  marks: string;
-  method?: string;
-  problem?: string;
-}
-export interface StepLine {
-  say: string;
-  ask: string;
-  answer: string;
-  look: string;
-  moves: number;
-  misfit?: string;
-  pause?: boolean;
-}
-export interface Newer {
-  format: number;
-  unread: number;
-}
 export interface Frame {
   rev: number;
   scene: string;
@@ -2918,6 +3373,7 @@ export interface Frame {
   became?: Became[];
   ink: Stroke[];
   notes: Note[];
+  capture: Captured;
 }
 export interface BoardView {
   models: ModelView[];
@@ -2932,6 +3388,9 @@ export interface ModelView {
   h: number;
   flags: string[];
   settings: {
+    [k: string]: string;
+  };
+  counts: {
     [k: string]: string;
   };
   zones: ZoneView[];
@@ -2950,6 +3409,7 @@ export interface ZoneView {
   w: number;
   h: number;
   side?: boolean;
+  place?: Place;
   one?: string;
   unit?: string;
   shape?: string;
@@ -3015,14 +3475,73 @@ export interface Became {
   from: number[];
   to: number[];
 }
+export interface Captured {
+  on: boolean;
+  steps: number;
+  moves: number;
+}
+export interface Delta {
+  rev: number;
+  models: ModelDelta[];
+  notation: string;
+  scratch: boolean;
+  canUndo: boolean;
+  canRedo: boolean;
+  became: Became[];
+  beats: BoardView[];
+  announce: string;
+  warn: string;
+  edits: Edit[];
+  overlay?: Overlay;
+  capture: Captured;
+}
+export interface ModelDelta {
+  kind: string;
+  title: string;
+  width: number;
+  linked: boolean;
+  w: number;
+  h: number;
+  flags: string[];
+  settings: {
+    [k: string]: string;
+  };
+  counts: {
+    [k: string]: string;
+  };
+  zones: ZoneView[];
+  decor: Decor[];
+  covers: CoverView[];
+  readouts: ReadOut[];
+  kept: KeptView[];
+  changed: Pieces;
+  moved: number[];
+  removed: number[];
+}
 export interface Edit {
-  kind: 'play' | 'putScene' | 'removeScene' | 'orderScenes' | 'setLesson' | 'setRecord' | 'ink' | 'notes';
+  kind:
+    | 'play'
+    | 'putScene'
+    | 'removeScene'
+    | 'orderScenes'
+    | 'setScene'
+    | 'setBoard'
+    | 'steps'
+    | 'setLesson'
+    | 'record'
+    | 'setRecord'
+    | 'ink'
+    | 'notes';
   scene?: string;
   moves?: Move[];
   put?: Scene;
   at?: number;
   order?: string[];
   head?: Head;
+  sceneHead?: SceneHead;
+  start?: Board;
+  drop?: number;
+  steps?: Step[];
   record?: Entry[];
   strokes?: Stroke[];
   notes?: Note[];
@@ -3031,7 +3550,36 @@ export interface Edit {
 export interface Head {
   title: string;
   objective: string;
-  words: Words1;
+  words: Words;
+}
+export interface SceneHead {
+  title: string;
+  show: string[];
+  marks: string;
+  made?: Made1;
+}
+export interface Made1 {
+  method: string;
+  problem: string;
+  answer: string;
+  model: string;
+  args?: string[];
+  options?: {
+    [k: string]: string;
+  };
+}
+export interface Overlay {
+  ink: Stroke[];
+  notes: Note[];
+}
+export interface Update {
+  outline: Outline;
+  frame: Frame;
+  edits: Edit[];
+}
+export interface Selection {
+  text: string;
+  verbs: Verb[];
 }
 export interface Verb {
   label: string;
@@ -3039,90 +3587,14 @@ export interface Verb {
   why?: string;
   move: Move;
 }
-export interface MethodInfo {
-  id: string;
-  title: string;
-  operation: string;
-  doc: string;
-  args: string;
-  sample: string[];
-  typed: string;
-  limits: string;
-  models: string[];
-  options: Option[];
-}
-export interface Option {
-  name: string;
-  doc: string;
-  choices?: string[];
-}
-export interface Plain {
-  line?: number;
-  method: string;
-  title: string;
-  problem: string;
-  answer: string;
-  model: string;
-  steps: PlainStep[];
-  start: Board1;
-  end: Board1;
-  offer?: string;
-  scenes?: Plain[];
-}
-export interface PlainStep {
-  say: string;
-  ask: string;
-  answer: string;
-  look: string;
-  write: Write[];
-  moves: Move[];
-  total: string;
-  unitForm: string;
-}
-/**
- * One to four models side by side, with the covers over them.
- */
-export interface Board1 {
-  /**
-   * @minItems 1
-   * @maxItems 4
-   */
-  models: Model[];
-  /**
-   * @maxItems 4
-   */
-  titles?: string[];
-  /**
-   * What surrounds each model; left out when there is nothing.
-   *
-   * @maxItems 4
-   */
-  tiles?: Tile[];
-  covers?: Cover[];
-}
-export interface Reading {
-  numeral: string;
-  expanded: string;
-  unitForm: string;
-  words: string;
-  wordsWithAnd: string;
-  placeWords: string;
-  digits: Digit[];
-}
-export interface Digit {
-  place: Place;
-  digit: number;
-  value: string;
+export interface QuickLook {
+  pieces: Pieces;
 }
 export interface Reached {
   id: number;
   part: number;
   upto: string;
   words: string;
-}
-export interface Acts {
-  way: string;
-  count: number;
 }
 export interface Builds {
   count: number;
@@ -3138,12 +3610,6 @@ export interface Verdict {
   model?: string;
   fits: boolean;
 }
-export interface Overlay {
-  ink: Stroke[];
-  notes: Note[];
-}
-export interface Captured {
-  on: boolean;
-  steps: number;
-  moves: number;
+export interface TextArgs {
+  text: string;
 }

@@ -5,7 +5,7 @@ import { flushSync } from 'react-dom';
 import { createRoot } from 'react-dom/client';
 import piecesCss from '../board/pieces.css?inline';
 import { StillPieces } from '../board/KeptCopies';
-import type { DrawnModel } from '../lesson/store';
+import type { DrawnModel } from '../state/lesson';
 
 const GAP = 40;
 const HEAD = 34;
@@ -46,16 +46,6 @@ async function dataUrl(url: string): Promise<string> {
     reader.onload = () => done(reader.result as string);
     reader.readAsDataURL(blob);
   });
-}
-
-/** Hands a file to the browser's downloads. */
-export function download(content: Blob | string, name: string, type = 'text/plain') {
-  const url = URL.createObjectURL(typeof content === 'string' ? new Blob([content], { type }) : content);
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = name;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(url), 1000);
 }
 
 function Picture({ models, title, font }: { models: DrawnModel[]; title: string; font: string }) {

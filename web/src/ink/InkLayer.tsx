@@ -2,8 +2,9 @@
 import { useRef, useState, type MouseEvent, type PointerEvent, type RefObject } from 'react';
 import { call, type Edit, type Stroke } from '../core/core';
 import { useSize, type Point } from '../board/geometry';
-import { edit, useLesson } from '../lesson/store';
-import { newId } from '../shell/api';
+import { edit } from '../state/acts';
+import { useLesson } from '../state/lesson';
+import { newId } from '../state/api';
 import type { Fresh } from './Notes';
 import { usePen } from './pen';
 import { onScreen, spotAt, toUnits } from './spot';

@@ -10,8 +10,9 @@ import {
 } from 'react';
 import { call, type Edit, type Note } from '../core/core';
 import type { Point } from '../board/geometry';
-import { edit, useLesson, type DrawnModel } from '../lesson/store';
-import { newId } from '../shell/api';
+import { edit } from '../state/acts';
+import { useLesson, type DrawnModel } from '../state/lesson';
+import { newId } from '../state/api';
 import { takePen } from './pen';
 import { cornerOf, spotAt, toUnits } from './spot';
 

@@ -1,7 +1,7 @@
 // Where ink and notes lie: on a zone of a model, or on the board itself. Both
 // stay there when the window changes, models change places or a column appears.
 import type { Anchor } from '../core/core';
-import { useLesson, type DrawnModel } from '../lesson/store';
+import { useLesson, type DrawnModel } from '../state/lesson';
 import type { Point } from '../board/geometry';
 
 /** Tenths of a model unit on a model, ten-thousandths of the board on the board. */

@@ -2,7 +2,7 @@
 import { getStroke } from 'perfect-freehand';
 import { memo } from 'react';
 import type { Stroke } from '../core/core';
-import type { DrawnModel } from '../lesson/store';
+import type { DrawnModel } from '../state/lesson';
 import { cornerOf } from './spot';
 
 /** Thin, middle and broad, in pixels of a board 1280 wide. */

@@ -4,25 +4,21 @@ import { Button } from 'antd';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { Words } from '../board/controls';
-import { Stage } from '../board/Tile';
-import {
-  change,
-  dropScratch,
-  finishBeats,
-  openLesson,
-  setPresenting,
-  show,
-  useLesson,
-} from '../lesson/store';
+import { Stage } from '../stage/Tile';
+import { change, dropScratch, setPresenting, show } from '../state/acts';
+import { useLesson } from '../state/lesson';
+import { finishBeats } from '../state/motion';
+import { openLesson } from '../state/session';
 import { Dialog, fetchOpened } from '../shell/later';
 import { takePen } from '../ink/pen';
 import { PenBar } from '../ink/PenBar';
-import { CountBar, countAloud } from '../lesson/CountBar';
-import { back, next, useReveal } from '../lesson/walk';
+import { CountBar, countAloud } from '../stage/CountBar';
+import { back, next, useReveal } from '../state/walk';
 import { Lines } from '../record/Lines';
 import { Written } from '../record/Written';
 import { Flower } from '../shell/Mark';
 import { Notices } from '../shell/Notices';
+import { usePresentingKeys } from './keys';
 
 const keyList = [
   ['→, Space, Page Down', 'Next'],
@@ -88,32 +84,20 @@ export function PresentPage() {
     else back();
   }, []);
 
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
-      if (e.ctrlKey || e.metaKey || e.altKey) return;
-      const onButton = (e.target as Element).closest('button, [role=slider], .ant-modal');
-      const acts: Record<string, () => void> = {
-        ArrowRight: forward,
-        PageDown: forward,
-        ArrowLeft: backward,
-        PageUp: backward,
-        r: reveal,
-        b: () => setBlank((x) => !x),
-        f: toggleFullScreen,
-        w: () => setWrittenShown((x) => !x),
-        Home: () => scene && show(scene.id, 0, false),
-        Escape: () => (list ? setList(false) : quit()),
-        '?': () => setList((x) => !x),
-      };
-      if (!onButton) acts[' '] = forward;
-      const run = acts[e.key.length === 1 ? e.key.toLowerCase() : e.key];
-      if (!run) return;
-      e.preventDefault();
-      run();
-    };
-    addEventListener('keydown', onKey);
-    return () => removeEventListener('keydown', onKey);
-  }, [forward, backward, reveal, quit, scene, list]);
+  usePresentingKeys({
+    ArrowRight: forward,
+    PageDown: forward,
+    ' ': forward,
+    ArrowLeft: backward,
+    PageUp: backward,
+    r: reveal,
+    b: () => setBlank((x) => !x),
+    f: toggleFullScreen,
+    w: () => setWrittenShown((x) => !x),
+    Home: () => scene && show(scene.id, 0, false),
+    Escape: quit,
+    '?': () => setList(true),
+  });
 
   // Played by itself, a question waits as long as a step.
   useEffect(() => {
@@ -126,6 +110,19 @@ export function PresentPage() {
   const number = frame.asked ? frame.step + 1 : frame.step;
   const yourTurn = theirs > 0 && frame.asked && frame.step >= frame.steps - theirs && !revealed;
   const petals = frame.steps === 0 ? 10 : Math.floor((10 * frame.step) / frame.steps);
+  if (blank) {
+    return (
+      <main className="present">
+        <button
+          type="button"
+          className="blank"
+          aria-label="Show the board again"
+          onClick={() => setBlank(false)}
+          autoFocus
+        />
+      </main>
+    );
+  }
   return (
     <main className="present">
       <h1 className="sr-only">{scene.title}</h1>
@@ -228,14 +225,6 @@ export function PresentPage() {
         <Button onClick={() => setList(true)}>Keys</Button>
         <Button onClick={quit}>Quit</Button>
       </footer>
-      {blank && (
-        <button
-          type="button"
-          className="blank"
-          aria-label="Show the board again"
-          onClick={() => setBlank(false)}
-        />
-      )}
       <Dialog title="Keys while presenting" open={list} onCancel={() => setList(false)} footer={null}>
         <dl className="keys">
           {keyList.map(([key, what]) => (

@@ -3,7 +3,7 @@
 import { Button } from 'antd';
 import { useMemo } from 'react';
 import { call, CoreError, type Verdict } from '../core/core';
-import { useLesson } from '../lesson/store';
+import { useLesson } from '../state/lesson';
 
 const isSentence = (text: string) => /[=<>]/.test(text);
 

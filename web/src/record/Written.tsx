@@ -1,7 +1,7 @@
 // The written column method on an aligned grid. A digit or a mark lights the
 // pieces that it stands for, and the other way round.
 import type { Cell, Written as WrittenWork } from '../core/core';
-import { light, useLesson } from '../lesson/store';
+import { light, useLesson } from '../state/lesson';
 
 const rowsWith = {
   above: ['mark', 'addend 1', 'addend 2', 'addend 3', 'addend 4', 'sum'],

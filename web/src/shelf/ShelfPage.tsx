@@ -4,10 +4,10 @@ import { Alert, Button, Input } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { loadCore } from '../core/core';
-import { sendLeftovers, unsentLessons } from '../lesson/outbox';
-import { sentence } from '../lesson/store';
-import { tabId } from '../lesson/tab';
-import { api, type ShelfLine } from '../shell/api';
+import { download } from '../export/download';
+import { sentence } from '../state/lesson';
+import { makeLesson, sendAllLeftovers, type Unsent } from '../state/session';
+import { api, newId, type ShelfLine } from '../state/api';
 import { Dialog, fetchOpened, Menu } from '../shell/later';
 import { Flower } from '../shell/Mark';
 
@@ -15,7 +15,7 @@ export function ShelfPage() {
   const [deleted, setDeleted] = useState(false);
   const shelf = useQuery({ queryKey: ['lessons', deleted], queryFn: () => api.list(deleted) });
   const [making, setMaking] = useState(false);
-  useSendLeftovers();
+  const { unsent, send } = useLeftovers();
   useEffect(() => {
     document.title = 'Lessons – Unit Bloom';
     // The core is fetched while the teacher chooses.
@@ -35,6 +35,7 @@ export function ShelfPage() {
         </Button>
       </header>
       <main>
+        <UnsentWork unsent={unsent} send={send} />
         <div className="shelf-head">
           <h2>{deleted ? 'Deleted lessons' : 'Lessons'}</h2>
           <Button type="link" onClick={() => setDeleted(!deleted)}>
@@ -68,15 +69,43 @@ export function ShelfPage() {
   );
 }
 
-/** What closed tabs left unsent goes out as soon as the shelf is open. */
-function useSendLeftovers() {
+/** What closed tabs left unsent goes out as soon as the shelf is open; what cannot go is told. */
+function useLeftovers() {
   const client = useQueryClient();
-  useEffect(() => {
-    void (async () => {
-      for (const id of await unsentLessons()) await sendLeftovers(id, tabId).catch(() => undefined);
+  const query = useQuery({
+    queryKey: ['unsent'],
+    queryFn: async () => {
+      const unsent = await sendAllLeftovers();
       await client.invalidateQueries({ queryKey: ['lessons'] });
-    })();
-  }, [client]);
+      return unsent;
+    },
+  });
+  return { unsent: query.data ?? [], send: () => void query.refetch() };
+}
+
+/** Work that is only on this device: it can be tried again, or taken away as a file. */
+function UnsentWork({ unsent, send }: { unsent: Unsent[]; send: () => void }) {
+  return unsent.map((u) => (
+    <Alert
+      key={u.id}
+      type="warning"
+      title={`${u.count === 1 ? '1 change' : `${u.count} changes`} of ${u.title ? `“${u.title}”` : 'a lesson'} not saved. ${u.why}`}
+      description="They are kept on this device and sent when it can be."
+      action={
+        <span className="banner-actions">
+          <Button onClick={send}>Try again</Button>
+          <Link to={`/lesson/${u.id}`}>Open the lesson</Link>
+          <Button
+            onClick={() =>
+              download(JSON.stringify(u.pending, null, 2), `unsent-${u.id}.json`, 'application/json')
+            }
+          >
+            Save as a file
+          </Button>
+        </span>
+      }
+    />
+  ));
 }
 
 function Card({ line, deleted }: { line: ShelfLine; deleted: boolean }) {
@@ -130,7 +159,7 @@ function ImportButton() {
   const [why, setWhy] = useState('');
   const read = async (file: File) => {
     try {
-      const { id } = await api.importFile(await file.text());
+      const { id } = await api.importFile(newId(), await file.text());
       void navigate(`/lesson/${id}`);
     } catch (error) {
       setWhy(sentence(error));
@@ -163,32 +192,28 @@ function ImportButton() {
 function NewLesson({ close }: { close: () => void }) {
   const navigate = useNavigate();
   const [title, setTitle] = useState('');
-  const make = useMutation({
-    mutationFn: () =>
-      api.create({ format: 1, id: '', title: title.trim() || 'New lesson', words: {}, scenes: [] }),
-    onSuccess: ({ id }) => navigate(`/lesson/${id}`),
-  });
+  const begin = async () => {
+    const id = await makeLesson({
+      format: 2,
+      id: '',
+      title: title.trim() || 'New lesson',
+      words: {},
+      scenes: [],
+    });
+    void navigate(`/lesson/${id}`);
+  };
   return (
-    <Dialog
-      title="New lesson"
-      open
-      onCancel={close}
-      okText="Begin"
-      onOk={() => make.mutate()}
-      confirmLoading={make.isPending}
-    >
+    <Dialog title="New lesson" open onCancel={close} okText="Begin" onOk={() => void begin()}>
       <label className="field">
         Title
         <Input
           size="large"
           value={title}
           maxLength={200}
-          autoFocus
           onChange={(e) => setTitle(e.target.value)}
-          onPressEnter={() => make.mutate()}
+          onPressEnter={() => void begin()}
         />
       </label>
-      {make.error && <Alert type="warning" title={sentence(make.error)} />}
     </Dialog>
   );
 }

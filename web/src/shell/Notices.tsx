@@ -1,7 +1,7 @@
 // What the board says back: a refusal in plain sight, and each act announced
 // politely to those who listen.
 import { useEffect } from 'react';
-import { dismissNotice, useLesson } from '../lesson/store';
+import { dismissNotice, useLesson } from '../state/lesson';
 
 const SHOWN_MS = 7000;
 

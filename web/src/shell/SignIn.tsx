@@ -1,8 +1,8 @@
 // The passphrase, where the server asks for one.
 import { Alert, Button, Input } from 'antd';
 import { useState } from 'react';
-import { sentence } from '../lesson/store';
-import { api } from './api';
+import { sentence } from '../state/lesson';
+import { api } from '../state/api';
 import { Flower } from './Mark';
 
 export function SignIn({ done }: { done: () => void }) {

@@ -10,7 +10,8 @@ import {
   type ReactElement,
   type ReactNode,
 } from 'react';
-import { notify } from '../lesson/store';
+import { FirstFocus } from './FirstFocus';
+import { notify } from '../state/lesson';
 
 /** A part of the page that is fetched once, and is there from then on. */
 export interface Part<T> {
@@ -77,11 +78,18 @@ export function Dialog(props: ModalProps) {
   const [was, setWas] = useState(false);
   if (props.open && !was) setWas(true);
   const there = usePart(opened, !!props.open || was);
-  return there && <there.Modal {...props} />;
+  return (
+    there && (
+      <there.Modal {...props}>
+        <FirstFocus open={!!props.open} />
+        {props.children}
+      </there.Modal>
+    )
+  );
 }
 
 /** Opens and closes what a button opens; before the first time there is the button alone. */
-function useOpening(button: ReactElement<ButtonProps>) {
+function useOpening(button: ReactElement<ButtonProps>, kind: 'menu' | 'dialog') {
   const [open, setOpen] = useState<boolean>();
   const there = usePart(opened, open !== undefined, () => setOpen(undefined));
   return {
@@ -89,7 +97,11 @@ function useOpening(button: ReactElement<ButtonProps>) {
     open: open ?? false,
     setOpen,
     // It keeps the focus that it had when it was pressed.
-    button: cloneElement(button, there ? { autoFocus: true } : { onClick: () => setOpen(true) }),
+    button: cloneElement(button, {
+      'aria-haspopup': kind,
+      'aria-expanded': open ?? false,
+      ...(there ? { autoFocus: true } : { onClick: () => setOpen(true) }),
+    }),
   };
 }
 
@@ -100,13 +112,14 @@ interface MenuButton {
 
 /** A button that opens a list of words. */
 export function Menu({ items, children }: MenuButton) {
-  const { there, open, setOpen, button } = useOpening(children);
+  const { there, open, setOpen, button } = useOpening(children, 'menu');
   if (!there) return button;
   return (
     <there.Dropdown
       open={open}
       onOpenChange={setOpen}
       trigger={['click']}
+      autoFocus
       menu={{ items, style: { maxHeight: 420, overflowY: 'auto' } }}
     >
       {button}
@@ -124,7 +137,7 @@ interface SheetButton {
 
 /** A button that opens a small sheet over the board. */
 export function Sheet({ content, children, anew = false }: SheetButton) {
-  const { there, open, setOpen, button } = useOpening(children);
+  const { there, open, setOpen, button } = useOpening(children, 'dialog');
   if (!there) return button;
   return (
     <there.Popover

@@ -4,7 +4,7 @@ import { Button } from 'antd';
 import { useEffect, useState } from 'react';
 import { create } from 'zustand';
 import { call, type Reached } from '../core/core';
-import { light, notify, sentence, useLesson } from './store';
+import { light, notify, sentence, useLesson } from '../state/lesson';
 
 const useCount = create<{ counts: Reached[] }>(() => ({ counts: [] }));
 

@@ -3,9 +3,10 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { Words } from '../board/controls';
 import { call } from '../core/core';
-import { newId } from '../shell/api';
-import { edit, show, useLesson } from './store';
-import { back, next, useReveal } from './walk';
+import { newId } from '../state/api';
+import { edit, show } from '../state/acts';
+import { useLesson } from '../state/lesson';
+import { back, next, useReveal } from '../state/walk';
 import { OpenDialog } from './OpenDialog';
 
 /** The prompt of a worked example above the board, while preparing. */

@@ -1,8 +1,10 @@
 // Editing a step: its words, or taking it out.
-import { Button, Checkbox, Input, Modal } from 'antd';
+import { Button, Checkbox, Input } from 'antd';
 import { useState } from 'react';
+import { Dialog } from '../shell/later';
 import { call } from '../core/core';
-import { edit, useLesson } from './store';
+import { edit } from '../state/acts';
+import { useLesson } from '../state/lesson';
 
 const fields = [
   ['say', 'Say'],
@@ -26,7 +28,7 @@ export function StepDialog({ close }: { close: () => void }) {
     if (edit((handle) => call('editStep', { handle, scene, step, remove: true }))) close();
   };
   return (
-    <Modal
+    <Dialog
       title={`Step ${step + 1}`}
       open
       onCancel={close}
@@ -56,6 +58,6 @@ export function StepDialog({ close }: { close: () => void }) {
       <Checkbox checked={pause} onChange={(e) => setPause(e.target.checked)}>
         Played by itself, it waits here
       </Checkbox>
-    </Modal>
+    </Dialog>
   );
 }

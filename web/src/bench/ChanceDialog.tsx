@@ -1,9 +1,10 @@
 // Numbers by chance: dice, a spinner and number cards give digits, which are put
 // in places to make a number.
-import { Button, Modal, Segmented } from 'antd';
+import { Button, Segmented } from 'antd';
 import { useState } from 'react';
+import { Dialog } from '../shell/later';
 import { call } from '../core/core';
-import { act } from './store';
+import { act } from '../state/acts';
 
 const kinds = [
   { value: 'six', label: 'Dice, 1 to 6' },
@@ -34,7 +35,7 @@ export function ChanceDialog({ close }: { close: () => void }) {
   };
   const number = digits.join('').replace(/^0+(?=\d)/, '');
   return (
-    <Modal title="Numbers by chance" open onCancel={close} footer={null}>
+    <Dialog title="Numbers by chance" open onCancel={close} footer={null}>
       <div className="panel">
         <Segmented options={kinds} value={kind} onChange={setKind} aria-label="What is thrown" />
         <Segmented
@@ -74,6 +75,6 @@ export function ChanceDialog({ close }: { close: () => void }) {
           </>
         )}
       </div>
-    </Modal>
+    </Dialog>
   );
 }

@@ -1,8 +1,10 @@
 // What the lesson says of itself: title, objective, and the class's words.
-import { Input, Modal, Select } from 'antd';
+import { Input, Select } from 'antd';
 import { useState } from 'react';
+import { Dialog } from '../shell/later';
 import { call, type Words } from '../core/core';
-import { edit, useLesson } from './store';
+import { edit } from '../state/acts';
+import { useLesson } from '../state/lesson';
 
 const regroup: Record<NonNullable<Words['regroup']>, string> = {
   bundle: 'bundle and unbundle',
@@ -27,7 +29,7 @@ export function AboutDialog({ close }: { close: () => void }) {
       close();
   };
   return (
-    <Modal title="About this lesson" open onCancel={close} onOk={save} okText="Save">
+    <Dialog title="About this lesson" open onCancel={close} onOk={save} okText="Save">
       <label className="field">
         Title
         <Input value={title} maxLength={200} onChange={(e) => setTitle(e.target.value)} />
@@ -107,6 +109,6 @@ export function AboutDialog({ close }: { close: () => void }) {
           onChange={(e) => setWords({ ...words, columns: e.target.value })}
         />
       </label>
-    </Modal>
+    </Dialog>
   );
 }

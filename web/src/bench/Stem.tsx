@@ -5,7 +5,8 @@ import { useState, type PointerEvent } from 'react';
 import { kinds, views } from '../board/views';
 import { call, type SceneLine } from '../core/core';
 import { Dialog, Menu } from '../shell/later';
-import { addBoard, edit, show, useLesson } from './store';
+import { addBoard, edit, show } from '../state/acts';
+import { useLesson } from '../state/lesson';
 
 export function Stem({ onExample }: { onExample: () => void }) {
   const scenes = useLesson((s) => s.outline.scenes);
@@ -105,6 +106,7 @@ function Bud({
         <button
           type="button"
           className="bud"
+          data-focus={here ? '' : undefined}
           aria-current={here ? 'true' : undefined}
           onClick={() => show(scene.id, 0, false)}
         >

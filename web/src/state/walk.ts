@@ -1,7 +1,9 @@
 // Going through a scene: say and ask, then reveal and act. The same walk serves
 // preparing and presenting.
 import { useState } from 'react';
-import { finishBeats, show, useLesson } from './store';
+import { show } from './acts';
+import { useLesson } from './lesson';
+import { finishBeats } from './motion';
 
 /** One press forward: the question of the next step, then its answer and moves. */
 export function next() {

@@ -2,39 +2,29 @@
 import { Alert, Button } from 'antd';
 import { useDeferredValue, useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { Stage } from '../board/Tile';
+import { Stage } from '../stage/Tile';
 import { kinds, views, type Kind } from '../board/views';
 import { call } from '../core/core';
-import { boardPng, boardSvg, download } from '../export/picture';
+import { download } from '../export/download';
+import { boardPng, boardSvg } from '../export/picture';
 import { takePen, usePen } from '../ink/pen';
 import { PenBar } from '../ink/PenBar';
 import { Record } from '../record/Record';
 import { Dialog, Menu } from '../shell/later';
 import { Flower } from '../shell/Mark';
 import { Notices } from '../shell/Notices';
+import { fileName, saveAsFile, SaveBanner, SaveWord } from '../shell/Saving';
 import { beginCapture, CaptureBar } from './CaptureBar';
-import { CountBar, countAloud } from './CountBar';
+import { CountBar, countAloud } from '../stage/CountBar';
 import type { DialogName } from './Dialogs';
 import { fetchDialogs, OpenDialog } from './OpenDialog';
 import { Prompt } from './Prompt';
-import {
-  act,
-  addBoard,
-  change,
-  claim,
-  closeLesson,
-  dropScratch,
-  edit,
-  notify,
-  openLesson,
-  sentence,
-  setPresenting,
-  show,
-  useLesson,
-} from './store';
+import { act, addBoard, change, dropScratch, edit, setPresenting, show } from '../state/acts';
+import { notify, sentence, useLesson } from '../state/lesson';
+import { claim, closeLesson, openLesson } from '../state/session';
 import { Stem } from './Stem';
 
-export function LessonPage() {
+export function BenchPage() {
   const { id = '' } = useParams();
   const status = useLesson((s) => s.status);
   const failure = useLesson((s) => s.failure);
@@ -136,23 +126,15 @@ function useKeys() {
   }, []);
 }
 
-const saveWords = {
-  saved: 'Saved',
-  saving: 'Saving…',
-  waiting: 'Kept on this device, not yet sent',
-} as const;
-
 function Header({ id, onDialog }: { id: string; onDialog: (d: DialogName) => void }) {
   const navigate = useNavigate();
   const title = useLesson((s) => s.outline.title);
-  const save = useLesson((s) => s.save);
-  const readOnly = useLesson((s) => s.readOnly);
   const canUndo = useLesson((s) => s.frame.canUndo);
   const canRedo = useLesson((s) => s.frame.canRedo);
   const hasScene = useLesson((s) => s.frame.scene !== '');
   const tool = usePen((s) => s.tool);
   const take = [
-    { key: 'json', label: 'Lesson file', onClick: () => takeLesson() },
+    { key: 'json', label: 'Lesson file', onClick: () => saveAsFile(title) },
     { key: 'svg', label: 'Board as SVG', disabled: !hasScene, onClick: () => void takeSvg() },
     { key: 'png', label: 'Board as PNG', disabled: !hasScene, onClick: () => void takePng() },
   ];
@@ -171,9 +153,7 @@ function Header({ id, onDialog }: { id: string; onDialog: (d: DialogName) => voi
           {title}
         </button>
       </h1>
-      <span className={`save-state ${save}`} role="status">
-        {readOnly ? 'Reading only' : saveWords[save]}
-      </span>
+      <SaveWord />
       <Button disabled={!canUndo} onClick={() => change('undo')}>
         Undo
       </Button>
@@ -277,25 +257,14 @@ function MoreMenu({ disabled, onDialog }: { disabled: boolean; onDialog: (d: Dia
   );
 }
 
-const fileName = () =>
-  (useLesson.getState().outline.title || 'lesson')
-    .replace(/[^\p{L}\p{N}]+/gu, '-')
-    .replace(/^-|-$/g, '')
-    .toLowerCase();
-
-function takeLesson() {
-  const doc = call('document', { handle: useLesson.getState().handle });
-  download(JSON.stringify(doc, null, 2), `${fileName()}.json`, 'application/json');
-}
-
 async function takeSvg() {
   const { models, outline } = useLesson.getState();
-  download(await boardSvg(models, outline.title), `${fileName()}.svg`, 'image/svg+xml');
+  download(await boardSvg(models, outline.title), `${fileName(outline.title)}.svg`, 'image/svg+xml');
 }
 
 async function takePng() {
   const { models, outline } = useLesson.getState();
-  download(await boardPng(models, outline.title), `${fileName()}.png`);
+  download(await boardPng(models, outline.title), `${fileName(outline.title)}.png`);
 }
 
 function Banners() {
@@ -306,6 +275,7 @@ function Banners() {
   const copy = useLesson((s) => s.copy);
   return (
     <div className="banners">
+      <SaveBanner />
       {newer && (
         <Alert
           type="info"

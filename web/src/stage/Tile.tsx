@@ -1,20 +1,22 @@
 // One model on the board: its line of words, its pieces fitted to the room with
 // the copies kept beside them, and the covers over them.
 import { Button, Input, type InputRef } from 'antd';
-import { useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
+import { call } from '../core/core';
 import { InkLayer } from '../ink/InkLayer';
 import { BoardNotes, ModelNotes, type Fresh } from '../ink/Notes';
 import { ModelInk } from '../ink/strokes';
-import { act, useLesson, type DrawnModel } from '../lesson/store';
-import { Arrange } from './Arrange';
-import { Beside } from './Beside';
-import { CoverMenu, Covers, QuickLook } from './Covers';
-import { Edge } from './Edge';
-import { useSize } from './geometry';
-import { KeptCopies } from './KeptCopies';
-import { usePinch } from './pinch';
-import { SelectionStrip } from './SelectionStrip';
-import { views, type Kind } from './views';
+import { act } from '../state/acts';
+import { useLesson, type DrawnModel } from '../state/lesson';
+import { Arrange } from '../board/Arrange';
+import { Beside } from '../board/Beside';
+import { CoverMenu, Covers, QuickLook } from '../board/Covers';
+import { Edge } from '../board/Edge';
+import { useSize } from '../board/geometry';
+import { KeptCopies } from '../board/KeptCopies';
+import { usePinch } from '../board/pinch';
+import { SelectionStrip } from '../board/SelectionStrip';
+import { views, type Kind } from '../board/views';
 
 interface TileProps {
   model: DrawnModel;
@@ -35,6 +37,7 @@ export function Tile({ model, index, alone, bare, presenting }: TileProps) {
   const [zoom, setZoom] = useState(1);
   const pinch = usePinch(room, zoom, setZoom);
   const [looking, setLooking] = useState(false);
+  const handle = useLesson((s) => s.handle);
   const foot = bare ? 12 : view.foot;
   const end = bare ? 0 : view.end;
   // Headings, and the counts at the side, grow with the board while presenting.
@@ -50,6 +53,14 @@ export function Tile({ model, index, alone, bare, presenting }: TileProps) {
   const scale = Math.max(0.3, fit) * zoom;
   const numeral = model.readouts.find((r) => r.id === 'numeral');
   const covered = model.covers.length > 0;
+  // A quick look is an operation of its own: what is covered is not in the page else.
+  const seen = useMemo(
+    () =>
+      looking
+        ? { ...model, pieces: [...model.pieces, ...call('look', { handle, model: index }).pieces] }
+        : model,
+    [looking, model, handle, index],
+  );
   const name = `${view.title}${numeral?.shown && !covered ? `, ${numeral.text}` : ''}`;
   return (
     <section className="tile" aria-label={name}>
@@ -61,7 +72,7 @@ export function Tile({ model, index, alone, bare, presenting }: TileProps) {
           <div className="side-by-side" style={{ margin: `${head}px ${end}px ${foot}px ${side}px` }}>
             <KeptCopies model={model} index={index} scale={scale} gap={KEPT_GAP} bare={bare} />
             <div className="drawing" style={{ width: model.w * scale, height: model.h * scale }}>
-              <view.Pieces model={model} index={index} scale={scale} bare={bare} />
+              <view.Pieces model={seen} index={index} scale={scale} bare={bare} />
               <ModelInk model={model} index={index} scale={scale} ink={ink} />
               <ModelNotes model={model} index={index} scale={scale} />
               {!looking && <Covers model={model} index={index} scale={scale} />}
@@ -135,6 +146,7 @@ export function Stage({ presenting = false }: { presenting?: boolean }) {
   const example = useLesson((s) => s.frame.steps > 0);
   const [pulled, setPulled] = useState<number[]>();
   const [fresh, setFresh] = useState<Fresh>();
+  const moving = useLesson((s) => s.moving);
   const stage = useRef<HTMLDivElement>(null);
   const bare = presenting || example;
   const shares = pulled ?? models.map((m) => m.width || 100);
@@ -144,6 +156,7 @@ export function Stage({ presenting = false }: { presenting?: boolean }) {
       ref={stage}
       className={`stage models-${models.length} ${stacked ? 'stacked' : ''}`}
       id="board"
+      data-moving={moving ? '' : undefined}
       style={stacked ? undefined : { gridTemplateColumns: shares.map((s) => `minmax(0, ${s}fr)`).join(' ') }}
     >
       {models.map((m, i) => (

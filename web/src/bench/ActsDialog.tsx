@@ -1,10 +1,12 @@
 // The slow way beside the fast way: how many acts it takes to lay a number.
-import { Button, Modal } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
+import { Dialog } from '../shell/later';
 import { TypedForm } from '../board/controls';
 import { call, type Acts } from '../core/core';
-import { newId } from '../shell/api';
-import { edit, notify, sentence, show } from './store';
+import { newId } from '../state/api';
+import { edit, show } from '../state/acts';
+import { notify, sentence } from '../state/lesson';
 
 export function ActsDialog({ close }: { close: () => void }) {
   const [text, setText] = useState('');
@@ -29,13 +31,12 @@ export function ActsDialog({ close }: { close: () => void }) {
     close();
   };
   return (
-    <Modal title="Slow way and fast way" open onCancel={close} footer={null}>
+    <Dialog title="Slow way and fast way" open onCancel={close} footer={null}>
       <TypedForm
         label="Number to lay"
         placeholder="37"
         text={text}
         setText={setText}
-        autoFocus
         primary
         word="Count the acts"
         submit={count}
@@ -53,6 +54,6 @@ export function ActsDialog({ close }: { close: () => void }) {
           <Button onClick={both}>Show both ways</Button>
         </>
       )}
-    </Modal>
+    </Dialog>
   );
 }

@@ -1,9 +1,11 @@
 // The same number several ways: all its builds, in order.
-import { Button, Modal } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
+import { Dialog } from '../shell/later';
 import { TypedForm } from '../board/controls';
 import { call, type Builds } from '../core/core';
-import { act, notify, sentence, useLesson } from './store';
+import { act } from '../state/acts';
+import { notify, sentence, useLesson } from '../state/lesson';
 
 export function BuildsDialog({ close }: { close: () => void }) {
   const handle = useLesson((s) => s.handle);
@@ -17,13 +19,12 @@ export function BuildsDialog({ close }: { close: () => void }) {
     }
   };
   return (
-    <Modal title="All builds of a number" open onCancel={close} footer={null}>
+    <Dialog title="All builds of a number" open onCancel={close} footer={null}>
       <TypedForm
         label="Number to build"
         placeholder="37"
         text={text}
         setText={setText}
-        autoFocus
         primary
         word="List them"
         submit={list}
@@ -51,6 +52,6 @@ export function BuildsDialog({ close }: { close: () => void }) {
           </ol>
         </>
       )}
-    </Modal>
+    </Dialog>
   );
 }

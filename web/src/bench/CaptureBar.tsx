@@ -2,16 +2,15 @@
 // ends, and adds words. It becomes a worked example like any other.
 import { Button, Input } from 'antd';
 import { useState } from 'react';
-import { create } from 'zustand';
 import { call, type Captured } from '../core/core';
-import { newId } from '../shell/api';
-import { edit, notify, sentence, show, useLesson } from './store';
-
-const useCapture = create<Captured>(() => ({ on: false, steps: 0, moves: 0 }));
+import { newId } from '../state/api';
+import { edit, show } from '../state/acts';
+import { notify, sentence, useLesson } from '../state/lesson';
 
 function run(make: () => Captured) {
   try {
-    useCapture.setState(make());
+    const capture = make();
+    useLesson.setState((s) => ({ frame: { ...s.frame, capture, canUndo: true } }));
     return true;
   } catch (error) {
     notify('refusal', sentence(error));
@@ -25,7 +24,7 @@ export function beginCapture() {
 }
 
 export function CaptureBar() {
-  const { on, steps } = useCapture();
+  const { on, steps } = useLesson((s) => s.frame.capture);
   const handle = useLesson((s) => s.handle);
   const [say, setSay] = useState('');
   const [ask, setAsk] = useState('');
@@ -42,7 +41,6 @@ export function CaptureBar() {
   const finish = () => {
     const id = newId();
     if (edit((h) => call('endCapture', { handle: h, id, title: 'Captured', say, ask, answer }))) {
-      useCapture.setState({ on: false, steps: 0, moves: 0 });
       clear();
       show(id, 0, false);
     }

@@ -1,12 +1,14 @@
 // New worked example: choose what to teach, type the problem as it is written,
 // see at once how it will go, add it.
-import { Alert, Button, Input, Modal, Radio, Segmented, Select } from 'antd';
+import { Alert, Button, Input, Radio, Segmented, Select } from 'antd';
 import { useMemo, useState } from 'react';
+import { Dialog } from '../shell/later';
 import { views, type Kind } from '../board/views';
 import { call, type MethodInfo, type Plain } from '../core/core';
-import { newId } from '../shell/api';
+import { newId } from '../state/api';
 import { MethodIcon } from './MethodIcon';
-import { edit, sentence, show, useLesson } from './store';
+import { edit, show } from '../state/acts';
+import { sentence, useLesson } from '../state/lesson';
 
 const operations = [
   { value: 'number', label: 'Numbers' },
@@ -64,7 +66,7 @@ export function ExampleDialog({ close }: { close: () => void }) {
     }
   };
   return (
-    <Modal
+    <Dialog
       title="New worked example"
       open
       onCancel={close}
@@ -113,11 +115,11 @@ export function ExampleDialog({ close }: { close: () => void }) {
         <Input
           size="large"
           className="problem"
+          data-first
           placeholder={method.typed}
           value={typed}
           onChange={(e) => setTyped(e.target.value)}
           onPressEnter={add}
-          autoFocus
           autoComplete="off"
           spellCheck={false}
           status={preview.why ? 'error' : ''}
@@ -137,7 +139,7 @@ export function ExampleDialog({ close }: { close: () => void }) {
         {preview.plain && <Preview plain={preview.plain} />}
       </div>
       <Options method={method} picked={picked} pick={setPicked} model={model} setModel={setModel} />
-    </Modal>
+    </Dialog>
   );
 }
 

@@ -1,0 +1,73 @@
+// What stands between this page and the server: said in plain words, with what can be
+// done about it.
+import { Alert, Button } from 'antd';
+import { call } from '../core/core';
+import { download } from '../export/download';
+import { useLesson } from '../state/lesson';
+import { keepAsCopy, sendAgain } from '../state/session';
+
+/** "Saved" is said only when the server has acknowledged everything. */
+export function SaveWord() {
+  const save = useLesson((s) => s.save);
+  const readOnly = useLesson((s) => s.readOnly);
+  const word = readOnly
+    ? 'Reading only'
+    : save.unsent === 0
+      ? 'Saved'
+      : save.why === undefined
+        ? 'Saving…'
+        : `${changes(save.unsent)} not saved`;
+  const state = save.unsent === 0 ? 'saved' : save.why === undefined ? 'saving' : 'waiting';
+  return (
+    <span className={`save-state ${state}`} role="status">
+      {word}
+    </span>
+  );
+}
+
+const changes = (n: number) => (n === 1 ? '1 change' : `${n} changes`);
+
+/** Why changes are not saved, and what can be done: shown as long as it stands. */
+export function SaveBanner() {
+  const save = useLesson((s) => s.save);
+  const title = useLesson((s) => s.outline.title);
+  const stuck = save.unsent > 0 && save.why !== undefined;
+  if (!stuck && save.kept) return null;
+  const kept = save.kept
+    ? 'They are kept on this device and sent when it can be.'
+    : 'This device keeps nothing: they are only in this page, so do not close it.';
+  if (!stuck) {
+    return (
+      <Alert
+        type="warning"
+        title="This browser keeps nothing on the device. Leave this page only when it says Saved."
+      />
+    );
+  }
+  return (
+    <Alert
+      type="warning"
+      title={`${changes(save.unsent)} not saved. ${save.why}`}
+      description={kept}
+      action={
+        <span className="banner-actions">
+          <Button onClick={sendAgain}>Try again</Button>
+          <Button onClick={() => void keepAsCopy()}>Keep as a copy</Button>
+          <Button onClick={() => saveAsFile(title)}>Save as a file</Button>
+        </span>
+      }
+    />
+  );
+}
+
+/** The whole lesson as this page has it, as a file. */
+export function saveAsFile(title: string) {
+  const lesson = call('document', { handle: useLesson.getState().handle });
+  download(JSON.stringify(lesson, null, 2), `${fileName(title)}.json`, 'application/json');
+}
+
+export const fileName = (title: string) =>
+  (title || 'lesson')
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-|-$/g, '')
+    .toLowerCase();

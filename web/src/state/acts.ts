@@ -1,0 +1,146 @@
+// What a teacher does with the open lesson: each act is a call of the core, and the
+// edits that come back are sent.
+import { call, type Delta, type PageMove, type Piece, type Update } from '../core/core';
+import { newId } from './api';
+import { applyFrame, get, notify, sentence, set, type DrawnModel } from './lesson';
+import { finishBeats, playBeats, playFrame } from './motion';
+import { saveEdits } from './session';
+
+/** Makes a move on the board. False when it was refused, which is shown. */
+export function act(move: PageMove): boolean {
+  if (blocked()) return false;
+  return attempt(() => {
+    finishBeats();
+    const delta = call('apply', { handle: get().handle, move });
+    applyDelta(delta);
+    saveEdits(delta.edits);
+  });
+}
+
+type Kind = PageMove['kind'];
+/** The parameters of a move, of whichever model has it. */
+type Args<K extends Kind> = PageMove extends infer M
+  ? M extends { kind: K }
+    ? Omit<M, 'kind' | 'model'>
+    : never
+  : never;
+
+/** Makes moves on one model: the kind and its parameters fit each other, or it does not compile. */
+export const acting =
+  (model: number) =>
+  <K extends Kind>(kind: K, ...args: object extends Args<K> ? [args?: Args<K>] : [args: Args<K>]): boolean =>
+    act({ kind, model, ...args[0] } as PageMove);
+
+function blocked() {
+  if (!get().readOnly || get().presenting) return false;
+  notify(
+    'info',
+    get().outline.newer
+      ? 'A newer version made this lesson. It is only read here.'
+      : 'Another tab is writing on this lesson. Take over to change it here.',
+  );
+  return true;
+}
+
+/** Runs something that the core may refuse. */
+function attempt(run: () => void): boolean {
+  try {
+    run();
+    return true;
+  } catch (error) {
+    notify('refusal', sentence(error));
+    return false;
+  }
+}
+
+type Change = 'undo' | 'redo' | 'keepScratch';
+
+/** Undo, redo, or keep the scratch copy. */
+export function change(op: Change) {
+  if (blocked()) return;
+  attempt(() => {
+    finishBeats();
+    update(call(op, { handle: get().handle }));
+  });
+}
+
+/** Runs an operation that changes the document. False when it was refused. */
+export function edit(run: (handle: number) => Update): boolean {
+  if (blocked()) return false;
+  return attempt(() => {
+    finishBeats();
+    update(run(get().handle));
+  });
+}
+
+function update(u: Update) {
+  set({ outline: u.outline, selected: new Set() });
+  applyFrame(u.frame);
+  saveEdits(u.edits);
+}
+
+export function addBoard(kinds: string[], title: string) {
+  return edit((handle) => call('addBoard', { handle, id: newId(), title, kinds }));
+}
+
+export function dropScratch() {
+  attempt(() => applyFrame(call('dropScratch', { handle: get().handle })));
+}
+
+/** Goes to a step of a scene; asked shows the question of the step to come. */
+export function show(scene: string, step: number, asked: boolean) {
+  attempt(() => {
+    finishBeats();
+    playFrame(call('show', { handle: get().handle, scene, step, asked, present: get().presenting }));
+  });
+}
+
+/** While presenting, a touch of the board makes a scratch copy. */
+export function setPresenting(presenting: boolean) {
+  set({ presenting });
+}
+
+function applyDelta(delta: Delta) {
+  const before = get();
+  const models = delta.models.map(({ changed, moved, removed, ...head }, i) => ({
+    ...head,
+    pieces: merge(before.models[i]?.pieces ?? [], changed, moved, removed),
+  }));
+  const { rev, scratch, canUndo, canRedo, capture } = delta;
+  set({
+    frame: { ...before.frame, rev, scratch, canUndo, canRedo, capture, ...delta.overlay },
+    announce: delta.announce,
+    notice: delta.warn ? { kind: 'info', text: delta.warn, at: Date.now() } : undefined,
+  });
+  playBeats(delta.beats, delta.became, (origins) =>
+    set({
+      models,
+      notation: delta.notation,
+      origins,
+      selected: keep(get().selected, models[before.selectedModel]),
+    }),
+  );
+}
+
+/** Brings pieces up to date; those that did not change stay the same objects. */
+export function merge(pieces: Piece[], changed: Piece[], moved: number[], removed: number[]): Piece[] {
+  const now = new Map(changed.map((p) => [p[0], p]));
+  const spots = new Map<number, [x: number, y: number]>();
+  for (let i = 0; i < moved.length; i += 3) spots.set(moved[i]!, [moved[i + 1]!, moved[i + 2]!]);
+  const gone = new Set(removed);
+  const kept: Piece[] = [];
+  for (const p of pieces) {
+    if (gone.has(p[0])) continue;
+    const spot = spots.get(p[0]);
+    const same: Piece = spot ? [p[0], p[1], ...spot, p[4], p[5], p[6], p[7], p[8]] : p;
+    kept.push(now.get(p[0]) ?? same);
+    now.delete(p[0]);
+  }
+  return [...kept, ...now.values()];
+}
+
+function keep(selected: ReadonlySet<number>, model: DrawnModel | undefined): ReadonlySet<number> {
+  if (selected.size === 0 || !model) return selected;
+  const there = new Set(model.pieces.map((p) => p[0]));
+  return new Set([...selected].filter((id) => there.has(id)));
+}

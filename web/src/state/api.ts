@@ -1,0 +1,137 @@
+// The server's routes. Errors carry the server's sentence and code. An answer that is
+// not in our server's words, as from a sign-in page of a network, is an error too.
+
+export class ApiError extends Error {
+  readonly status: number;
+  readonly code: string;
+  /** Whether our own server said so. */
+  readonly ours: boolean;
+  constructor(status: number, code: string, text: string, ours = false) {
+    super(text);
+    this.status = status;
+    this.code = code;
+    this.ours = ours;
+  }
+}
+
+/** One lesson of the shelf. */
+export interface ShelfLine {
+  id: string;
+  title: string;
+  objective: string;
+  scenes: number;
+  rev: number;
+  updatedAt: string;
+  deletedAt?: string;
+}
+
+let firstBuild: string | null = null;
+let newBuild: (() => void) | undefined;
+
+/** Called once when the server turns out to have a newer front end than this tab. */
+export function onNewBuild(listener: () => void) {
+  newBuild = listener;
+}
+
+/** How long a request may take, in milliseconds. */
+const TIMEOUT_MS = 30_000;
+
+const notOurs = (status: number) =>
+  new ApiError(
+    status,
+    'not-ours',
+    'Something between this device and the server answered in its place, perhaps a sign-in page of the network.',
+  );
+
+async function request<T>(method: string, path: string, body?: string): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(`/api${path}`, {
+      method,
+      headers: body === undefined ? {} : { 'Content-Type': 'application/json' },
+      body,
+      redirect: 'manual',
+      signal: AbortSignal.timeout(TIMEOUT_MS),
+    });
+  } catch {
+    throw new ApiError(0, 'offline', 'The server cannot be reached just now.');
+  }
+  noticeBuild(response.headers.get('X-Unitbloom-Build'));
+  if (response.type === 'opaqueredirect') throw notOurs(0);
+  if (response.status === 204) return undefined as T;
+  const answer: unknown = await response.json().catch(() => undefined);
+  if (response.ok && typeof answer === 'object' && answer !== null) return answer as T;
+  throw refusalIn(response.status, answer) ?? notOurs(response.status);
+}
+
+function refusalIn(status: number, answer: unknown): ApiError | undefined {
+  const e = (answer as { error?: { code?: unknown; text?: unknown } } | undefined)?.error;
+  if (typeof e?.code !== 'string' || typeof e.text !== 'string') return undefined;
+  return new ApiError(status, e.code, e.text, true);
+}
+
+function noticeBuild(build: string | null) {
+  if (!build) return;
+  firstBuild ??= build;
+  if (build !== firstBuild) newBuild?.();
+}
+
+export interface Save {
+  operation: string;
+  base: number;
+  format: number;
+  edits: unknown[];
+  holder: string;
+}
+
+export interface Made {
+  id: string;
+  title: string;
+  rev: number;
+}
+
+/** The revision of an answer that acknowledges just this operation; anything else is not an acknowledgement. */
+function acknowledged(operation: string, answer: { operation?: unknown; rev?: unknown }): number {
+  if (answer.operation !== operation || typeof answer.rev !== 'number') throw notOurs(200);
+  return answer.rev;
+}
+
+function made(id: string, answer: Made): Made {
+  if (answer.id !== id || typeof answer.rev !== 'number') throw notOurs(200);
+  return answer;
+}
+
+export const api = {
+  list: (deleted = false) =>
+    request<{ lessons: ShelfLine[] }>('GET', `/lessons${deleted ? '?deleted=1' : ''}`).then((r) => {
+      if (!Array.isArray(r.lessons)) throw notOurs(200);
+      return r.lessons;
+    }),
+  get: (id: string) =>
+    request<{ rev: number; lesson: unknown }>('GET', `/lessons/${id}`).then((r) => {
+      if (typeof r.rev !== 'number' || !r.lesson) throw notOurs(200);
+      return r;
+    }),
+  /** Makes a lesson under an id of this device; the same again does nothing. */
+  make: (id: string, lesson: unknown) =>
+    request<Made>('PUT', `/lessons/${id}`, JSON.stringify(lesson)).then((r) => made(id, r)),
+  importFile: (id: string, text: string) =>
+    request<Made>('PUT', `/lessons/${id}`, text).then((r) => made(id, r)),
+  save: (id: string, save: Save) =>
+    request<{ operation?: unknown; rev?: unknown }>(
+      'POST',
+      `/lessons/${id}/saves`,
+      JSON.stringify(save),
+    ).then((r) => acknowledged(save.operation, r)),
+  hold: (id: string, holder: string, take: boolean) =>
+    request<{ held: boolean }>('POST', `/lessons/${id}/hold`, JSON.stringify({ holder, take })),
+  delete: (id: string) => request<void>('DELETE', `/lessons/${id}`),
+  restore: (id: string) => request<void>('POST', `/lessons/${id}/restore`),
+  signIn: (passphrase: string) => request<void>('POST', '/session', JSON.stringify({ passphrase })),
+};
+
+/** A name that no other lesson, scene, save or tab has. Works without a secure context. */
+export function newId(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(9));
+  return Array.from(bytes, (b) => b.toString(16).padStart(2, '0')).join('');
+}

@@ -1,0 +1,152 @@
+// The open lesson as the page sees it: a mirror of the core's session, and what the
+// page says beside it.
+import { create } from 'zustand';
+import {
+  CoreError,
+  type BoardView,
+  type Frame,
+  type KeptView,
+  type ModelView,
+  type Outline,
+  type Piece,
+} from '../core/core';
+import { ApiError } from './api';
+import type { SaveState } from './outbox';
+
+/** A model as drawn: everything of its view, and its pieces. */
+export type DrawnModel = ModelView;
+
+/** A kept copy of a model's earlier state. */
+export type KeptModel = KeptView;
+
+/** Where a piece that was just made comes from: the rectangle of what it was. */
+export type Origins = ReadonlyMap<number, Piece>;
+
+export interface Notice {
+  kind: 'refusal' | 'info';
+  text: string;
+  at: number;
+}
+
+/** A lesson that was made beside this one, of work that could not be sent. */
+export interface Copy {
+  id: string;
+  title: string;
+}
+
+export interface LessonState {
+  status: 'loading' | 'open' | 'failed';
+  failure: string;
+  id: string;
+  handle: number;
+  outline: Outline;
+  frame: Omit<Frame, 'board' | 'beats' | 'became'>;
+  models: DrawnModel[];
+  notation: string;
+  origins: Origins;
+  /** Ids of the selected pieces of one model. */
+  selected: ReadonlySet<number>;
+  selectedModel: number;
+  /** Pieces lit from the written work or from a pointed-at piece. */
+  lit: ReadonlySet<number>;
+  readOnly: boolean;
+  presenting: boolean;
+  /** Whether boards are shown on the way to where an act leads. */
+  moving: boolean;
+  save: SaveState;
+  announce: string;
+  notice: Notice | undefined;
+  copy: Copy | undefined;
+}
+
+export const emptyFrame: LessonState['frame'] = {
+  rev: 0,
+  scene: '',
+  step: 0,
+  steps: 0,
+  asked: false,
+  scratch: false,
+  canUndo: false,
+  canRedo: false,
+  prompt: { say: '', ask: '', answer: '', look: '', moves: 0 },
+  lines: [],
+  ink: [],
+  notes: [],
+  capture: { on: false, steps: 0, moves: 0 },
+};
+
+export const initial: LessonState = {
+  status: 'loading',
+  failure: '',
+  id: '',
+  handle: 0,
+  outline: { id: '', title: '', objective: '', words: {}, scenes: [], record: [] },
+  frame: emptyFrame,
+  models: [],
+  notation: '',
+  origins: new Map(),
+  selected: new Set(),
+  selectedModel: 0,
+  lit: new Set(),
+  readOnly: false,
+  presenting: false,
+  moving: false,
+  save: { unsent: 0, sending: false, kept: true },
+  announce: '',
+  notice: undefined,
+  copy: undefined,
+};
+
+export const useLesson = create<LessonState>(() => initial);
+
+export const set = useLesson.setState;
+export const get = useLesson.getState;
+
+export function sentence(error: unknown): string {
+  if (error instanceof CoreError || error instanceof ApiError) return error.message;
+  return error instanceof Error ? error.message : String(error);
+}
+
+export function notify(kind: Notice['kind'], text: string) {
+  set({ notice: { kind, text, at: Date.now() } });
+}
+
+export function dismissNotice() {
+  set({ notice: undefined });
+}
+
+// ---- the picture ----
+
+export function applyFrame(frame: Frame, extra: Partial<LessonState> = {}) {
+  const { board, beats: _beats, became: _became, ...rest } = frame;
+  set({
+    frame: rest,
+    models: board.models,
+    notation: board.notation,
+    origins: new Map(),
+    lit: new Set(),
+    ...extra,
+  });
+}
+
+export function showBoard(view: BoardView, origins: Origins) {
+  set({ models: view.models, notation: view.notation, origins });
+}
+
+// ---- selection ----
+
+export function select(model: number, ids: Iterable<number>) {
+  set({ selectedModel: model, selected: new Set(ids) });
+}
+
+export function toggle(model: number, id: number) {
+  const { selected, selectedModel } = get();
+  const next = new Set(selectedModel === model ? selected : []);
+  if (!next.delete(id)) next.add(id);
+  select(model, next);
+}
+
+export function light(ids: Iterable<number>) {
+  const next = new Set(ids);
+  if (next.size > 0 || get().lit.size > 0) set({ lit: next });
+}
