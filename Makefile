@@ -2,7 +2,7 @@
 SHELL := /bin/bash
 .SHELLFLAGS := -eu -o pipefail -c
 .DELETE_ON_ERROR:
-.PHONY: demo build test bench screenshots generate tools format clean check-generated check-lint check-types check-format check-unit go-test web-test e2e
+.PHONY: demo dev build test bench screenshots generate tools format clean check-generated check-lint check-types check-format check-unit check-arrows check-unused go-test web-test e2e soak
 
 VERSION := $(shell git describe --tags --always --dirty 2>/dev/null || echo dev)
 WEB := $(shell find web/src web/public web/scripts -type f -not -path '*/generated/*' 2>/dev/null) web/index.html web/vite.config.ts
@@ -11,6 +11,11 @@ GO := $(shell find core cmd internal demo web -name '*.go' -not -path '*/node_mo
 
 demo: build
 	bin/unitbloom demo
+
+# Pages that are changed are seen at once, at the address that it prints; the server
+# behind them is at 8080.
+dev: build
+	bin/unitbloom demo --data data/dev.db & trap "kill $$!" EXIT; npm run --silent dev
 
 build: bin/unitbloom
 
@@ -47,18 +52,28 @@ test: tools build go-test web-test e2e
 go-test:
 	test -z "$$(gofmt -l cmd core demo internal web/*.go)"
 	go vet ./...
+	go tool staticcheck ./...
+	test -z "$$(go tool deadcode -test ./... | tee /dev/stderr)"
 	GOOS=js GOARCH=wasm go vet ./core/... ./cmd/corewasm
 	GOGC=600 CGO_ENABLED=1 UNITBLOOM_CASES=100 go test -race ./...
 	GOGC=600 UNITBLOOM_CASES=10000 go test ./core/...
 
 web-test: node_modules/.ready web/src/core/generated/core.wasm check-generated
-	$(MAKE) --no-print-directory -j2 check-lint check-types check-format check-unit
+	$(MAKE) --no-print-directory -j2 check-lint check-types check-format check-arrows check-unused check-unit
 
-check-lint check-types check-format check-unit: check-%:
+check-lint check-types check-format check-arrows check-unused check-unit: check-%:
 	npm run --silent $*
 
 e2e: tools build
 	npx playwright test --config e2e/playwright.config.ts
+
+# For SOAK each: the fuzz targets with coverage guidance, and the tests that kill.
+SOAK ?= 60s
+soak:
+	for target in ./core/model:FuzzNotation ./core/model:FuzzMove ./core/lesson:FuzzEdits; do \
+		go test $${target%%:*} -run xxx -fuzz "^$${target##*:}$$" -fuzztime $(SOAK) -parallel 2; \
+	done
+	go test ./cmd/unitbloom -run 'Killed|WholeOrNot|FullDisk' -count 5
 
 bench: tools build
 	node e2e/bench.mjs

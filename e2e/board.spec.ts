@@ -1,4 +1,18 @@
-import { blocks, choose, counters, discs, drag, expect, open, rack, says, settled, test, type, write } from './teacher';
+import {
+  blocks,
+  choose,
+  counters,
+  discs,
+  drag,
+  expect,
+  open,
+  rack,
+  says,
+  settled,
+  test,
+  type,
+  write,
+} from './teacher';
 
 test('linked models follow one another, and unlink with a reason when one cannot', async ({ page }) => {
   await open(page, [blocks({ tens: 1, ones: 4 }), rack(3, 0)]);

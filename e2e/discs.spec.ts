@@ -45,7 +45,10 @@ test('steps cross tens, columns appear when they are needed, words name them', a
   await page.getByRole('button', { name: 'ones: one fewer' }).click();
   await expect(says(page, 'numeral')).toHaveText('999');
   await page.getByRole('button', { name: 'Planting day' }).click();
-  await write(page.getByLabel('Everyday names of the columns, from the ones up'), 'bulbs, bags, trays, crates');
+  await write(
+    page.getByLabel('Everyday names of the columns, from the ones up'),
+    'bulbs, bags, trays, crates',
+  );
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.locator('.zone-unit').last()).toHaveText('bulbs');
 });

@@ -1,6 +1,19 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { blocks, centre, expect, fingers, open, pieces, rack, says, settled, test, type, write } from './teacher';
+import {
+  blocks,
+  centre,
+  expect,
+  fingers,
+  open,
+  pieces,
+  rack,
+  says,
+  settled,
+  test,
+  type,
+  write,
+} from './teacher';
 
 async function sound(page: Page) {
   const { violations } = await new AxeBuilder({ page })

@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test';
 import { startApp } from './app.mjs';
 import { blocks, choose, expect, open, saved, says, test, type, write } from './teacher';
 
@@ -139,4 +140,199 @@ test('lists that did not come while the network was away are said, and open when
   await page.unroute('**/assets/opened-*.js');
   await choose(page, 'More', 'Count aloud');
   await expect(page.getByRole('toolbar', { name: 'Counting aloud' })).toBeVisible();
+});
+
+const tens = async (page: Page, id: string) => {
+  const doc = (await (await page.request.get(`/api/lessons/${id}`)).json()) as {
+    lesson: { scenes: unknown[] };
+  };
+  return JSON.stringify(doc.lesson.scenes);
+};
+
+for (const [name, answer] of [
+  [
+    'a sign-in page of the network',
+    { status: 200, contentType: 'text/html', body: '<h1>Welcome to the network</h1>' },
+  ],
+  ['a redirect', { status: 302, headers: { location: '/elsewhere' }, body: '' }],
+  ['a proxy that says 403', { status: 403, contentType: 'text/html', body: '<h1>Forbidden</h1>' }],
+  ['an answer to something else', { status: 200, contentType: 'application/json', body: '{"rev":99}' }],
+  [
+    'our own refusal',
+    {
+      status: 422,
+      contentType: 'application/json',
+      body: '{"error":{"code":"edit","text":"This change was refused."}}',
+    },
+  ],
+  ['too many requests', { status: 429, contentType: 'text/plain', body: 'slow down' }],
+] as const) {
+  test(`unsent work stays when the answer is ${name}`, async ({ page }) => {
+    const id = await open(page, [blocks({ ones: 2 })]);
+    await saved(page);
+    await page.route('**/saves', (route) => route.fulfill(answer));
+    for (let n = 0; n < 5; n++) await page.getByRole('button', { name: 'Add 1 ten' }).click();
+    await expect(page.locator('.save-state')).toHaveText('5 changes not saved');
+    await expect(page.getByText('Saved', { exact: true })).toBeHidden();
+    await page.unroute('**/saves');
+    await page.getByRole('button', { name: 'Try again' }).click();
+    await saved(page);
+    expect(await tens(page, id)).toContain('"place":"tens","count":5');
+    await page.reload();
+    await expect(says(page, 'numeral')).toHaveText('52');
+  });
+}
+
+test('unsent work of a lesson that was deleted elsewhere becomes a lesson of its own', async ({
+  page,
+  context,
+}) => {
+  const id = await open(page, [blocks({ ones: 1 })]);
+  await saved(page);
+  await context.setOffline(true);
+  for (let n = 0; n < 5; n++) await page.getByRole('button', { name: 'Add 1 ten' }).click();
+  await expect(page.locator('.save-state')).toContainText('not saved');
+  expect((await page.request.delete(`/api/lessons/${id}`)).status()).toBe(204);
+  await context.setOffline(false);
+  await expect(page.getByText(/kept as “Planting day \(unsent work\)” on the shelf/)).toBeVisible();
+  // The shelf has the newest first.
+  const shelf = (await (await page.request.get('/api/lessons')).json()) as {
+    lessons: { id: string; title: string }[];
+  };
+  expect(shelf.lessons[0]!.title).toBe('Planting day (unsent work)');
+  await page.goto(`/lesson/${shelf.lessons[0]!.id}`);
+  await expect(says(page, 'numeral')).toHaveText('51');
+});
+
+test('a new lesson is made on the device while the network is away', async ({ page, context }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New lesson' }).click();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toBeHidden();
+  await context.setOffline(true);
+  await page.getByRole('button', { name: 'New lesson' }).click();
+  await page.keyboard.type('Made in the garden');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Base-ten blocks' }).click();
+  await type(page, '24');
+  await expect(says(page, 'numeral')).toHaveText('24');
+  await expect(page.locator('.save-state')).toContainText('not saved');
+  await context.setOffline(false);
+  await saved(page);
+  await page.reload();
+  await expect(says(page, 'numeral')).toHaveText('24');
+});
+
+test('the shelf never takes the work of a tab that lives', async ({ page, context }) => {
+  const id = await open(page, [blocks({ ones: 1 })]);
+  await saved(page);
+  await page.route('**/saves', (route) => route.abort());
+  await page.getByRole('button', { name: 'Add 1 ten' }).click();
+  await expect(page.locator('.save-state')).toContainText('not saved');
+  const copies = async () => {
+    const { lessons } = (await (await page.request.get('/api/lessons')).json()) as {
+      lessons: { title: string }[];
+    };
+    return lessons.filter((l) => l.title.includes('unsent work')).length;
+  };
+  const before = await copies();
+  const shelf = await context.newPage();
+  await shelf.goto('/');
+  await expect(shelf.getByRole('link', { name: /Planting day/ }).first()).toBeVisible();
+  const second = await context.newPage();
+  await second.goto(`/lesson/${id}`);
+  await expect(second.getByText('Reading only')).toBeVisible();
+  await page.unroute('**/saves');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await saved(page);
+  expect(await tens(page, id)).toContain('"place":"tens","count":1');
+  expect(await copies()).toBe(before);
+});
+
+test('without any storage it is said at once, and work is sent all the same', async ({ page }) => {
+  await page.addInitScript(() => {
+    Object.defineProperty(globalThis, 'indexedDB', { value: undefined });
+  });
+  const id = await open(page, [blocks({ ones: 1 })]);
+  await expect(page.getByText('This browser keeps nothing on the device.')).toBeVisible();
+  await page.route('**/saves', (route) => route.abort());
+  await page.getByRole('button', { name: 'Add 1 ten' }).click();
+  await expect(page.getByText(/they are only in this page, so do not close it/)).toBeVisible();
+  const warned = page.waitForEvent('dialog');
+  void page.close({ runBeforeUnload: true });
+  await (await warned).dismiss();
+  await page.unroute('**/saves');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await saved(page);
+  expect(await tens(page, id)).toContain('"place":"tens","count":1');
+});
+
+test('unsent work is kept as a copy, or as a file, when the teacher says so', async ({ page }) => {
+  await open(page, [blocks({ ones: 4 })]);
+  await saved(page);
+  await page.route('**/saves', (route) => route.abort());
+  await page.getByRole('button', { name: 'Add 1 ten' }).click();
+  await expect(page.locator('.save-state')).toContainText('not saved');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as a file' }).click();
+  const file = await (await download).createReadStream();
+  let text = '';
+  for await (const part of file) text += String(part);
+  expect(text).toContain('"tens"');
+  await page.getByRole('button', { name: 'Keep as a copy' }).click();
+  await expect(page.getByText('Your unsent work is kept beside it')).toBeVisible();
+  await expect(says(page, 'numeral')).toHaveText('4');
+  await page.getByRole('link', { name: 'Planting day (unsent work)' }).click();
+  await expect(says(page, 'numeral')).toHaveText('14');
+});
+
+test('after a fault in the core the board is as it was, and work goes on', async ({ page }) => {
+  await open(page, [blocks({ ones: 4 })]);
+  await page.evaluate(() => {
+    const page = globalThis as unknown as { unitbloomCore: (op: string, arg: string) => string };
+    const real = page.unitbloomCore;
+    let once = true;
+    page.unitbloomCore = (op, arg) => {
+      if (op !== 'apply' || !once) return real(op, arg);
+      once = false;
+      return '{"error":{"code":"fault","text":"Something went wrong in the core. The board is as it was."}}';
+    };
+  });
+  await page.getByRole('button', { name: 'Add 1 ten' }).click();
+  await expect(page.getByRole('alert')).toContainText('The board is as it was.');
+  await expect(says(page, 'numeral')).toHaveText('4');
+  await page.getByRole('button', { name: 'Add 1 ten' }).click();
+  await expect(says(page, 'numeral')).toHaveText('14');
+  await saved(page);
+});
+
+test('the largest scene is undone by a small save', async ({ page }) => {
+  const points = Array.from({ length: 1000 }, (_, k) => [k * 9, k * 3]);
+  const ink = Array.from({ length: 400 }, (_, n) => ({
+    id: `s${n}`,
+    tool: 'pen',
+    colour: 'ink',
+    width: 1,
+    on: {},
+    points: points.map(([x, y]) => [x!, y! + n]),
+  }));
+  const made = await page.request.post('/api/lessons', {
+    data: {
+      format: 2,
+      id: '',
+      title: 'Planting day',
+      words: {},
+      scenes: [{ id: 'a', title: 'Board', start: { models: [blocks({ ones: 1 })] }, show: ['numeral'], ink }],
+    },
+  });
+  const { id } = (await made.json()) as { id: string };
+  await page.goto(`/lesson/${id}`);
+  await page.getByRole('button', { name: 'Add 1 ten' }).click();
+  await saved(page);
+  const sent = page.waitForRequest('**/saves');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  expect((await sent).postData()!.length).toBeLessThan(1000);
+  await saved(page);
+  await page.reload();
+  await expect(says(page, 'numeral')).toHaveText('1');
 });

@@ -64,13 +64,6 @@ export async function choose(page: Page, menu: string, word: string) {
   await item.click();
 }
 
-/** Puts menus and panels away. */
-export async function dismiss(page: Page) {
-  await page.keyboard.press('Escape');
-  await page.locator('.bar h1').click({ position: { x: 1, y: 1 }, force: true, trial: true });
-  await page.mouse.click(640, 30);
-}
-
 /** Opens a new lesson with these models on its one board. */
 export async function open(page: Page, models: object[], show = ['numeral', 'unitForm']): Promise<string> {
   const scenes: Scene[] = models.length ? [{ id: 'a', title: 'Board', start: { models }, show }] : [];

@@ -217,11 +217,11 @@ func TestAKilledServerKeepsEveryAcknowledgedSave(t *testing.T) {
 		acks := make(chan int, 1000)
 		go saveUntilDeath(app.url, id, rev, operation, acks)
 		for range 1 + r.IntN(7) {
-			rev = <-acks
+			<-acks
 			kept, operation = kept+1, operation+1
 		}
 		require.NoError(t, app.cmd.Process.Kill()) // SIGKILL
-		for rev = range acks {
+		for range acks {
 			kept, operation = kept+1, operation+1
 		}
 		_ = app.cmd.Wait()

@@ -214,3 +214,5 @@ func mirrored(sign string) string {
 	}
 	return sign
 }
+
+func amountOf(n int) pieces.AmountArgs { return pieces.AmountArgs{Amount: strconv.Itoa(n)} }

@@ -5,7 +5,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { Stage } from '../stage/Tile';
 import { kinds, views, type Kind } from '../board/views';
 import { call } from '../core/core';
-import { download } from '../export/download';
+import { download } from '../shell/download';
 import { boardPng, boardSvg } from '../export/picture';
 import { takePen, usePen } from '../ink/pen';
 import { PenBar } from '../ink/PenBar';

@@ -1,7 +1,7 @@
 // New worked example: choose what to teach, type the problem as it is written,
 // see at once how it will go, add it.
-import { Alert, Button, Input, Radio, Segmented, Select } from 'antd';
-import { useMemo, useState } from 'react';
+import { Alert, Button, Input, Radio, Segmented, Select, type InputRef } from 'antd';
+import { useMemo, useRef, useState } from 'react';
 import { Dialog } from '../shell/later';
 import { views, type Kind } from '../board/views';
 import { call, type MethodInfo, type Plain } from '../core/core';
@@ -35,6 +35,7 @@ export function ExampleDialog({ close }: { close: () => void }) {
   const [operation, setOperation] = useState('add');
   const [chosen, setChosen] = useState('column-add');
   const [typed, setTyped] = useState('');
+  const problem = useRef<InputRef>(null);
   const [model, setModel] = useState('');
   const [picked, setPicked] = useState<Record<string, string>>({});
   const method = methods.find((m) => m.id === chosen)!;
@@ -100,9 +101,11 @@ export function ExampleDialog({ close }: { close: () => void }) {
               aria-checked={m.id === chosen}
               className="method"
               title={m.doc}
-              onClick={() => {
+              onClick={(e) => {
                 setChosen(m.id);
                 setPicked({});
+                // Pressed, not reached by keys: the problem is typed next.
+                if (e.detail > 0) problem.current?.focus();
               }}
             >
               <MethodIcon model={m.models[0]!} method={m.id} />
@@ -113,6 +116,7 @@ export function ExampleDialog({ close }: { close: () => void }) {
       <label className="field">
         {method.title}: type {method.args}
         <Input
+          ref={problem}
           size="large"
           className="problem"
           data-first

@@ -7,7 +7,7 @@ import { Columns } from './columns';
 import { MoreOrLess, Words } from './controls';
 import { onColumn, onMat, onTray } from './drops';
 import { PieceBoard } from './PieceBoard';
-import type { ViewProps } from './views';
+import type { ViewProps } from './view';
 
 const shapes: Record<string, [string, number, number]> = {
   ones: ['one', 10, 10],

@@ -8,7 +8,7 @@ import { select, type DrawnModel } from '../state/lesson';
 import { InputNumber, Sheet } from '../shell/later';
 import { centreOf } from './geometry';
 import { Look } from './looks';
-import type { ViewProps } from './views';
+import type { ViewProps } from './view';
 
 interface Props extends ViewProps {
   /** A piece of the zone's place, to show on its stack. */

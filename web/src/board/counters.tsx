@@ -10,7 +10,7 @@ import { Panel, Stepper, TypedForm, Words } from './controls';
 import { cellUnder, named, onMat, onTray, zoneUnder } from './drops';
 import { Look } from './looks';
 import { PieceBoard } from './PieceBoard';
-import type { ViewProps } from './views';
+import type { ViewProps } from './view';
 
 const storyShapes = ['counter', 'bulb', 'seed', 'leaf', 'snail', 'bee', 'pot'] as const;
 

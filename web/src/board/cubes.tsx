@@ -6,7 +6,7 @@ import { selectZone } from './columns';
 import { Panel, Words } from './controls';
 import { onTray, zoneUnder } from './drops';
 import { PieceBoard } from './PieceBoard';
-import type { ViewProps } from './views';
+import type { ViewProps } from './view';
 
 const seed = () => crypto.getRandomValues(new Uint16Array(1))[0]!;
 

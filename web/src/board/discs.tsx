@@ -10,7 +10,7 @@ import { Columns } from './columns';
 import { MoreOrLess, Panel, Stepper, TypedForm, Words } from './controls';
 import { named, onColumn, onTray, zoneUnder } from './drops';
 import { PieceBoard } from './PieceBoard';
-import type { ViewProps } from './views';
+import type { ViewProps } from './view';
 
 const places: Place[] = [
   'millions',

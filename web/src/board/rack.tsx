@@ -9,7 +9,7 @@ import { Panel, Words } from './controls';
 import { Look } from './looks';
 import { PieceLayer } from './PieceLayer';
 import { Rings } from './Rings';
-import type { ViewProps } from './views';
+import type { ViewProps } from './view';
 
 const BEADS = 10;
 /** The width that ten beads take on the reading side, and the way between the sides, in model units. */

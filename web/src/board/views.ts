@@ -1,42 +1,12 @@
 // The table of views, typed by model kind: it does not compile while one is
 // missing.
-import type { ComponentType } from 'react';
 import type { Model } from '../core/core';
-import type { DrawnModel } from '../state/lesson';
 import { BlocksLine, BlocksView } from './blocks';
 import { CountersLine, CountersView } from './counters';
 import { CubesLine, CubesView } from './cubes';
 import { DiscsLine, DiscsView } from './discs';
 import { RackLine, RackView } from './rack';
-
-export interface ViewProps {
-  model: DrawnModel;
-  index: number;
-  /** Pixels to a model unit. */
-  scale: number;
-  /** Without the controls for building, as in a worked example. */
-  bare: boolean;
-}
-
-interface View {
-  title: string;
-  /** What to type to build. */
-  hint: string;
-  /** The pieces and what a hand does with them. */
-  Pieces: ComponentType<ViewProps>;
-  /** The model's own words, on its line. */
-  Line: ComponentType<{ model: DrawnModel; index: number }>;
-  /** Room for controls above and below the pieces, in pixels. */
-  head: number;
-  foot: number;
-  /** Room at the left, and at the right, in pixels. */
-  side: number;
-  end: number;
-  /** What is drawn beyond both ends, in model units. */
-  rim: number;
-  /** Most pixels to a unit. */
-  largest: number;
-}
+import type { View } from './view';
 
 export type Kind = Model['kind'];
 

@@ -4,7 +4,7 @@ import { Alert, Button, Input } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { loadCore } from '../core/core';
-import { download } from '../export/download';
+import { download } from '../shell/download';
 import { sentence } from '../state/lesson';
 import { makeLesson, sendAllLeftovers, type Unsent } from '../state/session';
 import { api, newId, type ShelfLine } from '../state/api';

@@ -2,7 +2,7 @@
 // done about it.
 import { Alert, Button } from 'antd';
 import { call } from '../core/core';
-import { download } from '../export/download';
+import { download } from './download';
 import { useLesson } from '../state/lesson';
 import { keepAsCopy, sendAgain } from '../state/session';
 

@@ -7,6 +7,7 @@ import {
   useEffect,
   useState,
   type ComponentType,
+  type KeyboardEvent,
   type ReactElement,
   type ReactNode,
 } from 'react';
@@ -120,11 +121,18 @@ export function Menu({ items, children }: MenuButton) {
       onOpenChange={setOpen}
       trigger={['click']}
       autoFocus
-      menu={{ items, style: { maxHeight: 420, overflowY: 'auto' } }}
+      menu={{ items, style: { maxHeight: 420, overflowY: 'auto' }, onKeyDown: spacePresses }}
     >
       {button}
     </there.Dropdown>
   );
+}
+
+/** In a list of words Space chooses, as Enter does. */
+function spacePresses(e: KeyboardEvent) {
+  if (e.key !== ' ' || !(document.activeElement instanceof HTMLElement)) return;
+  e.preventDefault();
+  document.activeElement.click();
 }
 
 interface SheetButton {

@@ -61,7 +61,8 @@ function db() {
 
 const nameOf = (lesson: string, tab: string | undefined) => (tab ? `${lesson} ${tab}` : lesson);
 
-const run = <T>(work: (d: IDBPDatabase<Schema>) => Promise<T>): Promise<T> => patient(db().then(work));
+// Where there is no storage at all, asking for it throws.
+const run = async <T>(work: (d: IDBPDatabase<Schema>) => Promise<T>): Promise<T> => patient(db().then(work));
 
 export const device: Device = {
   add: (pending) => run((d) => d.add('pending', pending)),

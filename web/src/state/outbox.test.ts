@@ -38,7 +38,7 @@ class Server implements Net {
   edits: Edit[] = [];
   made = new Map<string, unknown>();
   fault: ((what: 'save' | 'make') => ApiError | undefined) | undefined;
-  // eslint-disable-next-line @typescript-eslint/require-await
+
   save = async (_: string, save: Save): Promise<number> => {
     const no = this.fault?.('save');
     if (no) throw no;
@@ -50,7 +50,7 @@ class Server implements Net {
     this.edits.push(...(save.edits as Edit[]));
     return this.rev;
   };
-  // eslint-disable-next-line @typescript-eslint/require-await
+
   make = async (id: string, lesson: unknown): Promise<Made> => {
     const no = this.fault?.('make');
     if (no) throw no;

@@ -1,8 +1,8 @@
 // What does not fit the core does not compile: tsc reads this file, and each line
 // marked so must be an error.
 import { expect, test } from 'vitest';
-import type { act, acting } from '../state/acts';
-import type { call, PageMove } from './core';
+import type { act, acting } from './acts';
+import type { call, PageMove } from '../core/core';
 
 type Act = typeof act;
 type Call = typeof call;

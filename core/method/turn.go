@@ -1,0 +1,53 @@
+package method
+
+import (
+	"strconv"
+
+	"unitbloom/core/board"
+	"unitbloom/core/lesson"
+	"unitbloom/core/model/counters"
+)
+
+// turn shows that a sum and a product are the same either way round.
+var turn = Spec{
+	ID: "turn", Title: "Either way round", Operation: "add",
+	Doc:    "a + b and b + a, or a × b and b × a: the same total either way round, before and after side by side.",
+	Args:   "a sum or a product",
+	Sample: []string{"6", "+", "3"}, Typed: "6 + 3",
+	Limits: "Addends to 20 altogether 40; factors 1 to 12.",
+	Models: []string{"counters"},
+	make:   makeTurn,
+}
+
+func makeTurn(r Request) (Example, error) {
+	times := len(r.Args) == 3 && mirrored(r.Args[1]) == "×"
+	limit := [2]int{1, 20}
+	if times {
+		limit = [2]int{1, 12}
+	}
+	a, err := arguments(r, limit, limit)
+	if err != nil {
+		return Example{}, err
+	}
+	x, y := a[0], a[1]
+	left, right, total := sumText([2]int{x, y}), sumText([2]int{y, x}), x+y
+	build := board.Move{Kind: "build", Args: counters.NumberArgs{Amount: left}}
+	change := board.Move{Kind: "swap"}
+	notation := "counters 0"
+	if times {
+		left, right, total = strconv.Itoa(x)+" × "+strconv.Itoa(y), strconv.Itoa(y)+" × "+strconv.Itoa(x), x*y
+		build = board.Move{Kind: "array", Args: counters.FramesArgs{Rows: x, Columns: y}}
+		change = board.Move{Kind: "turn", Args: counters.FrameArgs{Frame: 1}}
+	}
+	m := begin(r, notation)
+	m.step(lesson.Step{
+		Say: line("turn.start", text("left", left)), Ask: line("turn.many"), Answer: line("turn.many.answer", answer("total", total)),
+		Moves: []board.Move{build}, Write: []lesson.Write{m.sentence(left, strconv.Itoa(total))},
+	})
+	m.key(lesson.Step{
+		Say: line("turn.turn"), Ask: line("turn.predict"), Answer: line("turn.answer", answer("total", total)),
+		Moves: []board.Move{{Kind: "keep"}, change}, Write: []lesson.Write{m.sentence(right, strconv.Itoa(total)), {Kind: "sentence", Text: left + " = " + right}},
+	})
+	m.step(lesson.Step{Say: line("turn.check"), Ask: line("turn.check.ask"), Answer: line("turn.check.answer")})
+	return m.end(left, strconv.Itoa(total))
+}

@@ -1,0 +1,159 @@
+// Ways are the several that a fact can be thought in; each is worked on its own, and
+// they can be shown one after another. The methods of facts share them.
+
+package method
+
+import (
+	"strconv"
+
+	"unitbloom/core/board"
+	"unitbloom/core/lesson"
+	"unitbloom/core/model/pieces"
+	"unitbloom/core/model/rack"
+	"unitbloom/core/place"
+	"unitbloom/core/say"
+)
+
+// way is one way of working a fact: it says why it does not fit, or makes its
+// steps with beads or with counters in frames.
+type way struct {
+	name   string
+	fits   func(a, b int) string // a message of the catalogue that says why not, empty when it fits
+	rack   func(m *maker, a, b int)
+	frames func(m *maker, a, b int)
+	rows   bool // in frames of one row each, under one another
+}
+
+// ways makes one example a way: the one asked for, or all that fit.
+func ways(r Request, all []way, a, b int, problem, result string) (Example, error) {
+	var made []Example
+	for _, w := range all {
+		chosen := r.Options["way"]
+		if chosen != "all" && chosen != w.name {
+			continue
+		}
+		if why := w.fits(a, b); why != "" {
+			if chosen == w.name {
+				return Example{}, say.Refuse(why, given("a", a), given("b", b))
+			}
+			continue
+		}
+		m := w.steps(r, a, b)
+		if len(made) == 0 {
+			// What children saw stands with the first way.
+			if err := m.seen(false, sightsOf(r, a, b)...); err != nil {
+				return Example{}, err
+			}
+		}
+		e, err := m.end(problem, result)
+		if err != nil {
+			return Example{}, err
+		}
+		e.Scene.Title = problem + ": " + w.name
+		made = append(made, e)
+	}
+	if len(made) == 0 {
+		return Example{}, say.Refuse("no-way")
+	}
+	made[0].More = made[1:]
+	return made[0], nil
+}
+
+// steps are the way's steps on the model that is asked for.
+func (w way) steps(r Request, a, b int) *maker {
+	start, show := "rack 2: 0 0", w.rack
+	if r.Model == "counters" {
+		start, show = "counters 2x5 2x5: 0", w.frames
+		if w.rows {
+			start = "counters 1x10 1x10: 0"
+		}
+	}
+	m := begin(r, start)
+	show(m, a, b)
+	return m
+}
+
+// acrossTen tells whether the way between two numbers crosses ten, for a problem
+// like it.
+func acrossTen(more, less int) string { return strconv.FormatBool(more > 10 && less < 10) }
+
+// sightsOf are what can be seen of a fact: of a sum both rows; of a difference
+// the whole, what goes, and what is left.
+func sightsOf(r Request, a, b int) []sight {
+	switch {
+	case r.Model == "counters" && r.Method == subtractFactsID:
+		all := frameSights(a)
+		return append(append(all, frameSights(a-b)...), all[0].last(b), all[1].last(b))
+	case r.Model == "counters":
+		return frameSights(max(a, b), min(a, b))
+	case r.Method == subtractFactsID:
+		all := rackSights(min(a, 10), max(0, a-10))
+		left := rackSights(min(a-b, 10), max(0, a-b-10))
+		return append(append(all, left...), all[0].last(b), all[1].last(b))
+	}
+	return rackSights(a, b)
+}
+
+func anyFits(all []way, a, b int) bool {
+	for _, w := range all {
+		if w.fits(a, b) == "" {
+			return true
+		}
+	}
+	return false
+}
+
+func amountText(s string) pieces.AmountArgs { return pieces.AmountArgs{Amount: s} }
+
+func buildArgs(n place.Number) pieces.AmountArgs { return pieces.AmountArgs{Amount: n.String()} }
+
+// showBoth puts the two numbers on their rows, or each in its frame, and asks
+// what is seen.
+func (m *maker) showBoth(a, b int) {
+	m.key(lesson.Step{
+		Say: line(m.ofFrames("facts.show", "frames.two"), part("a", a), part("b", b)), Ask: line("facts.see"), Answer: line("facts.seen"),
+		Moves: m.both(a, b),
+	})
+}
+
+// both are the moves that put two numbers down, each on its own row or frame.
+func (m *maker) both(a, b int) []board.Move {
+	if m.r.Model == "counters" {
+		return append(placedIn(1, a, false), placedIn(2, b, true)...)
+	}
+	return []board.Move{push(rack.Push{Row: 1, To: a}, rack.Push{Row: 2, To: b})}
+}
+
+// rings adds a ring round the slots of each group that has any, beside one
+// another; the pieces are those that lie there after the moves.
+func (m *maker) rings(moves []board.Move, groups ...[]int) []board.Move {
+	shown, err := board.ApplyAll(m.now, moves)
+	if err != nil || m.err != nil {
+		return moves
+	}
+	beside := false
+	for _, slots := range groups {
+		if len(slots) > 0 {
+			moves = append(moves, ringOf(shown.Models[0], slots, beside))
+			beside = true
+		}
+	}
+	return moves
+}
+
+// run is the slots from one up to another.
+func run(from, to int) []int {
+	var slots []int
+	for k := from; k < to; k++ {
+		slots = append(slots, k)
+	}
+	return slots
+}
+
+// ofFrames is a message for beads, or that for counters in frames.
+func (m *maker) ofFrames(beads, frames string) string {
+	if m.r.Model == "counters" {
+		return frames
+	}
+	return beads
+}

@@ -1,0 +1,33 @@
+// What a model shows of itself on the board: its pieces, its own words, and the room
+// that they want.
+import type { ComponentType } from 'react';
+import type { DrawnModel } from '../state/lesson';
+
+export interface ViewProps {
+  model: DrawnModel;
+  index: number;
+  /** Pixels to a model unit. */
+  scale: number;
+  /** Without the controls for building, as in a worked example. */
+  bare: boolean;
+}
+
+export interface View {
+  title: string;
+  /** What to type to build. */
+  hint: string;
+  /** The pieces and what a hand does with them. */
+  Pieces: ComponentType<ViewProps>;
+  /** The model's own words, on its line. */
+  Line: ComponentType<{ model: DrawnModel; index: number }>;
+  /** Room for controls above and below the pieces, in pixels. */
+  head: number;
+  foot: number;
+  /** Room at the left, and at the right, in pixels. */
+  side: number;
+  end: number;
+  /** What is drawn beyond both ends, in model units. */
+  rim: number;
+  /** Most pixels to a unit. */
+  largest: number;
+}
