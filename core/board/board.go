@@ -250,8 +250,12 @@ func (mv Move) IDs(b Board) []PieceID {
 	if err != nil {
 		return nil
 	}
+	return spec.idsIn(args)
+}
+
+func (s *MoveSpec) idsIn(args any) []PieceID {
 	var ids []PieceID
-	spec.limits.Session(args, func(v any) {
+	s.limits.Session(args, func(v any) {
 		if list, ok := v.([]PieceID); ok {
 			ids = append(ids, list...)
 		}

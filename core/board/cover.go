@@ -4,8 +4,10 @@ import (
 	"errors"
 	"fmt"
 	"maps"
+	"reflect"
 	"slices"
 
+	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
 
@@ -185,28 +187,63 @@ func (l Layout) touches(c Covering, zone string) bool {
 // cloak holds back what a move on a covered model would give away by what it says.
 type cloak struct {
 	on bool
-	// named says that the move named its pieces one by one, all of them in sight:
-	// what is said of those is no secret.
-	named bool
-	err   error // the move names a piece that nobody has seen
+	// open says that what the move is about lies open: it names pieces one by one that
+	// are all in sight, or places of which no piece is hidden. What is said of those is
+	// no secret.
+	open bool
+	err  error // the move names a piece that nobody has seen
 }
 
 func (b Board) cloakOf(mv Move) cloak {
 	if !b.has(mv.Model) || !b.IsCovered(mv.Model) {
 		return cloak{}
 	}
-	ids := mv.IDs(b)
-	c := cloak{on: true, named: len(ids) > 0}
-	if !c.named {
+	c := cloak{on: true}
+	spec, args, err := b.find(mv)
+	if err != nil {
 		return c
 	}
 	seen := b.ShownIDs(mv.Model)
-	for _, id := range ids {
-		if !seen[id] {
-			c.err = say.Refuse("unknown-piece", say.Int("n", say.Given, int(id)))
+	if ids := spec.idsIn(args); len(ids) > 0 {
+		c.open = true
+		for _, id := range ids {
+			if !seen[id] {
+				c.err = say.Refuse("unknown-piece", say.Int("n", say.Given, int(id)))
+			}
+		}
+		return c
+	}
+	places, ok := placesIn(args)
+	c.open = ok && !b.mayHide(mv.Model, places)
+	return c
+}
+
+// mayHide reports whether a piece in play of one of the places could lie hidden: where
+// nothing is covered but columns of other places, none does.
+func (b Board) mayHide(model int, places []place.Place) bool {
+	return slices.ContainsFunc(b.Shown(model).Zones, func(z Zone) bool {
+		return z.Hidden && z.ID != TakenZone && (z.Place == nil || slices.Contains(places, *z.Place))
+	})
+}
+
+// placesIn are the places that parameters name, by themselves or in selectors of
+// pieces in play; ok is false where they name others, or none.
+func placesIn(args any) (places []place.Place, ok bool) {
+	v := reflect.ValueOf(args)
+	for i := range v.NumField() {
+		switch f := v.Field(i).Interface().(type) {
+		case place.Place:
+			places = append(places, f)
+		case []Select:
+			for _, sel := range f {
+				if sel.State != "" && sel.State != "play" {
+					return nil, false
+				}
+				places = append(places, sel.Place)
+			}
 		}
 	}
-	return c
+	return places, len(places) > 0
 }
 
 // ShownIDs are the pieces of a model that are in sight.
@@ -221,14 +258,14 @@ func (b Board) ShownIDs(model int) map[PieceID]bool {
 // said is what is announced. What was asked for may be said; what was found may not.
 func (c cloak) said(m say.Message) say.Message {
 	found := m.Has(say.Amount) || m.Has(say.Part) || m.Has(say.Answer)
-	if !c.on || c.named || !found {
+	if !c.on || c.open || !found {
 		return m
 	}
 	return say.New("did.covered-act")
 }
 
 // openCodes are the refusals that speak of the request alone, and namedCodes those
-// that speak of the pieces that it names: they would be the same whatever lies under
+// that speak of the pieces that it is about: they would be the same whatever lies under
 // a cover.
 var (
 	openCodes = []string{
@@ -237,13 +274,13 @@ var (
 		"counters-whole", "no-row", "rack-whole", "cubes-whole", "columns-span", "no-frame", "no-frames", "no-group", "no-groups",
 		"only-copy", "unknown-piece",
 	}
-	namedCodes = []string{"too-few", "mixed-places", "none-here", "spent"}
+	namedCodes = []string{"too-few", "mixed-places", "none-here", "only-here", "spent"}
 )
 
 // refusal is a refusal that never tells what is covered, not by its reason either.
 func (c cloak) refusal(err error) error {
 	var r *say.Refusal
-	if !c.on || errors.As(err, &r) && (slices.Contains(openCodes, r.Code) || c.named && slices.Contains(namedCodes, r.Code)) {
+	if !c.on || errors.As(err, &r) && (slices.Contains(openCodes, r.Code) || c.open && slices.Contains(namedCodes, r.Code)) {
 		return err
 	}
 	return say.Refuse("under-cover")

@@ -1,6 +1,6 @@
 // What stands between this page and the server: said in plain words, with what can be
 // done about it.
-import { Alert, Button } from 'antd';
+import { Button } from 'antd';
 import { call } from '../core/core';
 import { download } from './download';
 import { useLesson } from '../state/lesson';
@@ -33,30 +33,27 @@ export function SaveBanner() {
   const title = useLesson((s) => s.outline.title);
   const stuck = save.unsent > 0 && save.why !== undefined;
   if (!stuck && save.kept) return null;
-  const kept = save.kept
-    ? 'They are kept on this device and sent when it can be.'
-    : 'This device keeps nothing: they are only in this page, so do not close it.';
   if (!stuck) {
     return (
-      <Alert
-        type="warning"
-        title="This browser keeps nothing on the device. Leave this page only when it says Saved."
-      />
+      <div className="save-banner" role="status">
+        <span>This browser keeps nothing on the device. Leave this page only when it says Saved.</span>
+      </div>
     );
   }
   return (
-    <Alert
-      type="warning"
-      title={`${changes(save.unsent)} not saved. ${save.why}`}
-      description={kept}
-      action={
-        <span className="banner-actions">
-          <Button onClick={sendAgain}>Try again</Button>
-          <Button onClick={() => void keepAsCopy()}>Keep as a copy</Button>
-          <Button onClick={() => saveAsFile(title)}>Save as a file</Button>
-        </span>
-      }
-    />
+    <div className="save-banner" role="status">
+      <span>
+        <b>{changes(save.unsent)} not saved.</b> {save.why}{' '}
+        {save.kept
+          ? 'They are kept on this device and sent when it can be.'
+          : 'This device keeps nothing: they are only in this page, so do not close it.'}
+      </span>
+      <span className="banner-actions">
+        <Button onClick={sendAgain}>Try again</Button>
+        <Button onClick={() => void keepAsCopy()}>Keep as a copy</Button>
+        <Button onClick={() => saveAsFile(title)}>Save as a file</Button>
+      </span>
+    </div>
   );
 }
 

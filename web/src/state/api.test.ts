@@ -34,7 +34,7 @@ test('only our own answer to this operation is an acknowledgement', async () => 
     answers(other);
     const e = await refused(api.save('bulbs', save));
     expect(e.ours, other).toBe(false);
-    expect(e.message).toContain('answered in its place');
+    expect(e.message).toContain('answered in the server’s place');
   }
 });
 

@@ -40,7 +40,7 @@ const notOurs = (status: number) =>
   new ApiError(
     status,
     'not-ours',
-    'Something between this device and the server answered in its place, perhaps a sign-in page of the network.',
+    'Something answered in the server’s place, perhaps a sign-in page of the network.',
   );
 
 async function request<T>(method: string, path: string, body?: string): Promise<T> {
