@@ -13,7 +13,8 @@ import (
 
 // forbidden are parts of the standard library that would make the core depend
 // on more than its input.
-var forbidden = []string{"time", "math/rand", "math/rand/v2", "crypto/rand", "os", "io/fs", "net", "net/http", "syscall/js"}
+var forbidden = []string{"time", "math/rand", "math/rand/v2", "crypto/rand", "os", "io/fs", "net", "net/http",
+	"syscall/js"}
 
 func TestCoreIsPure(t *testing.T) {
 	out, err := exec.Command("go", "list", "-json=ImportPath,Imports", "./...").Output()
@@ -35,7 +36,8 @@ func TestCoreIsPure(t *testing.T) {
 			ours := strings.HasPrefix(path, "unitbloom/core/")
 			require.Truef(t, ours || !strings.Contains(first, ".") && first != "unitbloom",
 				"%s imports %s: the core may use only itself and the standard library", pkg.ImportPath, path)
-			require.NotContainsf(t, forbidden, path, "%s imports %s: the core has no clock, chance or input of its own", pkg.ImportPath, path)
+			require.NotContainsf(t, forbidden, path, "%s imports %s: the core has no clock, chance or input of its own",
+				pkg.ImportPath, path)
 		}
 	}
 	require.Greater(t, seen, 7, "the packages of the core were found")

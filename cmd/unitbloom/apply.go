@@ -41,12 +41,14 @@ func applyCommand() *cobra.Command {
 	var asJSON bool
 	cmd := &cobra.Command{
 		Use: "apply --board NOTATION --move JSON…", Short: "Make moves on a board",
-		Long:    "Make moves on a board written in notation, one after another, and print the board that they lead to. A move that is refused changes nothing; those after it are not made.",
+		Long: "Make moves on a board written in notation, one after another, and print the board that they lead to. A " +
+			"move that is refused changes nothing; those after it are not made.",
 		Example: `  unitbloom apply --board 'rack 2: 6 8' --move '{"kind":"build","amount":"14"}' --json`,
 		Args:    arguments(cobra.NoArgs),
 		RunE: func(cmd *cobra.Command, _ []string) error {
 			if text == "" {
-				return fmt.Errorf(`%w: say which board. Use: unitbloom apply --board 'rack 2: 6 8' --move '{"kind":"home"}'`, errUsage)
+				return fmt.Errorf(`%w: say which board. Use: unitbloom apply --board 'rack 2: 6 8' --move '{"kind":"home"}'`,
+					errUsage)
 			}
 			out, err := applyMoves(text, moves)
 			if err != nil {

@@ -47,7 +47,8 @@ func TestEveryListedMoveWorks(t *testing.T) {
 
 func TestApplyPrintsBoardReadOutsAndRefusal(t *testing.T) {
 	t.Parallel()
-	out, _, status := runs(t, "", "apply", "--board", "rack 2: 6 8", "--move", `{"kind":"cover","zone":"row 1 left"}`, "--move", `{"kind":"slide","rows":[{"row":2,"to":3}]}`, "--json")
+	out, _, status := runs(t, "", "apply", "--board", "rack 2: 6 8", "--move", `{"kind":"cover","zone":"row 1 left"}`,
+		"--move", `{"kind":"slide","rows":[{"row":2,"to":3}]}`, "--json")
 	require.Zero(t, status)
 	var got applied
 	var raw map[string]json.RawMessage

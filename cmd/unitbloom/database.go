@@ -17,7 +17,8 @@ func dataFlag(cmd *cobra.Command) *string {
 
 func backupCommand() *cobra.Command {
 	cmd := &cobra.Command{
-		Use: "backup FILE", Short: "Copy the database, whole and checked, while the server runs or not", Args: arguments(cobra.ExactArgs(1)),
+		Use: "backup FILE", Short: "Copy the database, whole and checked, while the server runs or not",
+		Args: arguments(cobra.ExactArgs(1)),
 	}
 	data := dataFlag(cmd)
 	cmd.RunE = func(cmd *cobra.Command, args []string) error {
@@ -33,7 +34,8 @@ func backupCommand() *cobra.Command {
 
 func restoreCommand() *cobra.Command {
 	cmd := &cobra.Command{
-		Use: "restore FILE", Short: "Put a backup in the database's place, while no server runs; the old one is kept aside", Args: arguments(cobra.ExactArgs(1)),
+		Use: "restore FILE", Short: "Put a backup in the database's place, while no server runs; the old one is kept aside",
+		Args: arguments(cobra.ExactArgs(1)),
 	}
 	data := dataFlag(cmd)
 	cmd.RunE = func(cmd *cobra.Command, args []string) error {
@@ -41,7 +43,8 @@ func restoreCommand() *cobra.Command {
 		if err != nil {
 			return err
 		}
-		fmt.Fprintf(cmd.OutOrStdout(), "%s is now the backup %s: %s, checked, %s.\n", *data, args[0], lessons(b.Lessons), size(b.Bytes))
+		fmt.Fprintf(cmd.OutOrStdout(), "%s is now the backup %s: %s, checked, %s.\n", *data, args[0], lessons(b.Lessons),
+			size(b.Bytes))
 		if aside != "" {
 			fmt.Fprintf(cmd.OutOrStdout(), "What was there before is kept as %s.\n", aside)
 		}
@@ -71,7 +74,8 @@ func checkCommand() *cobra.Command {
 
 func tell(out io.Writer, path string, st store.State) {
 	fmt.Fprintf(out, "%s: sound, %s.\n", path, size(st.Bytes))
-	fmt.Fprintf(out, "%s, and %d that can be brought back. %d saves since the lessons were last written whole, or kept to be known again.\n",
+	fmt.Fprintf(out, "%s, and %d that can be brought back. %d saves since the lessons were last written whole, or kept "+
+		"to be known again.\n",
 		lessons(st.Lessons), st.Deleted, st.Operations)
 	fmt.Fprintf(out, "Form: %s.\n", strings.Join(st.Migrations, ", "))
 	if st.InUse {

@@ -29,8 +29,9 @@ func exampleCommand() *cobra.Command {
 	var f exampleFlags
 	cmd := &cobra.Command{
 		Use: "example METHOD ARGUMENTS…", Short: "Make worked examples",
-		Long:    "Make the worked example of a problem, or of every line of a file (METHOD,ARGUMENT,…).",
-		Example: "  unitbloom example column-add 146 87 --model blocks --json\n  unitbloom example --batch problems.csv --json",
+		Long: "Make the worked example of a problem, or of every line of a file (METHOD,ARGUMENT,…).",
+		Example: "  unitbloom example column-add 146 87 --model blocks --json\n  unitbloom example --batch problems.csv " +
+			"--json",
 		// Signs before digits are arguments, so the flags are told apart first.
 		DisableFlagParsing: true,
 		RunE: func(cmd *cobra.Command, raw []string) error {

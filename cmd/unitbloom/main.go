@@ -32,7 +32,8 @@ func run(args []string) int {
 	root.SetFlagErrorFunc(func(_ *cobra.Command, err error) error { return fmt.Errorf("%w: %w", errUsage, err) })
 	root.CompletionOptions.DisableDefaultCmd = true
 	root.DisableSuggestions = true
-	root.AddCommand(serveCommand(), demoCommand(), backupCommand(), restoreCommand(), checkCommand(), exampleCommand(), readCommand(), applyCommand(), movesCommand(), methodsCommand(), parallelCommand(), versionCommand())
+	root.AddCommand(serveCommand(), demoCommand(), backupCommand(), restoreCommand(), checkCommand(), exampleCommand(),
+		readCommand(), applyCommand(), movesCommand(), methodsCommand(), parallelCommand(), versionCommand())
 	root.SetArgs(args)
 	cmd, err := root.ExecuteC()
 	switch {

@@ -422,7 +422,8 @@ func TestServeStopsWhenAsked(t *testing.T) {
 	ctx, cancel := context.WithTimeout(context.Background(), 10*time.Second)
 	defer cancel()
 	// An open stream of events does not keep the server up.
-	req, err := http.NewRequestWithContext(ctx, "GET", app.url+"/api/lessons/"+lessonWith(t, app.url, "loose")+"/events?holder=x", nil)
+	req, err := http.NewRequestWithContext(ctx, "GET", app.url+"/api/lessons/"+lessonWith(t, app.url,
+		"loose")+"/events?holder=x", nil)
 	require.NoError(t, err)
 	res, err := http.DefaultClient.Do(req)
 	require.NoError(t, err)

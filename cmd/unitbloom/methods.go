@@ -41,7 +41,8 @@ func parallelCommand() *cobra.Command {
 	var asJSON bool
 	cmd := &cobra.Command{
 		Use: "parallel METHOD ARGUMENTS…", Short: "Give another problem like this one",
-		Long:    "Give a problem of the same method with as many digits, zeros where they were and the same regroupings, but other numbers. The same seed gives the same problem.",
+		Long: "Give a problem of the same method with as many digits, zeros where they were and the same regroupings, " +
+			"but other numbers. The same seed gives the same problem.",
 		Example: "  unitbloom parallel column-add 146 87 --seed 3",
 		// Signs before digits are arguments, so the flags are told apart first.
 		DisableFlagParsing: true,

@@ -31,7 +31,8 @@ func (s *serving) flags(cmd *cobra.Command, port int) {
 	cmd.Flags().StringVar(&s.data, "data", s.data, "the database file")
 	cmd.Flags().IntVar(&s.port, "port", port, "the port; 0 picks a free one")
 	cmd.Flags().StringVar(&s.host, "host", "127.0.0.1", "the address to listen on; 0.0.0.0 lets the school's network in")
-	cmd.Flags().StringVar(&s.passphrase, "passphrase", "", "what other machines must give; UNITBLOOM_PASSPHRASE does as well")
+	cmd.Flags().StringVar(&s.passphrase, "passphrase", "",
+		"what other machines must give; UNITBLOOM_PASSPHRASE does as well")
 	cmd.Flags().StringArrayVar(&s.names, "name", nil, "a host name that the server answers to")
 }
 

@@ -145,7 +145,8 @@ func (t *Turn) TakeIDs(n int) PieceID { return t.ids.Take(n) }
 // Room refuses when more pieces would not fit on the board.
 func (t *Turn) Room(more int) error {
 	if more > t.room {
-		return say.Refuse("too-many-pieces", say.Int("n", say.Given, MaxPieces-t.room+more), say.Int("limit", say.Given, MaxPieces))
+		return say.Refuse("too-many-pieces", say.Int("n", say.Given, MaxPieces-t.room+more),
+			say.Int("limit", say.Given, MaxPieces))
 	}
 	return nil
 }
@@ -272,7 +273,8 @@ func (b Board) find(mv Move) (*MoveSpec, any, error) {
 		}
 		kind := b.Models[mv.Model].Kind()
 		if spec, ok = moveTables[kind][mv.Kind]; !ok {
-			return nil, nil, say.Refuse("unknown-move", say.Text("move", say.Given, fmt.Sprintf("%q", mv.Kind)), say.Text("model", say.Name, kind))
+			return nil, nil, say.Refuse("unknown-move", say.Text("move", say.Given, fmt.Sprintf("%q", mv.Kind)),
+				say.Text("model", say.Name, kind))
 		}
 	}
 	args, err := mv.argsLike(spec.Args)

@@ -71,26 +71,34 @@ var boardMoves []MoveSpec
 func init() {
 	two := "blocks 1h 4t 6o | rack 2: 3"
 	boardMoves = []MoveSpec{
-		boardMove("cover", "Lay a cover over a zone of a model, or over any rectangle of it. Its number is not read out until it is shown again.", two, CoverArgs{Zone: "ones"}, cover),
-		boardMove("uncover", "Show again what is covered: one cover, a zone, or all of a model.", two, UncoverArgs{}, uncover, Move{Kind: "cover", Args: CoverArgs{Zone: "ones"}}),
-		boardMove("moveCover", "Move a cover, or change its size.", two, MoveCoverArgs{At: Rect{10, 10, 60, 60}}, moveCover, Move{Kind: "cover", Args: CoverArgs{}}),
+		boardMove("cover", "Lay a cover over a zone of a model, or over any rectangle of it. Its number is not read out "+
+			"until it is shown again.", two, CoverArgs{Zone: "ones"}, cover),
+		boardMove("uncover", "Show again what is covered: one cover, a zone, or all of a model.", two, UncoverArgs{}, uncover,
+			Move{Kind: "cover", Args: CoverArgs{Zone: "ones"}}),
+		boardMove("moveCover", "Move a cover, or change its size.", two, MoveCoverArgs{At: Rect{10, 10, 60, 60}}, moveCover,
+			Move{Kind: "cover", Args: CoverArgs{}}),
 		boardMove("addModel", "Put another model beside the others.", two, ModelArgs{Of: "rack"}, addModel),
 		boardMove("removeModel", "Put a model away with its pieces.", two, NoArgs{}, removeModel),
 		boardMove("title", "Write a title above a model.", two, TitleArgs{Title: "Bulbs"}, title),
 		boardMove("width", "Give a model more or less of the board.", two, WidthArgs{150}, width),
 		boardMove("reorder", "Bring a model to another place in the row.", two, ToArgs{1}, reorder),
-		boardMove("link", "Two models show one number from now on: this one takes on the other's. Changing one changes the other.", "blocks 1t 4o | rack 2: 3", WithArgs{1}, link),
-		boardMove("unlink", "A model shows its own number again.", "blocks 1t 4o | rack 2: 3", NoArgs{}, unlink, Move{Kind: "link", Args: WithArgs{1}}),
+		boardMove("link", "Two models show one number from now on: this one takes on the other's. Changing one changes "+
+			"the other.", "blocks 1t 4o | rack 2: 3", WithArgs{1}, link),
+		boardMove("unlink", "A model shows its own number again.", "blocks 1t 4o | rack 2: 3", NoArgs{}, unlink,
+			Move{Kind: "link", Args: WithArgs{1}}),
 		boardMove("keep", "Keep a copy of the model as it is, frozen beside it and not counted.", two, NoArgs{}, keepCopy),
 		boardMove("dropKept", "Put a kept copy away.", two, IndexArgs{}, dropKept, Move{Kind: "keep"}),
-		boardMove("beside", "Choose the read-outs that stand on the board beside the model.", two, BesideArgs{[]string{"expanded"}}, beside),
+		boardMove("beside", "Choose the read-outs that stand on the board beside the model.", two,
+			BesideArgs{[]string{"expanded"}}, beside),
 	}
 	boardTable = tableOf(boardMoves)
 }
 
-func boardMove[A any](kind, doc, board string, example A, apply func(Board, int, A, *Turn) (Board, error), before ...Move) MoveSpec {
+func boardMove[A any](kind, doc, board string, example A, apply func(Board, int, A, *Turn) (Board, error),
+	before ...Move) MoveSpec {
 	var zero A
-	spec := MoveSpec{Kind: kind, Doc: doc, Laws: []LawKind{Looks}, Args: zero, Board: board, Before: before, Example: example}
+	spec := MoveSpec{Kind: kind, Doc: doc, Laws: []LawKind{Looks}, Args: zero, Board: board, Before: before,
+		Example: example}
 	if kind == "link" {
 		spec.Laws = []LawKind{Sets}
 	}

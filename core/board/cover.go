@@ -146,7 +146,10 @@ func (b Board) Shown(i int) Layout {
 	l.Pieces = pieces
 	var decor []Decor
 	for _, d := range l.Decor {
-		if slices.ContainsFunc(covers, func(c Covering) bool { return c.hides(d.X, d.Y) && c.hides(d.X+max(d.W, 1)-1, d.Y+max(d.H, 1)-1) }) {
+		if slices.ContainsFunc(covers, func(c Covering) bool {
+			return c.hides(d.X, d.Y) &&
+				c.hides(d.X+max(d.W, 1)-1, d.Y+max(d.H, 1)-1)
+		}) {
 			continue
 		}
 		if d.Text != "" && slices.ContainsFunc(covers, func(c Covering) bool { return l.touches(c, d.Zone) }) {
@@ -280,7 +283,8 @@ var (
 // refusal is a refusal that never tells what is covered, not by its reason either.
 func (c cloak) refusal(err error) error {
 	var r *say.Refusal
-	if !c.on || errors.As(err, &r) && (slices.Contains(openCodes, r.Code) || c.open && slices.Contains(namedCodes, r.Code)) {
+	if !c.on || errors.As(err, &r) && (slices.Contains(openCodes, r.Code) || c.open &&
+		slices.Contains(namedCodes, r.Code)) {
 		return err
 	}
 	return say.Refuse("under-cover")

@@ -11,12 +11,14 @@ func BadField(field, reason string) error {
 
 // BadCount refuses a count outside its range.
 func BadCount(n, least, most int) error {
-	return say.Refuse("bad-count", say.Int("n", say.Given, n), say.Int("least", say.Given, least), say.Int("most", say.Given, most))
+	return say.Refuse("bad-count", say.Int("n", say.Given, n), say.Int("least", say.Given, least),
+		say.Int("most", say.Given, most))
 }
 
 // BadCountHere refuses a count outside the range that the pieces here allow.
 func BadCountHere(n, least, most int) error {
-	return say.Refuse("bad-count-here", say.Int("n", say.Given, n), say.Int("least", say.Given, least), say.Int("most", say.Amount, most))
+	return say.Refuse("bad-count-here", say.Int("n", say.Given, n), say.Int("least", say.Given, least),
+		say.Int("most", say.Amount, most))
 }
 
 // BadOption refuses a value that is not one of the choices.

@@ -202,7 +202,8 @@ type Rule[M Model, A any] struct {
 // Spec turns a rule into the registry's form.
 func (r Rule[M, A]) Spec() MoveSpec {
 	var zero A
-	spec := MoveSpec{Kind: r.Kind, Doc: r.Doc, Laws: r.Laws, Args: zero, Board: r.Board, Before: r.Before, Example: r.Example}
+	spec := MoveSpec{Kind: r.Kind, Doc: r.Doc, Laws: r.Laws, Args: zero, Board: r.Board, Before: r.Before,
+		Example: r.Example}
 	return spec.by(reflect.ValueOf(r.Apply), reflect.ValueOf(r.Law), reflect.ValueOf(r.Saved))
 }
 

@@ -160,7 +160,8 @@ func judge(s *session, a TextArgs) (Verdict, error) {
 			return out, nil
 		}
 		if out.Model == "" {
-			out.Model = say.New("sentence.parts", say.Text("model", say.Name, spec.Noun), say.Number("n", say.Amount, board.Total(m))).Text(w)
+			out.Model = say.New("sentence.parts", say.Text("model", say.Name, spec.Noun),
+				say.Number("n", say.Amount, board.Total(m))).Text(w)
 		}
 	}
 	return out, nil
@@ -342,7 +343,8 @@ type MethodInfo struct {
 func Methods() []MethodInfo {
 	var out []MethodInfo
 	for _, m := range method.Specs() {
-		out = append(out, MethodInfo{m.ID, m.Title, m.Operation, m.Doc, m.Args, m.Sample, m.Typed, m.Limits, m.Models, m.AllOptions()})
+		out = append(out, MethodInfo{m.ID, m.Title, m.Operation, m.Doc, m.Args, m.Sample, m.Typed, m.Limits, m.Models,
+			m.AllOptions()})
 	}
 	return out
 }

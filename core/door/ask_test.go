@@ -73,9 +73,11 @@ func TestSentencesAreJudgedAgainstTheModelUnlessItIsCovered(t *testing.T) {
 func TestFourThingsAreClearedEachOnItsOwn(t *testing.T) {
 	d := openBoard(t, "blocks 3o | rack 1: 4")
 	d.call("show", map[string]any{"scene": "a"}, nil)
-	ink := []any{map[string]any{"id": "s", "tool": "pen", "colour": "ink", "width": 1, "on": map[string]any{}, "points": [][2]int{{0, 0}, {9, 9}}}}
+	ink := []any{map[string]any{"id": "s", "tool": "pen", "colour": "ink", "width": 1, "on": map[string]any{},
+		"points": [][2]int{{0, 0}, {9, 9}}}}
 	d.call("edit", map[string]any{"edit": map[string]any{"kind": "ink", "scene": "a", "strokes": ink}}, nil)
-	d.call("edit", map[string]any{"edit": map[string]any{"kind": "setRecord", "record": []any{map[string]any{"text": "3 + 4 = 7"}}}}, nil)
+	d.call("edit", map[string]any{"edit": map[string]any{"kind": "setRecord",
+		"record": []any{map[string]any{"text": "3 + 4 = 7"}}}}, nil)
 	var got turned
 	d.call("clear", map[string]any{"what": []string{"pieces"}}, &got)
 	assert.Equal(t, "blocks 0 | rack 1: 0", got.Frame.Board.Notation)

@@ -69,7 +69,8 @@ func open(b board.Board) []string {
 			continue
 		}
 		z := zones[p.Zone]
-		out = append(out, fmt.Sprint(p.Zone, " ", p.Look, " ", int(p.X)-z.X, " ", int(p.Y)-z.Y, " ", p.Part, " ", p.Marks, " ", p.Text))
+		out = append(out, fmt.Sprint(p.Zone, " ", p.Look, " ", int(p.X)-z.X, " ", int(p.Y)-z.Y, " ", p.Part, " ", p.Marks,
+			" ", p.Text))
 	}
 	return append(out, asJSON(l.Flags), asJSON(l.Settings))
 }
@@ -201,12 +202,14 @@ func compareDoors(rt *rapid.T, one, two board.Board) {
 	}
 	same := func(what string, a, b json.RawMessage) {
 		if x, y := plain(rt, a), plain(rt, b); x != y {
-			rt.Fatalf("%s of %s and %s (covers %s) tells them apart %s", what, board.Print(one), board.Print(two), asJSON(one.Covers), difference(x, y))
+			rt.Fatalf("%s of %s and %s (covers %s) tells them apart %s", what, board.Print(one), board.Print(two),
+				asJSON(one.Covers), difference(x, y))
 		}
 	}
 	var frames [2]json.RawMessage
 	for i, b := range boards {
-		l := lesson.Lesson{Format: lesson.Format, Title: "T", Scenes: []lesson.Scene{{ID: "a", Start: b, Show: everyReadOut(b)}}}
+		l := lesson.Lesson{Format: lesson.Format, Title: "T",
+			Scenes: []lesson.Scene{{ID: "a", Start: b, Show: everyReadOut(b)}}}
 		call(i, "open", `{"lesson":`+asJSON(l)+`}`)
 		frames[i] = call(i, "show", `{"handle":1,"scene":"a","step":0}`)
 		var f struct {
@@ -231,7 +234,8 @@ func compareDoors(rt *rapid.T, one, two board.Board) {
 		require.NoError(rt, json.Unmarshal(call(i, "apply", arg), &said[i]))
 	}
 	if (said[0].Code == "") == (said[1].Code == "") && said[0] != said[1] {
-		rt.Fatalf("%s on %s and %s (covers %s) says %+v and %+v", asJSON(mv), board.Print(one), board.Print(two), asJSON(one.Covers), said[0], said[1])
+		rt.Fatalf("%s on %s and %s (covers %s) says %+v and %+v", asJSON(mv), board.Print(one), board.Print(two),
+			asJSON(one.Covers), said[0], said[1])
 	}
 }
 

@@ -53,7 +53,8 @@ func (d *Door) Call(op string, arg []byte) (out []byte) {
 	defer func() {
 		if r := recover(); r != nil {
 			restore()
-			out = answer(Answer{Error: &Failure{CodeFault, fmt.Sprintf("Something went wrong in the core (%s: %v). The board is as it was.", op, r)}})
+			out = answer(Answer{Error: &Failure{CodeFault,
+				fmt.Sprintf("Something went wrong in the core (%s: %v). The board is as it was.", op, r)}})
 		}
 	}()
 	o, ok := byName[op]
@@ -133,28 +134,30 @@ type Operation struct {
 
 // op is an operation that needs no document.
 func op[A, R any](name, doc string, f func(*Door, A) (R, error)) Operation {
-	return Operation{Name: name, Doc: doc, Arg: reflect.TypeFor[A](), Answer: reflect.TypeFor[R](), run: func(d *Door, _ int, raw []byte) (any, error) {
-		var a A
-		if err := read(raw, &a); err != nil {
-			return nil, err
-		}
-		return f(d, a)
-	}}
+	return Operation{Name: name, Doc: doc, Arg: reflect.TypeFor[A](), Answer: reflect.TypeFor[R](),
+		run: func(d *Door, _ int, raw []byte) (any, error) {
+			var a A
+			if err := read(raw, &a); err != nil {
+				return nil, err
+			}
+			return f(d, a)
+		}}
 }
 
 // on is an operation on an open document.
 func on[A, R any](name, doc string, f func(*session, A) (R, error)) Operation {
-	return Operation{Name: name, Doc: doc, OnOpen: true, Arg: reflect.TypeFor[A](), Answer: reflect.TypeFor[R](), run: func(d *Door, handle int, raw []byte) (any, error) {
-		var a A
-		if err := read(raw, &a, "handle"); err != nil {
-			return nil, err
-		}
-		s, ok := d.sessions[handle]
-		if !ok {
-			return nil, fmt.Errorf("handle %d is not open", handle)
-		}
-		return f(s, a)
-	}}
+	return Operation{Name: name, Doc: doc, OnOpen: true, Arg: reflect.TypeFor[A](), Answer: reflect.TypeFor[R](),
+		run: func(d *Door, handle int, raw []byte) (any, error) {
+			var a A
+			if err := read(raw, &a, "handle"); err != nil {
+				return nil, err
+			}
+			s, ok := d.sessions[handle]
+			if !ok {
+				return nil, fmt.Errorf("handle %d is not open", handle)
+			}
+			return f(s, a)
+		}}
 }
 
 // read is strict: a field with a wrong name is a mistake of the host.

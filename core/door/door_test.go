@@ -35,7 +35,8 @@ func openLesson(t *testing.T, l lesson.Lesson) desk {
 func openBoard(t *testing.T, text string, show ...string) desk {
 	b, err := board.Parse(text)
 	require.NoError(t, err)
-	return openLesson(t, lesson.Lesson{Format: 2, Title: "Bulbs", Scenes: []lesson.Scene{{ID: "a", Title: "A", Start: b, Show: show}}})
+	return openLesson(t, lesson.Lesson{Format: 2, Title: "Bulbs",
+		Scenes: []lesson.Scene{{ID: "a", Title: "A", Start: b, Show: show}}})
 }
 
 // try calls the door and gives the refusal's sentence, if any.
@@ -199,7 +200,8 @@ func TestTheClassesWordsReachEveryLabel(t *testing.T) {
 	assert.Equal(t, "1 ten 10 units", out.Models[0].Readouts[2].Text)
 	assert.Equal(t, "units", out.Models[0].Zones[1].Label)
 	assert.Equal(t, "Exchange", out.Models[0].Zones[1].Verb)
-	assert.Equal(t, "1 ten here. A hundred needs 9 more.", d.try("apply", map[string]any{"move": json.RawMessage(`{"kind":"bundle","place":"tens"}`)}, nil))
+	assert.Equal(t, "1 ten here. A hundred needs 9 more.",
+		d.try("apply", map[string]any{"move": json.RawMessage(`{"kind":"bundle","place":"tens"}`)}, nil))
 }
 
 func TestGoingBackIsExact(t *testing.T) {
@@ -241,7 +243,8 @@ func TestTouchingAnExampleMakesAScratchCopy(t *testing.T) {
 	assert.Equal(t, "163", sc.Steps[3].Total)
 	outcomes := sc.Replay()
 	assert.NoError(t, outcomes[3].Err)
-	assert.EqualError(t, outcomes[4].Err, "This step was made for 63 (5 tens 13 ones). Now the pieces make 163 (1 hundred 5 tens 13 ones).")
+	assert.EqualError(t, outcomes[4].Err,
+		"This step was made for 63 (5 tens 13 ones). Now the pieces make 163 (1 hundred 5 tens 13 ones).")
 }
 
 func TestANewerLessonIsShownAndNotChanged(t *testing.T) {
@@ -256,7 +259,8 @@ func TestANewerLessonIsShownAndNotChanged(t *testing.T) {
 	assert.True(t, out.Scratch, "hands on it make a scratch copy")
 	assert.Empty(t, out.Edits)
 	assert.Contains(t, d.try("keepScratch", map[string]any{}, nil), "only read here")
-	assert.Equal(t, "This lesson was made by a newer version. It is only read here.", d.try("clear", map[string]any{"what": []string{"pieces"}}, nil))
+	assert.Equal(t, "This lesson was made by a newer version. It is only read here.",
+		d.try("clear", map[string]any{"what": []string{"pieces"}}, nil))
 	var doc json.RawMessage
 	d.call("document", map[string]any{}, &doc)
 	assert.JSONEq(t, strings.Replace(raw, `"title"`, `"id":"","title"`, 1), string(doc))

@@ -155,12 +155,15 @@ func scripts(t *testing.T) map[string]*script {
 	for _, text := range []string{"146", "4070", "3.05", "9999999.999", "x"} {
 		start("read/"+text).call("read", map[string]string{"text": text})
 	}
-	for name, typed := range map[string]string{"regroups": "146 + 87", "crosses": "999 + 1", "too-large": "9999 + 1", "zeros": "0 + 0", "half": "1 +"} {
+	for name, typed := range map[string]string{"regroups": "146 + 87", "crosses": "999 + 1", "too-large": "9999 + 1",
+		"zeros": "0 + 0", "half": "1 +"} {
 		start("preview/"+name).call("preview", map[string]string{"typed": typed})
 	}
 	for name, c := range map[string][2]string{
-		"too-few": {"blocks 6o", `{"kind":"bundle","place":"ones"}`}, "too-large": {"discs 9m", `{"kind":"place","amount":"9 millions"}`},
-		"no-field": {"rack 2: 6 8", `{"kind":"slide","beads":3}`}, "rack-full": {"rack 2: 6 8", `{"kind":"build","amount":"21"}`},
+		"too-few": {"blocks 6o", `{"kind":"bundle","place":"ones"}`}, "too-large": {"discs 9m",
+			`{"kind":"place","amount":"9 millions"}`},
+		"no-field": {"rack 2: 6 8", `{"kind":"slide","beads":3}`}, "rack-full": {"rack 2: 6 8",
+			`{"kind":"build","amount":"21"}`},
 	} {
 		s := start("refusal/" + name)
 		b, err := board.Parse(c[0])

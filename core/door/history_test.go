@@ -35,7 +35,8 @@ func TestACaptureFollowsUndoAndRedo(t *testing.T) {
 	}
 	d.call("redo", map[string]any{}, &up)
 	assert.Equal(t, door.Captured{On: true, Moves: 2}, up.Frame.Capture)
-	d.call("edit", map[string]any{"edit": map[string]any{"kind": "setLesson", "head": map[string]any{"title": "Seeds", "words": map[string]any{}}}}, nil)
+	d.call("edit", map[string]any{"edit": map[string]any{"kind": "setLesson",
+		"head": map[string]any{"title": "Seeds", "words": map[string]any{}}}}, nil)
 	d.call("undo", map[string]any{}, nil)
 	var c door.Captured
 	d.call("endStep", map[string]any{"say": "Seven."}, &c)
@@ -94,7 +95,8 @@ func TestAFaultLeavesTheSessionAsItWas(t *testing.T) {
 	}
 	outline = look()
 	for _, fault := range []string{"apply", "layout"} {
-		out := string(d.door.Call("apply", fmt.Appendf(nil, `{"handle":%d,"move":{"kind":"break","in":%q}}`, d.handle, fault)))
+		out := string(d.door.Call("apply", fmt.Appendf(nil, `{"handle":%d,"move":{"kind":"break","in":%q}}`, d.handle,
+			fault)))
 		assert.Contains(t, out, `"code":"fault"`, fault)
 		assert.Contains(t, out, "The board is as it was.")
 		assert.Equal(t, before, asText(t, d.document()), fault)
@@ -159,7 +161,8 @@ func randomAct(t *rapid.T, d desk, n int) (string, map[string]any) {
 	edit := func(e lesson.Edit) (string, map[string]any) { return "edit", map[string]any{"edit": e} }
 	switch rapid.IntRange(0, 14).Draw(t, "act") {
 	case 0:
-		return edit(lesson.Edit{Kind: "ink", Scene: scene, Strokes: []lesson.Stroke{{ID: id, Tool: "pen", Colour: "ink", Width: 1, Points: points}}})
+		return edit(lesson.Edit{Kind: "ink", Scene: scene, Strokes: []lesson.Stroke{{ID: id, Tool: "pen", Colour: "ink",
+			Width: 1, Points: points}}})
 	case 1:
 		return edit(lesson.Edit{Kind: "ink", Scene: scene, Erase: []string{id}})
 	case 2:
@@ -167,28 +170,33 @@ func randomAct(t *rapid.T, d desk, n int) (string, map[string]any) {
 	case 3:
 		return edit(lesson.Edit{Kind: "removeScene", Scene: scene})
 	case 4:
-		return "addBoard", map[string]any{"id": rapid.SampledFrom(scenes).Draw(t, "new"), "title": "New", "kinds": []string{"rack"}, "at": 0}
+		return "addBoard", map[string]any{"id": rapid.SampledFrom(scenes).Draw(t, "new"), "title": "New",
+			"kinds": []string{"rack"}, "at": 0}
 	case 5:
 		return "addExample", map[string]any{"id": rapid.SampledFrom(scenes).Draw(t, "new"), "typed": fmt.Sprint(n, " + 5")}
 	case 6:
 		return "setScene", map[string]any{"scene": scene, "title": fmt.Sprint("Title ", n), "show": []string{"words"}}
 	case 7:
-		return "editStep", map[string]any{"scene": scene, "step": rapid.IntRange(0, 4).Draw(t, "step"), "say": fmt.Sprint("Say ", n)}
+		return "editStep", map[string]any{"scene": scene, "step": rapid.IntRange(0, 4).Draw(t, "step"),
+			"say": fmt.Sprint("Say ", n)}
 	case 8:
 		return "editStep", map[string]any{"scene": scene, "step": rapid.IntRange(0, 4).Draw(t, "step"), "remove": true}
 	case 9:
-		return "reshape", map[string]any{"scene": scene, "step": rapid.IntRange(0, 4).Draw(t, "step"), "how": rapid.SampledFrom([]string{"split", "join", "earlier", "later"}).Draw(t, "how")}
+		return "reshape", map[string]any{"scene": scene, "step": rapid.IntRange(0, 4).Draw(t, "step"),
+			"how": rapid.SampledFrom([]string{"split", "join", "earlier", "later"}).Draw(t, "how")}
 	case 10:
 		return edit(lesson.Edit{Kind: "setRecord", Record: []lesson.Entry{{Text: fmt.Sprint(n, " = ", n)}}})
 	case 11:
 		at := 0
 		return edit(lesson.Edit{Kind: "record", At: &at, Record: []lesson.Entry{{Text: fmt.Sprint("line ", n)}}})
 	case 12:
-		return edit(lesson.Edit{Kind: "setLesson", Head: &lesson.Head{Title: fmt.Sprint("Lesson ", n), Words: say.Words{Ones: "units"}}})
+		return edit(lesson.Edit{Kind: "setLesson", Head: &lesson.Head{Title: fmt.Sprint("Lesson ", n),
+			Words: say.Words{Ones: "units"}}})
 	case 13:
 		return edit(lesson.Edit{Kind: "orderScenes", Order: []string{"b", "a", "c"}})
 	}
-	return "clear", map[string]any{"what": []string{rapid.SampledFrom([]string{"pieces", "ink", "notes", "record"}).Draw(t, "what")}}
+	return "clear", map[string]any{"what": []string{rapid.SampledFrom([]string{"pieces", "ink", "notes", "record"}).Draw(t,
+		"what")}}
 }
 
 // Whatever is done, undone and made again: the edits bring the server to the same

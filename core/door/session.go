@@ -255,7 +255,8 @@ func anotherLike(s *session, a LikeArgs) (Update, error) {
 		return Update{}, say.Refuse("no-method-here")
 	}
 	made := sc.Made
-	next, err := method.Parallel(method.Request{Method: made.Method, Args: made.Args, Model: made.Model, Options: made.Options}, a.Seed)
+	next, err := method.Parallel(method.Request{Method: made.Method, Args: made.Args, Model: made.Model,
+		Options: made.Options}, a.Seed)
 	if err != nil {
 		return Update{}, err
 	}
@@ -276,7 +277,8 @@ func addBoard(s *session, a BoardArgs) (Update, error) {
 	if err != nil {
 		return Update{}, err
 	}
-	return s.addScenes([]lesson.Scene{{ID: a.ID, Title: a.Title, Start: b, Show: []string{"numeral", "unitForm"}}}, a.At, s.capture)
+	return s.addScenes([]lesson.Scene{{ID: a.ID, Title: a.Title, Start: b, Show: []string{"numeral", "unitForm"}}}, a.At,
+		s.capture)
 }
 
 // addScenes puts scenes in, one after another and as one undo, and goes to the
@@ -381,7 +383,8 @@ func editStep(s *session, a StepArgs) (Update, error) {
 		if a.Pause != nil {
 			step.Pause = *a.Pause
 		}
-		for own, line := range map[*string]*say.Line{a.Say: &step.Say, a.Ask: &step.Ask, a.Answer: &step.Answer, a.Look: &step.Look} {
+		for own, line := range map[*string]*say.Line{a.Say: &step.Say, a.Ask: &step.Ask, a.Answer: &step.Answer,
+			a.Look: &step.Look} {
 			if own != nil && *own != line.Text(s.doc.Words) {
 				*line = say.Line{Own: *own}
 			}

@@ -47,7 +47,8 @@ type StepLine struct {
 }
 
 func (s *session) outline() Outline {
-	o := Outline{ID: s.doc.ID, Title: s.doc.Title, Objective: s.doc.Objective, Words: s.doc.Words, Scenes: []SceneLine{}, Record: s.doc.Record, Newer: s.doc.Newer}
+	o := Outline{ID: s.doc.ID, Title: s.doc.Title, Objective: s.doc.Objective, Words: s.doc.Words, Scenes: []SceneLine{},
+		Record: s.doc.Record, Newer: s.doc.Newer}
 	if o.Record == nil {
 		o.Record = []lesson.Entry{}
 	}
@@ -67,7 +68,8 @@ func (s *session) outline() Outline {
 
 func (s *session) stepLine(step lesson.Step, misfit error) StepLine {
 	w := s.doc.Words
-	line := StepLine{Say: step.Say.Text(w), Ask: step.Ask.Text(w), Answer: step.Answer.Text(w), Look: step.Look.Text(w), Moves: len(step.Moves), Pause: step.Pause}
+	line := StepLine{Say: step.Say.Text(w), Ask: step.Ask.Text(w), Answer: step.Answer.Text(w), Look: step.Look.Text(w),
+		Moves: len(step.Moves), Pause: step.Pause}
 	if misfit != nil {
 		line.Misfit = misfit.Error()
 	}
@@ -231,7 +233,8 @@ type ReadOut struct {
 
 func (s *session) frame() Frame {
 	sc, ok := s.current()
-	f := Frame{Rev: s.rev, Scene: s.scene, Step: s.step, Steps: len(sc.Steps), Asked: s.asked, Lines: []WrittenLine{}, Board: BoardView{Models: []ModelView{}}, Ink: orNone(sc.Ink), Notes: orNone(sc.Notes)}
+	f := Frame{Rev: s.rev, Scene: s.scene, Step: s.step, Steps: len(sc.Steps), Asked: s.asked, Lines: []WrittenLine{},
+		Board: BoardView{Models: []ModelView{}}, Ink: orNone(sc.Ink), Notes: orNone(sc.Notes)}
 	f.CanUndo, f.CanRedo = s.canTravel()
 	if !ok {
 		return f
@@ -287,14 +290,16 @@ func (s *session) modelHead(b board.Board, i int, l board.Layout, sc lesson.Scen
 	tile := b.Tiles[i]
 	m := ModelHead{
 		Kind: b.Models[i].Kind(), Title: tile.Title, Width: tile.Width, Linked: tile.Linked, W: l.W, H: l.H,
-		Flags: orNone(l.Flags), Settings: orMap(l.Settings), Counts: orMap(l.Counts), Decor: orNone(l.Decor), Covers: []CoverView{}, Kept: []KeptView{}, ReadOuts: []ReadOut{},
+		Flags: orNone(l.Flags), Settings: orMap(l.Settings), Counts: orMap(l.Counts), Decor: orNone(l.Decor),
+		Covers: []CoverView{}, Kept: []KeptView{}, ReadOuts: []ReadOut{},
 	}
 	for _, c := range b.CoversOn(i) {
 		m.Covers = append(m.Covers, CoverView{c.Index, c.Zone, c.At != nil, c.X, c.Y, c.W, c.H})
 	}
 	m.Zones = s.zoneViews(i, l.Zones)
 	for _, r := range b.ReadOuts(i, s.doc.Words) {
-		out := ReadOut{ID: r.ID, Label: r.Label, Shown: slices.Contains(sc.Show, r.ID), Beside: slices.Contains(tile.Beside, r.ID)}
+		out := ReadOut{ID: r.ID, Label: r.Label, Shown: slices.Contains(sc.Show, r.ID),
+			Beside: slices.Contains(tile.Beside, r.ID)}
 		if out.Shown || out.Beside {
 			out.Text, out.Whole, out.Parts = r.Text, r.Whole, r.Parts
 		}
@@ -378,8 +383,9 @@ func (s *session) delta(was, b board.Board, effect board.Effect, edits []lesson.
 	}
 	undo, redo := s.canTravel()
 	d := Delta{
-		Rev: s.rev, Models: []ModelDelta{}, Notation: board.PrintShown(b), Scratch: s.scratch != nil, CanUndo: undo, CanRedo: redo,
-		Became: orNone(shownBecame(effect.Became, was, b)), Beats: []BoardView{}, Announce: s.announce(b, effect, sc),
+		Rev: s.rev, Models: []ModelDelta{}, Notation: board.PrintShown(b), Scratch: s.scratch != nil, CanUndo: undo,
+		CanRedo: redo,
+		Became:  orNone(shownBecame(effect.Became, was, b)), Beats: []BoardView{}, Announce: s.announce(b, effect, sc),
 		Warn: s.warning(effect), Edits: orNone(edits), Capture: s.captured(),
 	}
 	for _, stage := range effect.Stages {

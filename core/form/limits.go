@@ -79,7 +79,8 @@ func limitsOf(t reflect.Type) *Limits {
 }
 
 func limitsOfField(f reflect.StructField, index int, name string, omitEmpty bool) fieldLimits {
-	x := fieldLimits{name: name, index: index, omitEmpty: omitEmpty, session: f.Tag.Get("form") == "session", maxItems: -1, maxLength: -1}
+	x := fieldLimits{name: name, index: index, omitEmpty: omitEmpty, session: f.Tag.Get("form") == "session", maxItems: -1,
+		maxLength: -1}
 	x.inner = limitsOf(f.Type)
 	for _, part := range strings.Split(f.Tag.Get("jsonschema"), ",") {
 		key, value, _ := strings.Cut(part, "=")

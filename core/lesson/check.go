@@ -195,7 +195,8 @@ func (s *Step) faults(faults *faultList, path string, minor int) {
 	faults.unknown(path, s.extra, minor)
 	for k, line := range s.Lines() {
 		if len(line.Own) > maxText && len([]rune(line.Own)) > maxText {
-			faults.add(path+"."+[]string{"say", "ask", "answer", "look"}[k], fmt.Sprintf("a line has more than %d letters", maxText))
+			faults.add(path+"."+[]string{"say", "ask", "answer", "look"}[k],
+				fmt.Sprintf("a line has more than %d letters", maxText))
 		}
 	}
 	if len(s.Moves) > 2000 {
@@ -231,7 +232,8 @@ func (l Lesson) fits(before Lesson) error {
 	if was, err := json.Marshal(before); err == nil && len(now) <= len(was) {
 		return nil // it is on its way back
 	}
-	return fmt.Errorf("this lesson is full: it would be longer than %d MB. Begin a new one, or take some scenes or ink away", MaxBytes>>20)
+	return fmt.Errorf("this lesson is full: it would be longer than %d MB. Begin a new one, or take some scenes or ink "+
+		"away", MaxBytes>>20)
 }
 
 // Bytes in JSON that one thing takes at most.

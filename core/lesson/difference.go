@@ -77,7 +77,8 @@ func (d *differ) come(s Scene) {
 
 // scene tells what differs in one scene.
 func (d *differ) scene(from, to *Scene) {
-	if from.Title != to.Title || !slices.Equal(from.Show, to.Show) || from.Marks != to.Marks || !sameAs(&from.Made, &to.Made) {
+	if from.Title != to.Title || !slices.Equal(from.Show, to.Show) || from.Marks != to.Marks ||
+		!sameAs(&from.Made, &to.Made) {
 		d.add(Edit{Kind: "setScene", Scene: to.ID, SceneHead: &SceneHead{to.Title, orEmpty(to.Show), to.Marks, to.Made}})
 	}
 	if !from.Start.Same(to.Start) {

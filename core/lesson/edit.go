@@ -115,7 +115,8 @@ func (l Lesson) edited(e Edit) (Lesson, error) {
 	case "notes":
 		return l.note(e)
 	}
-	return l, fmt.Errorf("there is no such edit. Edits are play, putScene, removeScene, orderScenes, setScene, setBoard, steps, " +
+	return l, fmt.Errorf("there is no such edit. Edits are play, putScene, removeScene, orderScenes, setScene, " +
+		"setBoard, steps, " +
 		"setLesson, record, setRecord, ink, notes")
 }
 

@@ -43,7 +43,8 @@ func TestFieldsOfALaterMinorSurviveEdits(t *testing.T) {
 		require.NoError(t, err, e)
 	}
 	kept := text(t, read(t, text(t, l)))
-	for _, field := range []string{"mood", "by", "weather", "season", "shine", "shade", "glow", "tilt", "font", "asks", "spark", "wait"} {
+	for _, field := range []string{"mood", "by", "weather", "season", "shine", "shade", "glow", "tilt", "font", "asks",
+		"spark", "wait"} {
 		assert.Contains(t, kept, `"`+field+`":`, "it is written again")
 	}
 	assert.Contains(t, kept, `"minor":7`)
@@ -63,14 +64,17 @@ func TestAFieldThatOurMinorCannotHaveIsAFault(t *testing.T) {
 
 func TestWhatWeDoNotKnowEnoughOfIsOnlyRead(t *testing.T) {
 	for name, file := range map[string]string{
-		"it says so":              `{"format":2,"requires":["sound"],"title":"T","words":{},"scenes":[{"id":"a","title":"A","start":{"models":[{"kind":"rack","rows":[6,8]}]}}]}`,
-		"a field deep inside":     strings.Replace(later, `"place":"ones","count":13`, `"place":"ones","count":13,"hum":1`, 1),
-		"a model of a later time": strings.Replace(later, `{"kind":"rack","rows":[6,8]}`, `{"kind":"loom","threads":[6,8]}`, 1),
+		"it says so": `{"format":2,"requires":["sound"],"title":"T","words":{},"scenes":[{"id":"a","title":"A","start":{"models":[{"kind":"rack","rows":[6,8]}]}}]}`,
+		"a field deep inside": strings.Replace(later, `"place":"ones","count":13`, `"place":"ones","count":13,"hum":1`,
+			1),
+		"a model of a later time": strings.Replace(later, `{"kind":"rack","rows":[6,8]}`, `{"kind":"loom","threads":[6,8]}`,
+			1),
 	} {
 		l, err := lesson.Decode([]byte(file))
 		require.NoError(t, err, name)
 		require.NotNil(t, l.Newer, name)
-		assert.JSONEq(t, strings.Replace(file, `"title"`, `"id":"`+l.ID+`","title"`, 1), text(t, l), "%s: the file is kept as it came", name)
+		assert.JSONEq(t, strings.Replace(file, `"title"`, `"id":"`+l.ID+`","title"`, 1), text(t, l),
+			"%s: the file is kept as it came", name)
 		_, err = lesson.Apply(l, lesson.Edit{Kind: "setRecord"})
 		assert.ErrorIs(t, err, lesson.ErrNewer, name)
 	}
@@ -94,18 +98,20 @@ func TestUpgradingIsPureAndLeadsToTheSame(t *testing.T) {
 func TestAnEditBringsNothingThatAFileCannotHold(t *testing.T) {
 	l := read(t, sample)
 	for edit, says := range map[string]string{
-		`{"kind":"steps","scene":"a","steps":[{"moves":[{"kind":"fly"}]}]}`:                                                                                       `steps: steps[0].moves[0].kind: there is no move called "fly"`,
-		`{"kind":"steps","scene":"a","steps":[{"moves":[{"kind":"take","pieces":[{"place":"ones","ids":[3]}]}]}]}`:                                                "steps: steps[0].moves[0].pieces[0].ids: this is only known while a lesson is open; a file names pieces by place and count",
-		`{"kind":"steps","scene":"a","steps":[{"moves":[{"kind":"tidy","model":7}]}]}`:                                                                            "steps: steps[0].moves[0].model: a board has at most four models",
-		`{"kind":"steps","scene":"a","at":3,"drop":1}`:                                                                                                            "steps: at: steps 4 to 4 are not among 0",
-		`{"kind":"steps","scene":"a","steps":[{"write":[{"kind":"song"}]}]}`:                                                                                      `steps: steps[0].write[0].kind: "song" is not sentence, cell, row, bond or text`,
-		`{"kind":"notes","scene":"a","notes":[{"id":"n","text":"x","on":{"zone":"` + strings.Repeat("z", 41) + `"}}]}`:                                            "notes: notes[0].on.zone: it has more than 40 letters",
-		`{"kind":"setScene","scene":"a","sceneHead":{"title":"","show":[],"marks":"left"}}`:                                                                       `setScene: sceneHead.marks: "left" is not above or below`,
-		`{"kind":"setBoard","scene":"a"}`:                                                                                                                         "setBoard: start: it is missing",
+		`{"kind":"steps","scene":"a","steps":[{"moves":[{"kind":"fly"}]}]}`:                                        `steps: steps[0].moves[0].kind: there is no move called "fly"`,
+		`{"kind":"steps","scene":"a","steps":[{"moves":[{"kind":"take","pieces":[{"place":"ones","ids":[3]}]}]}]}`: "steps: steps[0].moves[0].pieces[0].ids: this is only known while a lesson is open; a file names pieces by place and count",
+		`{"kind":"steps","scene":"a","steps":[{"moves":[{"kind":"tidy","model":7}]}]}`:                             "steps: steps[0].moves[0].model: a board has at most four models",
+		`{"kind":"steps","scene":"a","at":3,"drop":1}`:                                                             "steps: at: steps 4 to 4 are not among 0",
+		`{"kind":"steps","scene":"a","steps":[{"write":[{"kind":"song"}]}]}`:                                       `steps: steps[0].write[0].kind: "song" is not sentence, cell, row, bond or text`,
+		`{"kind":"notes","scene":"a","notes":[{"id":"n","text":"x","on":{"zone":"` + strings.Repeat("z", 41) +
+			`"}}]}`: "notes: notes[0].on.zone: it has more than 40 letters",
+		`{"kind":"setScene","scene":"a","sceneHead":{"title":"","show":[],"marks":"left"}}`: `setScene: sceneHead.marks: "left" is not above or below`,
+		`{"kind":"setBoard","scene":"a"}`: "setBoard: start: it is missing",
 		`{"kind":"setBoard","scene":"a","start":{"models":[{"kind":"rack","rows":[6]}],"mood":1}}`:                                                                `setBoard: start: there is no field "mood"`,
 		`{"kind":"record","at":0,"record":[{"text":""}]}`:                                                                                                         "record: record[0].text: a line has 1 to 500 letters",
 		`{"kind":"putScene","put":{"id":"c","title":"","start":{"models":[{"kind":"rack","rows":[6]}]},"steps":[{"moves":[{"kind":"beside","readouts":null}]}]}}`: "putScene: put.steps[0].moves[0].readouts: it is missing",
-		`{"kind":"` + strings.Repeat("k", 500) + `"}`:                                                                                                             "…: there is no such edit",
+		`{"kind":"` + strings.Repeat("k", 500) +
+			`"}`: "…: there is no such edit",
 	} {
 		var e lesson.Edit
 		require.NoError(t, json.Unmarshal([]byte(edit), &e), edit)

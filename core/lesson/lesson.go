@@ -163,7 +163,8 @@ func (s Step) fits(b board.Board) error {
 	if s.Total == "" || s.Total == now && (s.UnitForm == "" || s.UnitForm == form) {
 		return nil
 	}
-	return say.Refuse("drift", say.Text("made", say.Given, s.Total+" ("+s.UnitForm+")"), say.Text("now", say.Given, now+" ("+form+")"))
+	return say.Refuse("drift", say.Text("made", say.Given, s.Total+" ("+s.UnitForm+")"),
+		say.Text("now", say.Given, now+" ("+form+")"))
 }
 
 // Stamp writes the totals of a replay into the steps that fit, as after an

@@ -86,14 +86,16 @@ func TestANewerFormatIsReadAndKeptAsItCame(t *testing.T) {
 
 func TestBrokenFilesAreRefusedWithTheirPath(t *testing.T) {
 	for _, c := range []struct{ from, to, says string }{
-		{`"format":1,"id":"x","title":"Bulbs"`, `"format":3,"id":"x","name":"Bulbs"`, "format: this file is from a newer version (3; this one reads up to 2)"},
+		{`"format":1,"id":"x","title":"Bulbs"`, `"format":3,"id":"x","name":"Bulbs"`,
+			"format: this file is from a newer version (3; this one reads up to 2)"},
 		{`"format":1`, `"format":0`, "format: 0 is not a format"},
 		{`"format":1,`, ``, `format: it is missing; a lesson file begins with "format": 2`},
 		{`"title":"Bulbs"`, `"title":"  "`, "title: a lesson needs a title of at most 200 letters"},
 		{`"title":"Bulbs"`, `"title":7`, "title: this is not what belongs here (number)"},
 		{`"rows":[6,8]`, `"rows":[6,18]`, "scenes[1].start.models[0]: rows[1]: 18 is not from 0 to 10"},
 		{`"rows":[6,8]`, `"rows":[]`, "scenes[1].start.models[0]: rows: it has 0, and at least 1 are needed"},
-		{`"kind":"rack"`, `"kind":"abacus"`, `scenes[1].start.models[0]: kind: there is no model called "abacus". Models are blocks, rack`},
+		{`"kind":"rack"`, `"kind":"abacus"`,
+			`scenes[1].start.models[0]: kind: there is no model called "abacus". Models are blocks, rack`},
 		{`"count":13`, `"count":0`, "scenes[0].start.models[0]: pieces[0].count: 0 is not from 1 to 3000"},
 		{`"count":13`, `"count":3001`, "scenes[0].start.models[0]: pieces[0].count: 3001 is not from 1 to 3000"},
 		{`"place":"ones"`, `"place":"tenths"`, "scenes[0].start.models[0]: pieces[0].place: there is no block for tenths"},
@@ -119,7 +121,8 @@ func TestEditsThatDoNotFitChangeNothing(t *testing.T) {
 	for _, c := range []struct{ edit, says string }{
 		{`{"kind":"grow"}`, "grow: there is no such edit"},
 		{`{"kind":"play","scene":"z","moves":[]}`, `play: scene: there is no scene "z"`},
-		{`{"kind":"play","scene":"a","moves":[{"kind":"tidy"},{"kind":"bundle","place":"tens"}]}`, "play: moves: move 2 (bundle): 0 tens here. A hundred needs 10 more."},
+		{`{"kind":"play","scene":"a","moves":[{"kind":"tidy"},{"kind":"bundle","place":"tens"}]}`,
+			"play: moves: move 2 (bundle): 0 tens here. A hundred needs 10 more."},
 		{`{"kind":"putScene"}`, "putScene: put: it is missing"},
 		{`{"kind":"removeScene","scene":"z"}`, `removeScene: scene: there is no scene "z"`},
 		{`{"kind":"orderScenes","order":["a","a"]}`, "orderScenes: order: it must name each of the 2 scenes once"},

@@ -17,11 +17,13 @@ func drawn(t *testing.T) lesson.Lesson {
 	l := read(t, twoModels)
 	one := 1
 	l, err := lesson.Apply(l, lesson.Edit{Kind: "ink", Scene: "a", Strokes: []lesson.Stroke{
-		{ID: "s", Tool: "pen", Colour: "berry", Width: 2, On: lesson.Anchor{Model: &one, Zone: "row 1"}, Points: [][2]int{{0, 0}, {100, 40}}},
+		{ID: "s", Tool: "pen", Colour: "berry", Width: 2, On: lesson.Anchor{Model: &one, Zone: "row 1"},
+			Points: [][2]int{{0, 0}, {100, 40}}},
 		{ID: "b", Tool: "ring", Colour: "ink", Width: 1, Points: [][2]int{{0, 0}, {900, 900}}},
 	}})
 	require.NoError(t, err)
-	l, err = lesson.Apply(l, lesson.Edit{Kind: "notes", Scene: "a", Notes: []lesson.Note{{ID: "n", Text: "six and eight", On: lesson.Anchor{Model: &one}, X: 5, Y: 5}}})
+	l, err = lesson.Apply(l, lesson.Edit{Kind: "notes", Scene: "a",
+		Notes: []lesson.Note{{ID: "n", Text: "six and eight", On: lesson.Anchor{Model: &one}, X: 5, Y: 5}}})
 	require.NoError(t, err)
 	return l
 }
@@ -41,12 +43,14 @@ func TestInkAndNotesAreKeptErasedAndPutAgain(t *testing.T) {
 
 func TestInkGoesWithItsModel(t *testing.T) {
 	l := drawn(t)
-	moved, err := lesson.Apply(l, lesson.Edit{Kind: "play", Scene: "a", Moves: []board.Move{{Kind: "reorder", Model: 1, Args: board.ToArgs{To: 0}}}})
+	moved, err := lesson.Apply(l, lesson.Edit{Kind: "play", Scene: "a",
+		Moves: []board.Move{{Kind: "reorder", Model: 1, Args: board.ToArgs{To: 0}}}})
 	require.NoError(t, err)
 	assert.Zero(t, *moved.Scenes[0].Ink[0].On.Model)
 	assert.Zero(t, *moved.Scenes[0].Notes[0].On.Model)
 	assert.Nil(t, moved.Scenes[0].Ink[1].On.Model, "what lies on the board stays there")
-	gone, err := lesson.Apply(l, lesson.Edit{Kind: "play", Scene: "a", Moves: []board.Move{{Kind: "removeModel", Model: 1}}})
+	gone, err := lesson.Apply(l, lesson.Edit{Kind: "play", Scene: "a",
+		Moves: []board.Move{{Kind: "removeModel", Model: 1}}})
 	require.NoError(t, err)
 	assert.Len(t, gone.Scenes[0].Ink, 1)
 	assert.Empty(t, gone.Scenes[0].Notes)
@@ -59,11 +63,16 @@ func TestBadInkIsRefusedWithItsPath(t *testing.T) {
 	l := drawn(t)
 	nine := 9
 	for says, e := range map[string]lesson.Edit{
-		`ink: strokes[0].tool: "chalk" is not pen, line, ring, arrow or highlighter`: {Strokes: []lesson.Stroke{{ID: "x", Tool: "chalk", Colour: "ink", Width: 1, Points: [][2]int{{0, 0}, {1, 1}}}}},
-		`ink: strokes[0].colour: "gold" is not ink, berry, pine or amber`:            {Strokes: []lesson.Stroke{{ID: "x", Tool: "pen", Colour: "gold", Width: 1, Points: [][2]int{{0, 0}, {1, 1}}}}},
-		`ink: strokes[0].width: 7 is not from 1 to 3`:                                {Strokes: []lesson.Stroke{{ID: "x", Tool: "pen", Colour: "ink", Width: 7, Points: [][2]int{{0, 0}, {1, 1}}}}},
-		`ink: strokes[0].points: it has 1, and at least 2 are needed`:                {Strokes: []lesson.Stroke{{ID: "x", Tool: "pen", Colour: "ink", Width: 1, Points: [][2]int{{0, 0}}}}},
-		`ink: strokes[0].on.model: 9 is not from 0 to 3`:                             {Strokes: []lesson.Stroke{{ID: "x", Tool: "pen", Colour: "ink", Width: 1, On: lesson.Anchor{Model: &nine}, Points: [][2]int{{0, 0}, {1, 1}}}}},
+		`ink: strokes[0].tool: "chalk" is not pen, line, ring, arrow or highlighter`: {Strokes: []lesson.Stroke{{ID: "x",
+			Tool: "chalk", Colour: "ink", Width: 1, Points: [][2]int{{0, 0}, {1, 1}}}}},
+		`ink: strokes[0].colour: "gold" is not ink, berry, pine or amber`: {Strokes: []lesson.Stroke{{ID: "x",
+			Tool: "pen", Colour: "gold", Width: 1, Points: [][2]int{{0, 0}, {1, 1}}}}},
+		`ink: strokes[0].width: 7 is not from 1 to 3`: {Strokes: []lesson.Stroke{{ID: "x",
+			Tool: "pen", Colour: "ink", Width: 7, Points: [][2]int{{0, 0}, {1, 1}}}}},
+		`ink: strokes[0].points: it has 1, and at least 2 are needed`: {Strokes: []lesson.Stroke{{ID: "x",
+			Tool: "pen", Colour: "ink", Width: 1, Points: [][2]int{{0, 0}}}}},
+		`ink: strokes[0].on.model: 9 is not from 0 to 3`: {Strokes: []lesson.Stroke{{ID: "x",
+			Tool: "pen", Colour: "ink", Width: 1, On: lesson.Anchor{Model: &nine}, Points: [][2]int{{0, 0}, {1, 1}}}}},
 	} {
 		e.Kind, e.Scene = "ink", "a"
 		after, err := lesson.Apply(l, e)

@@ -36,7 +36,8 @@ func Decode(raw []byte) (Lesson, error) {
 	if err != nil {
 		return Lesson{}, err
 	}
-	if *head.Format > Format || slices.ContainsFunc(head.Requires, func(name string) bool { return !slices.Contains(known, name) }) {
+	if *head.Format > Format || slices.ContainsFunc(head.Requires,
+		func(name string) bool { return !slices.Contains(known, name) }) {
 		return decodeNewer(head, raw)
 	}
 	if raw, err = Upgrade(*head.Format, raw); err != nil {
@@ -121,7 +122,8 @@ func decodeScene(raw []byte, s *Scene) error {
 	if err := json.Unmarshal(in.Start, &s.Start); err != nil {
 		return fmt.Errorf("start.%w", form.Plain(err))
 	}
-	for name, list := range map[string]int{"steps": len(in.Steps) - maxSteps, "ink": len(in.Ink) - maxStrokes, "notes": len(in.Notes) - maxNotes} {
+	for name, list := range map[string]int{"steps": len(in.Steps) - maxSteps, "ink": len(in.Ink) - maxStrokes,
+		"notes": len(in.Notes) - maxNotes} {
 		if list > 0 {
 			return form.Fault{Path: name, Reason: fmt.Sprintf("there are %d too many of them", list)}
 		}
@@ -289,7 +291,8 @@ func headOf(raw []byte) (fileHead, error) {
 	}
 	switch {
 	case head.Format == nil:
-		return head, form.Fault{Path: "format", Reason: fmt.Sprintf("it is missing; a lesson file begins with \"format\": %d", Format)}
+		return head, form.Fault{Path: "format", Reason: fmt.Sprintf("it is missing; a lesson file begins with \"format\": %d",
+			Format)}
 	case *head.Format < 1:
 		return head, form.Fault{Path: "format", Reason: fmt.Sprintf("%d is not a format", *head.Format)}
 	}

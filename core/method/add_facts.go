@@ -12,7 +12,8 @@ import (
 // row, or on ten frames.
 var addFacts = Spec{
 	ID: "add-facts", Title: "Addition facts", Operation: "add",
-	Doc:    "A sum to 20 by each way that fits: use fives, make ten, near doubles, count on, add ten and take back. The parts that are split are written as a bond; every sentence is true on its own.",
+	Doc: "A sum to 20 by each way that fits: use fives, make ten, near doubles, count on, add ten and take back. " +
+		"The parts that are split are written as a bond; every sentence is true on its own.",
 	Args:   "two numbers from 0 to 10",
 	Sample: []string{"8", "+", "5"}, Typed: "8 + 5",
 	Limits: "Numbers from 0 to 10.",
@@ -84,8 +85,9 @@ func sumText(p [2]int) string { return strconv.Itoa(p[0]) + " + " + strconv.Itoa
 // close says the sum and checks it another way.
 func (m *maker) close(a, b int) {
 	m.step(lesson.Step{
-		Say: line(m.ofFrames("facts.check", "frames.check")), Ask: line("facts.check.ask", part("b", b)), Answer: line("facts.check.answer", answer("sum", a+b), answer("a", a), part("b", b)),
-		Write: []lesson.Write{m.sentence(sumText([2]int{a, b}), strconv.Itoa(a+b))},
+		Say: line(m.ofFrames("facts.check", "frames.check")), Ask: line("facts.check.ask", part("b", b)),
+		Answer: line("facts.check.answer", answer("sum", a+b), answer("a", a), part("b", b)),
+		Write:  []lesson.Write{m.sentence(sumText([2]int{a, b}), strconv.Itoa(a+b))},
 	})
 }
 
@@ -98,14 +100,16 @@ func useFives(m *maker, a, b int) {
 	m.showBoth(a, b)
 	x, y := a-5, b-5
 	m.key(lesson.Step{
-		Say: line("fives.split", part("a", a), part("b", b)), Ask: line("fives.ask"), Answer: line("fives.answer", answer("x", x), answer("y", y)),
-		Moves: m.rings(nil, run(0, 5), run(a, a+5)),
-		Write: append(fiveBonds(a, b), m.sentence("5 + 5", "10")),
+		Say: line("fives.split", part("a", a), part("b", b)), Ask: line("fives.ask"),
+		Answer: line("fives.answer", answer("x", x), answer("y", y)),
+		Moves:  m.rings(nil, run(0, 5), run(a, a+5)),
+		Write:  append(fiveBonds(a, b), m.sentence("5 + 5", "10")),
 	})
 	m.step(lesson.Step{
-		Say: line("fives.rest"), Ask: line("fives.rest.ask"), Answer: line("fives.rest.answer", answer("rest", x+y), answer("sum", a+b)),
-		Moves: m.rings(nil, run(0, 5), run(a, a+5), run(5, a), run(a+5, a+b)),
-		Write: []lesson.Write{m.sentence("10 + "+strconv.Itoa(x+y), strconv.Itoa(a+b))},
+		Say: line("fives.rest"), Ask: line("fives.rest.ask"),
+		Answer: line("fives.rest.answer", answer("rest", x+y), answer("sum", a+b)),
+		Moves:  m.rings(nil, run(0, 5), run(a, a+5), run(5, a), run(a+5, a+b)),
+		Write:  []lesson.Write{m.sentence("10 + "+strconv.Itoa(x+y), strconv.Itoa(a+b))},
 	})
 	m.close(a, b)
 }
@@ -130,13 +134,16 @@ func makeTenFact(m *maker, a, b int) {
 	}
 	more := 10 - big
 	m.key(lesson.Step{
-		Say: line("ten.start", part("big", big)), Ask: line("ten.ask", part("big", big)), Answer: line("ten.answer", answer("more", more), part("small", small), answer("left", small-more)),
-		Write: []lesson.Write{bond(small, more, small-more)},
+		Say: line("ten.start", part("big", big)), Ask: line("ten.ask", part("big", big)),
+		Answer: line("ten.answer", answer("more", more), part("small", small), answer("left", small-more)),
+		Write:  []lesson.Write{bond(small, more, small-more)},
 	})
 	m.step(lesson.Step{
-		Say: line("ten.move"), Ask: line("ten.move.ask"), Answer: line("ten.move.answer", answer("left", small-more), answer("sum", a+b)),
+		Say: line("ten.move"), Ask: line("ten.move.ask"), Answer: line("ten.move.answer", answer("left", small-more),
+			answer("sum", a+b)),
 		Moves: []board.Move{push(rack.Push{Row: top, To: 10}, rack.Push{Row: below, To: small - more})},
-		Write: []lesson.Write{m.sentence(sumText([2]int{big, more}), "10"), m.sentence("10 + "+strconv.Itoa(small-more), strconv.Itoa(a+b))},
+		Write: []lesson.Write{m.sentence(sumText([2]int{big, more}), "10"),
+			m.sentence("10 + "+strconv.Itoa(small-more), strconv.Itoa(a+b))},
 	})
 	m.close(a, b)
 }
@@ -149,14 +156,16 @@ func nearDoubles(m *maker, a, b int) {
 		more = run(small, a)
 	}
 	m.key(lesson.Step{
-		Say: line("doubles.start", part("a", a), part("b", b)), Ask: line("doubles.ask", part("small", small)), Answer: line("doubles.answer", part("small", small), answer("double", 2*small)),
-		Write: []lesson.Write{m.sentence(sumText([2]int{small, small}), strconv.Itoa(2*small))},
+		Say: line("doubles.start", part("a", a), part("b", b)), Ask: line("doubles.ask", part("small", small)),
+		Answer: line("doubles.answer", part("small", small), answer("double", 2*small)),
+		Write:  []lesson.Write{m.sentence(sumText([2]int{small, small}), strconv.Itoa(2*small))},
 	})
 	if extra > 0 {
 		m.step(lesson.Step{
-			Say: line(m.ofFrames("doubles.extra", "frames.extra")), Ask: line("doubles.extra.ask"), Answer: line("doubles.extra.answer", answer("extra", extra), answer("sum", a+b)),
-			Moves: m.rings(nil, more),
-			Write: []lesson.Write{m.sentence(sumText([2]int{2 * small, extra}), strconv.Itoa(a+b))},
+			Say: line(m.ofFrames("doubles.extra", "frames.extra")), Ask: line("doubles.extra.ask"),
+			Answer: line("doubles.extra.answer", answer("extra", extra), answer("sum", a+b)),
+			Moves:  m.rings(nil, more),
+			Write:  []lesson.Write{m.sentence(sumText([2]int{2 * small, extra}), strconv.Itoa(a+b))},
 		})
 	}
 	m.close(a, b)
@@ -168,8 +177,9 @@ func countOn(m *maker, a, b int) {
 		big, small, top, below = b, a, 2, 1
 	}
 	m.key(lesson.Step{
-		Say: line("countOn.start", part("big", big), part("small", small)), Ask: line("countOn.ask"), Answer: line("countOn.answer", answer("big", big)),
-		Moves: []board.Move{push(rack.Push{Row: top, To: big})},
+		Say: line("countOn.start", part("big", big), part("small", small)), Ask: line("countOn.ask"),
+		Answer: line("countOn.answer", answer("big", big)),
+		Moves:  []board.Move{push(rack.Push{Row: top, To: big})},
 	})
 	for i := 1; i <= small; i++ {
 		m.step(lesson.Step{
@@ -193,18 +203,20 @@ func addTen(m *maker, a, b int) {
 // tenInstead takes a whole ten for a number that is almost ten.
 func (m *maker) tenInstead(big, small int, moves []board.Move) {
 	m.key(lesson.Step{
-		Say: line("addTen.start", part("big", big)), Ask: line("addTen.ask", part("small", small)), Answer: line("addTen.answer", answer("more", 10+small)),
-		Moves: moves,
-		Write: []lesson.Write{m.sentence(sumText([2]int{10, small}), strconv.Itoa(10+small))},
+		Say: line("addTen.start", part("big", big)), Ask: line("addTen.ask", part("small", small)),
+		Answer: line("addTen.answer", answer("more", 10+small)),
+		Moves:  moves,
+		Write:  []lesson.Write{m.sentence(sumText([2]int{10, small}), strconv.Itoa(10+small))},
 	})
 }
 
 // tooMany takes back what ten was too many, which gives the sum.
 func (m *maker) tooMany(a, b, back int, moves []board.Move) {
 	m.step(lesson.Step{
-		Say: line(m.ofFrames("addTen.back", "frames.back"), part("back", back)), Ask: line("addTen.back.ask"), Answer: line("addTen.back.answer", answer("sum", a+b)),
-		Moves: moves,
-		Write: []lesson.Write{m.sentence(minusText(a+b+back, back), strconv.Itoa(a+b))},
+		Say: line(m.ofFrames("addTen.back", "frames.back"), part("back", back)), Ask: line("addTen.back.ask"),
+		Answer: line("addTen.back.answer", answer("sum", a+b)),
+		Moves:  moves,
+		Write:  []lesson.Write{m.sentence(minusText(a+b+back, back), strconv.Itoa(a+b))},
 	})
 	m.close(a, b)
 }

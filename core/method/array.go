@@ -14,7 +14,8 @@ import (
 // product into a known one and the rest.
 var array = Spec{
 	ID: "array", Title: "Rows and columns", Operation: "multiply",
-	Doc:    "Equal groups as an array: skip-counting along the edge, its sentence, the area of its squares, turned, and split into a known fact and the rest.",
+	Doc: "Equal groups as an array: skip-counting along the edge, its sentence, the area of its squares, turned, " +
+		"and split into a known fact and the rest.",
 	Args:   "two factors",
 	Sample: []string{"7", "x", "6"}, Typed: "7 × 6",
 	Limits: "1 × 1 to 12 × 12.",
@@ -39,35 +40,44 @@ func makeArray(r Request) (Example, error) {
 	}
 	m := begin(r, "counters 0")
 	m.key(lesson.Step{
-		Say: line("array.start", given("a", a), given("b", b)), Ask: line("array.predict", given("a", a), given("b", b)), Answer: line(reading, given("a", a), given("b", b)),
-		Moves: []board.Move{{Kind: "array", Args: counters.FramesArgs{Rows: a, Columns: b}}},
+		Say: line("array.start", given("a", a), given("b", b)), Ask: line("array.predict", given("a", a), given("b", b)),
+		Answer: line(reading, given("a", a), given("b", b)),
+		Moves:  []board.Move{{Kind: "array", Args: counters.FramesArgs{Rows: a, Columns: b}}},
 	})
 	var steps []string
 	for i := 1; i <= a; i++ {
 		steps = append(steps, strconv.Itoa(i*b))
 	}
 	m.step(lesson.Step{
-		Say: line("array.skip", given("b", b)), Ask: line("array.skip.ask"), Answer: line("array.skip.answer", answerText("steps", strings.Join(steps, ", "))),
-		Moves: []board.Move{{Kind: "skip", Args: counters.ShownArgs{Shown: true}}},
-		Write: append(rowsOfSix(steps), m.sentence(product, strconv.Itoa(a*b))),
+		Say: line("array.skip", given("b", b)), Ask: line("array.skip.ask"),
+		Answer: line("array.skip.answer", answerText("steps", strings.Join(steps, ", "))),
+		Moves:  []board.Move{{Kind: "skip", Args: counters.ShownArgs{Shown: true}}},
+		Write:  append(rowsOfSix(steps), m.sentence(product, strconv.Itoa(a*b))),
 	})
 	m.step(lesson.Step{
-		Say: line("array.area"), Ask: line("array.area.ask", given("a", a), given("b", b)), Answer: line("array.area.answer", answer("all", a*b), given("a", a), given("b", b)),
-		Look:  line("look.squares"),
-		Moves: []board.Move{{Kind: "skip", Args: counters.ShownArgs{}}, {Kind: "numerals", Args: counters.ShownArgs{Shown: true}}},
+		Say: line("array.area"), Ask: line("array.area.ask", given("a", a), given("b", b)),
+		Answer: line("array.area.answer", answer("all", a*b), given("a", a), given("b", b)),
+		Look:   line("look.squares"),
+		Moves: []board.Move{{Kind: "skip", Args: counters.ShownArgs{}},
+			{Kind: "numerals", Args: counters.ShownArgs{Shown: true}}},
 		Write: []lesson.Write{{Kind: "text", Text: "area: " + strconv.Itoa(a*b) + " squares"}},
 	})
 	if known := knownFactor(a); known > 0 {
 		m.key(lesson.Step{
-			Say: line("array.split", given("a", a), given("known", known)), Ask: line("array.split.ask", given("known", known), given("b", b)),
+			Say:    line("array.split", given("a", a), given("known", known)),
+			Ask:    line("array.split.ask", given("known", known), given("b", b)),
 			Answer: line("array.split.answer", answer("first", known*b), answer("second", (a-known)*b), answer("all", a*b)),
-			Moves:  []board.Move{{Kind: "numerals", Args: counters.ShownArgs{}}, {Kind: "split", Args: counters.SplitArgs{After: known}}},
-			Write:  []lesson.Write{{Kind: "sentence", Text: product + " = " + strconv.Itoa(known) + " × " + strconv.Itoa(b) + " + " + strconv.Itoa(a-known) + " × " + strconv.Itoa(b)}},
+			Moves: []board.Move{{Kind: "numerals", Args: counters.ShownArgs{}},
+				{Kind: "split", Args: counters.SplitArgs{After: known}}},
+			Write: []lesson.Write{{Kind: "sentence", Text: product + " = " + strconv.Itoa(known) + " × " + strconv.Itoa(b) +
+				" + " + strconv.Itoa(a-known) + " × " + strconv.Itoa(b)}},
 		})
 	}
 	m.step(lesson.Step{
-		Say: line("array.turn"), Ask: line("array.turn.ask"), Answer: line("array.turn.answer", answer("b", b), answer("a", a), answer("all", a*b)),
-		Moves: []board.Move{{Kind: "numerals", Args: counters.ShownArgs{}}, {Kind: "turn", Args: counters.FrameArgs{Frame: 1}}},
+		Say: line("array.turn"), Ask: line("array.turn.ask"),
+		Answer: line("array.turn.answer", answer("b", b), answer("a", a), answer("all", a*b)),
+		Moves: []board.Move{{Kind: "numerals", Args: counters.ShownArgs{}},
+			{Kind: "turn", Args: counters.FrameArgs{Frame: 1}}},
 		Write: []lesson.Write{m.sentence(strconv.Itoa(b)+" × "+strconv.Itoa(a), strconv.Itoa(a*b))},
 	})
 	if err := m.seen(true, arraySight(a, b)); err != nil {

@@ -15,7 +15,8 @@ import (
 // bonds shows all pairs of a whole, in order.
 var bonds = Spec{
 	ID: "bonds", Title: "All pairs of a number", Operation: "add",
-	Doc:    "Every way to part a whole to 20 in two, in order, on counters of two colours, in a table and as sentences; then what is noticed.",
+	Doc: "Every way to part a whole to 20 in two, in order, on counters of two colours, in a table and as " +
+		"sentences; then what is noticed.",
 	Args:   "a whole",
 	Sample: []string{"6"}, Typed: "6",
 	Limits: "1 to 20.",
@@ -48,8 +49,9 @@ func makeBonds(r Request) (Example, error) {
 	m := begin(r, "counters "+frame+": 0")
 	pairs := n - 2*least + 1
 	opening := lesson.Step{
-		Say: line("bonds.start", given("n", n)), Ask: line("bonds.predict"), Answer: line("bonds.predict.answer", answer("pairs", pairs)),
-		Moves: []board.Move{{Kind: "build", Args: counters.NumberArgs{Amount: strconv.Itoa(n)}}},
+		Say: line("bonds.start", given("n", n)), Ask: line("bonds.predict"),
+		Answer: line("bonds.predict.answer", answer("pairs", pairs)),
+		Moves:  []board.Move{{Kind: "build", Args: counters.NumberArgs{Amount: strconv.Itoa(n)}}},
 	}
 	ask, said := "bonds.ask", "bonds.answer"
 	story := strings.TrimSpace(r.Options["story"])
@@ -67,9 +69,11 @@ func makeBonds(r Request) (Example, error) {
 	m.step(opening)
 	for first := n - least; first >= least; first-- {
 		m.step(lesson.Step{
-			Say: line("bonds.turn"), Ask: line(ask, text("story", story)), Answer: line(said, answer("first", first), answer("second", n-first), text("story", story)),
-			Moves: []board.Move{{Kind: "parts", Args: counters.FirstArgs{First: first}}},
-			Write: []lesson.Write{row(strconv.Itoa(first), strconv.Itoa(n-first), m.sentence(sumText([2]int{first, n - first}), strconv.Itoa(n)).Text)},
+			Say: line("bonds.turn"), Ask: line(ask, text("story", story)),
+			Answer: line(said, answer("first", first), answer("second", n-first), text("story", story)),
+			Moves:  []board.Move{{Kind: "parts", Args: counters.FirstArgs{First: first}}},
+			Write: []lesson.Write{row(strconv.Itoa(first), strconv.Itoa(n-first),
+				m.sentence(sumText([2]int{first, n - first}), strconv.Itoa(n)).Text)},
 		})
 	}
 	if err := m.seen(false, bondSights(n)...); err != nil {

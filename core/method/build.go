@@ -13,10 +13,12 @@ import (
 // build puts a number on a model, the largest place first, counted as it grows.
 var build = Spec{
 	ID: "build", Title: "Build a number", Operation: "number",
-	Doc:    "The largest place first, counted aloud; then the digits under their places, expanded form, unit form and words.",
+	Doc: "The largest place first, counted aloud; then the digits under their places, expanded form, unit form and " +
+		"words.",
 	Args:   "a number",
 	Sample: []string{"146"}, Typed: "146",
-	Limits: "Blocks and discs: whole numbers to 9,999; discs also decimals and numbers to 9,999,999; rack, counters and cubes to 100.",
+	Limits: "Blocks and discs: whole numbers to 9,999; discs also decimals and numbers to 9,999,999; rack, counters " +
+		"and cubes to 100.",
 	Models: anyModel,
 	make:   makeBuild,
 }
@@ -64,7 +66,8 @@ func makeBuild(r Request) (Example, error) {
 		m.step(lesson.Step{
 			Say: line("build.sketch"), Ask: line("build.sketch.ask"),
 			Answer: line("build.sketch."+strconv.Itoa(int(n.Top()-place.Ones)+1),
-				say.PlaceName("o", place.Ones), say.PlaceName("t", place.Tens), say.PlaceName("h", place.Hundreds), say.PlaceName("k", place.Thousands)),
+				say.PlaceName("o", place.Ones), say.PlaceName("t", place.Tens), say.PlaceName("h",
+					place.Hundreds), say.PlaceName("k", place.Thousands)),
 			Moves: []board.Move{{Kind: "style", Args: blocks.StyleArgs{Style: "sketch"}}},
 		})
 	}

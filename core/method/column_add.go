@@ -17,7 +17,8 @@ import (
 // left crossed out, so that nobody counts it twice.
 var columnAdd = Spec{
 	ID: "column-add", Title: "Column addition", Operation: "add",
-	Doc:    "Build the addends, join them place by place from the smallest up, and bundle wherever there are ten or more. The written column method grows in step.",
+	Doc: "Build the addends, join them place by place from the smallest up, and bundle wherever there are ten or " +
+		"more. The written column method grows in step.",
 	Args:   "two to four numbers",
 	Sample: []string{"146", "87"}, Typed: "146 + 87",
 	Limits: "Two to four addends. Blocks: whole numbers, sum to 9,999; discs: sum to 9,999,999, decimals to thousandths.",
@@ -106,7 +107,8 @@ func columnAddends(r Request) (ns []place.Number, sum place.Number, low place.Pl
 }
 
 func sumTooLarge(ns []place.Number, most int) error {
-	return say.Refuse("sum-too-large", say.Number("a", say.Given, ns[0]), say.Number("b", say.Given, ns[1]), say.Int("most", say.Given, most))
+	return say.Refuse("sum-too-large", say.Number("a", say.Given, ns[0]), say.Number("b", say.Given, ns[1]),
+		say.Int("most", say.Given, most))
 }
 
 // digits are those of a place, of each addend.
@@ -149,9 +151,11 @@ func (c *columnAddition) predict() {
 		ask = line("columnAdd.predict.askPlace", say.PlaceName("place", c.low), say.PlaceName("next", c.low+1))
 	}
 	c.key(lesson.Step{
-		Say: line("columnAdd.predict", say.Number("a", say.Given, c.addends[0]), say.Number("b", say.Given, c.addends[1])), Ask: ask,
-		Answer: line(id, say.Pieces("p", say.Given, ds[0], c.low), say.Pieces("q", say.Given, ds[1], c.low), say.PlaceName("next", c.low+1), answerText("digits", digits)),
-		Look:   line("look.digits"),
+		Say: line("columnAdd.predict", say.Number("a", say.Given, c.addends[0]), say.Number("b", say.Given, c.addends[1])),
+		Ask: ask,
+		Answer: line(id, say.Pieces("p", say.Given, ds[0], c.low), say.Pieces("q", say.Given, ds[1], c.low),
+			say.PlaceName("next", c.low+1), answerText("digits", digits)),
+		Look: line("look.digits"),
 	})
 }
 
@@ -165,7 +169,8 @@ func (c *columnAddition) buildAddend(i int) {
 	}
 	row := "addend " + strconv.Itoa(part)
 	if i > 0 {
-		s.Say, s.Look = line("columnAdd.second", say.Number("n", say.Given, n), say.Number("above", say.Given, c.addends[i-1])), line("look.rows")
+		s.Say, s.Look = line("columnAdd.second", say.Number("n", say.Given, n),
+			say.Number("above", say.Given, c.addends[i-1])), line("look.rows")
 	}
 	if i == len(c.addends)-1 {
 		s.Write = append(s.Write, lesson.Write{Kind: "cell", Row: row, Text: "+"})
@@ -205,7 +210,8 @@ func (c *columnAddition) addPlace(p place.Place, carried int) int {
 	}
 	if sum < 10 {
 		s.Ask = line("columnAdd.many.ask", say.PlaceName("place", p))
-		s.Answer = line("columnAdd.many.answer", say.Pieces("sum", say.Answer, sum, p), answer("digit", sum), say.PlaceName("place", p))
+		s.Answer = line("columnAdd.many.answer", say.Pieces("sum", say.Answer, sum, p), answer("digit", sum),
+			say.PlaceName("place", p))
 		s.Write = []lesson.Write{c.sumCell(p, sum)}
 		c.step(s)
 		return 0
@@ -274,7 +280,8 @@ func (c *columnAddition) makeTen(s lesson.Step, p place.Place, ds []int, sum int
 // makeTens asks how many tens there are, and rings the first.
 func (c *columnAddition) makeTens(s lesson.Step, p place.Place, sum int) {
 	s.Ask = line("columnAdd.tens.ask", say.PlaceName("place", p))
-	s.Answer = line("columnAdd.tens.answer", say.Pieces("sum", say.Answer, sum, p), answer("tens", sum/10), answer("left", sum%10))
+	s.Answer = line("columnAdd.tens.answer", say.Pieces("sum", say.Answer, sum, p), answer("tens", sum/10),
+		answer("left", sum%10))
 	s.Look = line("look.ring")
 	s.Moves = append(s.Moves, ringed(p, 10))
 	c.key(s)
@@ -291,11 +298,12 @@ func (c *columnAddition) bundle(p place.Place, tens, left int) {
 		id, asked, said = "columnAdd.bundleMany", "columnAdd.bundleMany.ask", "columnAdd.bundleMany.answer"
 	}
 	s := lesson.Step{
-		Say:    line(id, say.PlaceName("place", p), say.PlaceName("next", next)),
-		Ask:    line(asked, say.PlaceName("next", next)),
-		Answer: line(said, say.PlaceName("next", next), answer("digit", left), answer("tens", tens), say.PlaceName("place", p)),
-		Look:   line("look.new", say.PlaceName("next", next)),
-		Write:  []lesson.Write{c.sumCell(p, left), mark},
+		Say: line(id, say.PlaceName("place", p), say.PlaceName("next", next)),
+		Ask: line(asked, say.PlaceName("next", next)),
+		Answer: line(said, say.PlaceName("next", next), answer("digit", left), answer("tens", tens),
+			say.PlaceName("place", p)),
+		Look:  line("look.new", say.PlaceName("next", next)),
+		Write: []lesson.Write{c.sumCell(p, left), mark},
 	}
 	for range tens {
 		s.Moves = append(s.Moves, board.Move{Kind: "bundle", Args: pieces.BundleArgs{Place: p, Trace: true}})

@@ -83,7 +83,8 @@ func digitAt(s string, col int) int {
 }
 
 func makeAdd(t testing.TB, a, b int, options map[string]string) method.Example {
-	e, err := method.Make(method.Request{Method: "column-add", Args: []string{fmt.Sprint(a), fmt.Sprint(b)}, Options: options})
+	e, err := method.Make(method.Request{Method: "column-add", Args: []string{fmt.Sprint(a), fmt.Sprint(b)},
+		Options: options})
 	require.NoErrorf(t, err, "%d + %d", a, b)
 	return e
 }
@@ -103,7 +104,8 @@ func checkAddition(t *testing.T, a, b int) {
 	at, bt := fmt.Sprint(a), fmt.Sprint(b)
 	school := addAtSchool(at, bt)
 	exact := new(big.Int).Add(big.NewInt(int64(a)), big.NewInt(int64(b))).String()
-	require.Equal(t, exact, strings.TrimLeft(school.digits[:len(school.digits)-1], "0")+school.digits[len(school.digits)-1:])
+	require.Equal(t, exact, strings.TrimLeft(school.digits[:len(school.digits)-1],
+		"0")+school.digits[len(school.digits)-1:])
 	assert.Equal(t, exact, e.Scene.Made.Answer)
 
 	cells := map[string]string{}
@@ -126,7 +128,8 @@ func checkAddition(t *testing.T, a, b int) {
 		assert.Equal(t, total, board.Total(now.Models[0]).String(), "step %d", i)
 		assert.Equal(t, now.Models[0].InPlay().String(), step.UnitForm)
 		assert.False(t, step.Say.IsZero())
-		assert.False(t, step.Say.Message.Has(say.Answer) || step.Ask.Message.Has(say.Answer), "step %d gives an answer away", i)
+		assert.False(t, step.Say.Message.Has(say.Answer) || step.Ask.Message.Has(say.Answer), "step %d gives an answer away",
+			i)
 		checkProvenance(t, now, step)
 	}
 	assert.Equal(t, school.regrouping, regrouped)
@@ -232,8 +235,10 @@ func TestColumnAddSpeaksInTheClassesWords(t *testing.T) {
 }
 
 func TestColumnAddPredictsFromTheDigits(t *testing.T) {
-	assert.Equal(t, "Yes: 6 ones and 7 ones make a ten. The sum will have 3 digits.", makeAdd(t, 146, 87, nil).Plain().Steps[0].Answer)
-	assert.Equal(t, "No: 1 one and 5 ones do not make a ten. The sum will have 1 digit.", makeAdd(t, 1, 5, nil).Plain().Steps[0].Answer)
+	assert.Equal(t, "Yes: 6 ones and 7 ones make a ten. The sum will have 3 digits.",
+		makeAdd(t, 146, 87, nil).Plain().Steps[0].Answer)
+	assert.Equal(t, "No: 1 one and 5 ones do not make a ten. The sum will have 1 digit.",
+		makeAdd(t, 1, 5, nil).Plain().Steps[0].Answer)
 }
 
 func TestColumnAddRefusesWhatDoesNotFit(t *testing.T) {
@@ -241,13 +246,18 @@ func TestColumnAddRefusesWhatDoesNotFit(t *testing.T) {
 		request method.Request
 		says    string
 	}{
-		{method.Request{Args: []string{"9999", "1"}, Model: "blocks"}, "9999 and 1 make more than 9999, the most that is shown here."},
-		{method.Request{Args: []string{"9999999", "9999999"}, Model: "discs"}, "9999999 and 9999999 make more than 9999999, the most that is shown here."},
-		{method.Request{Args: []string{"1.5", "2"}, Model: "blocks"}, "1.5 does not fit on blocks. They hold whole numbers to 9999 here."},
+		{method.Request{Args: []string{"9999", "1"}, Model: "blocks"},
+			"9999 and 1 make more than 9999, the most that is shown here."},
+		{method.Request{Args: []string{"9999999", "9999999"}, Model: "discs"},
+			"9999999 and 9999999 make more than 9999999, the most that is shown here."},
+		{method.Request{Args: []string{"1.5", "2"}, Model: "blocks"},
+			"1.5 does not fit on blocks. They hold whole numbers to 9999 here."},
 		{method.Request{Args: []string{"146"}}, "A column addition needs two to four numbers, like 146 and 87."},
 		{method.Request{Args: []string{"146", "many"}}, `"many" is not a number. Write digits, like 146 or 3.05.`},
-		{method.Request{Args: []string{"1", "2"}, Model: "rack"}, "Column addition is shown with blocks, discs, not with rack."},
-		{method.Request{Args: []string{"1", "2"}, Options: map[string]string{"marks": "left"}}, "Marks cannot be left. Use above, below."},
+		{method.Request{Args: []string{"1", "2"}, Model: "rack"},
+			"Column addition is shown with blocks, discs, not with rack."},
+		{method.Request{Args: []string{"1", "2"}, Options: map[string]string{"marks": "left"}},
+			"Marks cannot be left. Use above, below."},
 	} {
 		c.request.Method = "column-add"
 		_, err := method.Make(c.request)
@@ -294,7 +304,8 @@ func TestEditingAStepNeverBreaksLaterOnesSilently(t *testing.T) {
 		b := sc.Start
 		for i, s := range sc.Steps {
 			next, err := board.ApplyAll(b, s.Moves)
-			right := err == nil && board.Total(next.Models[0]).String() == s.Total && next.Models[0].InPlay().String() == s.UnitForm
+			right := err == nil && board.Total(next.Models[0]).String() == s.Total &&
+				next.Models[0].InPlay().String() == s.UnitForm
 			if outcomes[i].Err != nil {
 				require.False(t, right && i == firstBad(outcomes), "a step that fits was marked")
 				break
@@ -338,7 +349,8 @@ func TestEveryOptionWorks(t *testing.T) {
 		for _, o := range spec.AllOptions() {
 			for _, choice := range o.Choices {
 				for _, m := range append([]string{""}, spec.Models...) {
-					e, err := method.Make(method.Request{Method: spec.ID, Args: spec.Sample, Model: m, Options: map[string]string{o.Name: choice}})
+					e, err := method.Make(method.Request{Method: spec.ID, Args: spec.Sample, Model: m,
+						Options: map[string]string{o.Name: choice}})
 					if m != "" && err != nil {
 						continue // the sample may not fit on every model; it does on the first that fits
 					}
@@ -371,7 +383,8 @@ func BenchmarkLargestShare(b *testing.B) {
 
 // BenchmarkOneByOne builds seven digits one disc at a time.
 func BenchmarkOneByOne(b *testing.B) {
-	timed(b, method.Request{Method: "column-add", Args: []string{"4999999", "4999999"}, Model: "discs", Options: map[string]string{"pace": "one by one"}})
+	timed(b, method.Request{Method: "column-add", Args: []string{"4999999", "4999999"}, Model: "discs",
+		Options: map[string]string{"pace": "one by one"}})
 }
 
 func timed(b *testing.B, r method.Request) {

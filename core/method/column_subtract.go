@@ -14,7 +14,8 @@ import (
 // each stage seen; taken pieces leave a trace.
 var columnSubtract = Spec{
 	ID: "column-subtract", Title: "Column subtraction", Operation: "subtract",
-	Doc:    "Only the first number is built; the second is taken away, smallest place first, exchanging as you go or first of all, across several zeros too. The written method grows in step; checked by adding back.",
+	Doc: "Only the first number is built; the second is taken away, smallest place first, exchanging as you go or " +
+		"first of all, across several zeros too. The written method grows in step; checked by adding back.",
 	Args:   "two numbers, the first at least as large",
 	Sample: []string{"4002", "-", "1567"}, Typed: "4 002 − 1 567",
 	Limits: "Blocks: whole numbers to 9,999; discs: to 9,999,999 with decimals to thousandths.",
@@ -73,17 +74,19 @@ func (c *columnSubtraction) predict() {
 		id = "minusColumn.short"
 	}
 	c.key(lesson.Step{
-		Say: line("minusColumn.start", say.Number("a", say.Given, c.a), say.Number("b", say.Given, c.b)),
-		Ask: line("minusColumn.predict", say.PlaceName("place", c.low)), Answer: line(id, say.Pieces("p", say.Given, p, c.low), say.Pieces("q", say.Given, q, c.low)),
-		Look: line("look.digits"),
+		Say:    line("minusColumn.start", say.Number("a", say.Given, c.a), say.Number("b", say.Given, c.b)),
+		Ask:    line("minusColumn.predict", say.PlaceName("place", c.low)),
+		Answer: line(id, say.Pieces("p", say.Given, p, c.low), say.Pieces("q", say.Given, q, c.low)),
+		Look:   line("look.digits"),
 	})
 }
 
 func (c *columnSubtraction) build() {
 	s := lesson.Step{
-		Say: line("minusColumn.build", say.Number("a", say.Given, c.a)),
-		Ask: line("columnAdd.build.ask", say.Number("n", say.Given, c.a)), Answer: line("columnAdd.build.answer", say.Form("form", say.Answer, c.a.UnitForm())),
-		Look: line("look.columns"),
+		Say:    line("minusColumn.build", say.Number("a", say.Given, c.a)),
+		Ask:    line("columnAdd.build.ask", say.Number("n", say.Given, c.a)),
+		Answer: line("columnAdd.build.answer", say.Form("form", say.Answer, c.a.UnitForm())),
+		Look:   line("look.columns"),
 	}
 	if c.a.IsZero() {
 		s.Answer = line("columnAdd.build.nothing")
@@ -132,10 +135,11 @@ func (c *columnSubtraction) exchange(p place.Place) {
 		}
 		c.key(lesson.Step{
 			Say: line(id, say.PlaceName("place", p), say.PlaceName("from", from), say.PlaceName("to", to)), Ask: ask,
-			Answer: line("minusColumn.exchange.answer", say.Pieces("left", say.Answer, c.has[from], from), say.Pieces("now", say.Answer, c.has[to], to)),
-			Look:   line("look.place", say.PlaceName("place", to)),
-			Moves:  []board.Move{unbundled(from)},
-			Write:  []lesson.Write{mark(from), mark(to)},
+			Answer: line("minusColumn.exchange.answer", say.Pieces("left", say.Answer, c.has[from], from),
+				say.Pieces("now", say.Answer, c.has[to], to)),
+			Look:  line("look.place", say.PlaceName("place", to)),
+			Moves: []board.Move{unbundled(from)},
+			Write: []lesson.Write{mark(from), mark(to)},
 		})
 	}
 }
@@ -147,7 +151,9 @@ func (c *columnSubtraction) takePlace(p place.Place) {
 	c.has[p] -= take
 	s := lesson.Step{
 		Say: line("minusColumn.take", say.Pieces("take", say.Part, take, p), say.Pieces("before", say.Part, before, p)),
-		Ask: line("minusColumn.left", say.PlaceName("place", p)), Answer: line("minusColumn.left.answer", say.Pieces("left", say.Answer, c.has[p], p), answer("digit", c.has[p]), say.PlaceName("place", p)),
+		Ask: line("minusColumn.left", say.PlaceName("place", p)),
+		Answer: line("minusColumn.left.answer", say.Pieces("left", say.Answer, c.has[p], p), answer("digit", c.has[p]),
+			say.PlaceName("place", p)),
 		Look: line("look.place", say.PlaceName("place", p)),
 	}
 	if take > 0 {
@@ -165,8 +171,9 @@ func (c *columnSubtraction) takePlace(p place.Place) {
 func (c *columnSubtraction) check() {
 	c.key(lesson.Step{
 		Say: line("minusColumn.check"), Ask: line("minusColumn.check.ask"),
-		Answer: line("minusColumn.check.answer", say.Number("d", say.Answer, c.d), say.Number("b", say.Answer, c.b), say.Number("a", say.Answer, c.a)),
-		Look:   line("look.both"),
+		Answer: line("minusColumn.check.answer", say.Number("d", say.Answer, c.d), say.Number("b", say.Answer, c.b),
+			say.Number("a", say.Answer, c.a)),
+		Look: line("look.both"),
 		Write: []lesson.Write{
 			c.sentence(c.a.String()+" − "+c.b.String(), c.d.String()),
 			c.sentence(c.d.String()+" + "+c.b.String(), c.a.String()),

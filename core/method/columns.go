@@ -25,7 +25,8 @@ func columnNumbers(r Request, least, most int) ([]place.Number, place.Place, err
 		}
 		whole, isWhole := w.Whole()
 		if r.Model == "blocks" && (!isWhole || whole > 9999) {
-			return nil, low, say.Refuse("method-holds", say.Number("n", say.Given, w.Number), say.Text("model", say.Name, "blocks"), say.Int("most", say.Given, 9999))
+			return nil, low, say.Refuse("method-holds", say.Number("n", say.Given, w.Number),
+				say.Text("model", say.Name, "blocks"), say.Int("most", say.Given, 9999))
 		}
 		ns = append(ns, w.Number)
 		for p := place.Smallest; p < low; p++ {

@@ -15,7 +15,8 @@ import (
 // Two short sentences are compared by reasoning before they are reckoned.
 var compare = Spec{
 	ID: "compare", Title: "Compare", Operation: "number",
-	Doc:    "Two numbers aligned by place, zeros put where digits are missing; the first place that differs decides. Or two sums by reasoning before reckoning.",
+	Doc: "Two numbers aligned by place, zeros put where digits are missing; the first place that differs decides. " +
+		"Or two sums by reasoning before reckoning.",
 	Args:   "two numbers, or two sums",
 	Sample: []string{"408", "480"}, Typed: "408, 480",
 	Limits: "Numbers from 0 to 9,999,999.999; sums of two whole numbers to 9,999.",
@@ -66,21 +67,24 @@ func makeCompare(r Request) (Example, error) {
 		if x == y {
 			m.step(lesson.Step{
 				Say: line("compare.place", say.PlaceName("place", p)), Ask: line("compare.ask", say.PlaceName("place", p)),
-				Answer: line("compare.same", say.Pieces("pieces", say.Answer, x, p)), Look: line("look.place", say.PlaceName("place", p)),
+				Answer: line("compare.same", say.Pieces("pieces", say.Answer, x, p)),
+				Look:   line("look.place", say.PlaceName("place", p)),
 			})
 			continue
 		}
 		m.key(lesson.Step{
 			Say: line("compare.place", say.PlaceName("place", p)), Ask: line("compare.ask", say.PlaceName("place", p)),
-			Answer: line("compare.differ", say.Pieces("x", say.Answer, x, p), say.Pieces("y", say.Answer, y, p), answerText("sentence", sentence.Compare(a, b))),
-			Look:   line("look.place", say.PlaceName("place", p)),
+			Answer: line("compare.differ", say.Pieces("x", say.Answer, x, p), say.Pieces("y", say.Answer, y, p),
+				answerText("sentence", sentence.Compare(a, b))),
+			Look: line("look.place", say.PlaceName("place", p)),
 		})
 		break
 	}
 	relation := sentence.Compare(a, b)
 	m.step(lesson.Step{
-		Say: line("compare.check"), Ask: line("compare.check.ask"), Answer: line("compare.check.answer", answerText("sentence", relation)),
-		Write: []lesson.Write{{Kind: "sentence", Text: relation}},
+		Say: line("compare.check"), Ask: line("compare.check.ask"),
+		Answer: line("compare.check.answer", answerText("sentence", relation)),
+		Write:  []lesson.Write{{Kind: "sentence", Text: relation}},
 	})
 	m.prove(a, b)
 	return m.end(a.String()+" and "+b.String(), strings.Fields(relation)[1])
@@ -98,8 +102,9 @@ func (m *maker) prove(a, b place.Number) {
 	}
 	m.step(lesson.Step{
 		Say: line("compare.prove"), Ask: line("compare.prove.ask"),
-		Answer: line("compare.prove.answer", say.Number("d", say.Answer, d), say.Number("small", say.Given, small), say.Number("large", say.Given, large)),
-		Write:  []lesson.Write{m.sentence(small.String()+" + "+d.String(), large.String())},
+		Answer: line("compare.prove.answer", say.Number("d", say.Answer, d), say.Number("small", say.Given, small),
+			say.Number("large", say.Given, large)),
+		Write: []lesson.Write{m.sentence(small.String()+" + "+d.String(), large.String())},
 	})
 }
 
@@ -109,7 +114,8 @@ func (m *maker) charts(a, b place.Number) []board.Move {
 	columns := discs.ColumnsArgs{Top: max(a.Top(), b.Top()), Bottom: min(lowest(a), lowest(b))}
 	for i, n := range []place.Number{a, b} {
 		if m.r.Model == "discs" {
-			moves = append(moves, board.Move{Kind: "columns", Model: i, Args: columns}, board.Move{Kind: "cards", Model: i, Args: shownArgs()})
+			moves = append(moves, board.Move{Kind: "columns", Model: i, Args: columns},
+				board.Move{Kind: "cards", Model: i, Args: shownArgs()})
 		}
 		moves = append(moves, board.Move{Kind: "build", Model: i, Args: buildArgs(n)})
 	}
@@ -128,9 +134,11 @@ func (m *maker) zeros(a, b place.Number) {
 		short, shown = b, aligned(b, a, b)
 	}
 	s := lesson.Step{
-		Say: line("compare.zeros"), Ask: line("compare.zeros.ask", say.Number("short", say.Given, short)), Answer: line("compare.zeros.answer", answerText("shown", shown), say.Number("short", say.Given, short)),
-		Look:  line("look.cards"),
-		Write: []lesson.Write{{Kind: "sentence", Text: short.String() + " = " + shown}, row(aligned(a, a, b)), row(aligned(b, a, b))},
+		Say: line("compare.zeros"), Ask: line("compare.zeros.ask", say.Number("short", say.Given, short)),
+		Answer: line("compare.zeros.answer", answerText("shown", shown), say.Number("short", say.Given, short)),
+		Look:   line("look.cards"),
+		Write: []lesson.Write{{Kind: "sentence", Text: short.String() + " = " + shown}, row(aligned(a, a, b)),
+			row(aligned(b, a, b))},
 	}
 	for i := range 2 {
 		s.Moves = append(s.Moves, board.Move{Kind: "cards", Model: i, Args: discs.CardsArgs{Shown: true, To: &low}})
@@ -181,13 +189,15 @@ func compareSums(r Request) (Example, error) {
 	r.Model = "blocks"
 	m := begin(r, "blocks 0 | blocks 0")
 	m.step(lesson.Step{
-		Say: line("compareSums.start", text("left", left), text("right", right)), Ask: line("compareSums.ask"), Answer: reasoning(p, q),
-		Moves: []board.Move{{Kind: "build", Args: amountText(left)}, {Kind: "build", Model: 1, Args: amountText(right)}},
+		Say: line("compareSums.start", text("left", left), text("right", right)), Ask: line("compareSums.ask"),
+		Answer: reasoning(p, q),
+		Moves:  []board.Move{{Kind: "build", Args: amountText(left)}, {Kind: "build", Model: 1, Args: amountText(right)}},
 	})
 	relation := map[int]string{-1: "<", 0: "=", 1: ">"}[place.Int(sums[0]).Cmp(place.Int(sums[1]))]
 	m.key(lesson.Step{
-		Say: line("compareSums.reckon"), Ask: line("compareSums.reckon.ask"), Answer: line("compareSums.answer", answer("a", sums[0]), answer("b", sums[1])),
-		Write: []lesson.Write{{Kind: "sentence", Text: left + " " + relation + " " + right}},
+		Say: line("compareSums.reckon"), Ask: line("compareSums.reckon.ask"),
+		Answer: line("compareSums.answer", answer("a", sums[0]), answer("b", sums[1])),
+		Write:  []lesson.Write{{Kind: "sentence", Text: left + " " + relation + " " + right}},
 	})
 	return m.end(left+" and "+right, relation)
 }
@@ -196,7 +206,8 @@ func compareSums(r Request) (Example, error) {
 // more, the other may be less.
 func reasoning(p, q [2]int) say.Line {
 	up, down := p[0]-q[0], p[1]-q[1]
-	values := []say.Value{answer("a", max(up, -up)), answer("b", max(down, -down)), part("p", p[0]), part("q", q[0]), part("r", p[1]), part("s", q[1])}
+	values := []say.Value{answer("a", max(up, -up)), answer("b", max(down, -down)), part("p", p[0]), part("q", q[0]),
+		part("r", p[1]), part("s", q[1])}
 	switch {
 	case up == -down:
 		return line("compareSums.balance", values...)

@@ -13,7 +13,8 @@ import (
 // count goes on in equal steps, crossing tens and hundreds.
 var count = Spec{
 	ID: "count", Title: "Count on in steps", Operation: "number",
-	Doc:    "From a start in steps of 1, 2, 5, 10, 100 or 1,000: each number said in ordinary and in place-value words, tens and hundreds crossed on the model.",
+	Doc: "From a start in steps of 1, 2, 5, 10, 100 or 1,000: each number said in ordinary and in place-value " +
+		"words, tens and hundreds crossed on the model.",
 	Args:   "a start, a step, and how many",
 	Sample: []string{"37", "10", "8"}, Typed: "37, 10, 8",
 	Limits: "Steps of 1, 2, 5, 10, 100 or 1,000; 1 to 30 of them; to 9,999.",
@@ -51,11 +52,12 @@ func makeCount(r Request) (Example, error) {
 			said = "count.crossed"
 		}
 		s := lesson.Step{
-			Say:    line("count.next", given("by", by)),
-			Ask:    line("count.ask"),
-			Answer: line(said, say.Number("n", say.Answer, n), answerText("words", n.Words(true)), answerText("placeWords", n.PlaceWords()), answerText("crossed", tens)),
-			Moves:  m.countNew(),
-			Write:  []lesson.Write{row(n.String(), n.Words(true), n.PlaceWords())},
+			Say: line("count.next", given("by", by)),
+			Ask: line("count.ask"),
+			Answer: line(said, say.Number("n", say.Answer, n), answerText("words", n.Words(true)),
+				answerText("placeWords", n.PlaceWords()), answerText("crossed", tens)),
+			Moves: m.countNew(),
+			Write: []lesson.Write{row(n.String(), n.Words(true), n.PlaceWords())},
 		}
 		for range each {
 			s.Moves = append(s.Moves, stepped(p, false))
@@ -65,7 +67,8 @@ func makeCount(r Request) (Example, error) {
 	all, end := by*times, strconv.Itoa(start+by*times)
 	if times > 1 {
 		m.step(lesson.Step{
-			Say: line("count.check"), Ask: line("count.check.ask", given("times", times), given("by", by), given("start", start)),
+			Say: line("count.check"), Ask: line("count.check.ask", given("times", times), given("by", by),
+				given("start", start)),
 			Answer: line("count.check.answer", answer("all", all), given("start", start), answer("end", start+all)),
 			Write:  []lesson.Write{m.sentence(sumText([2]int{start, all}), end)},
 		})

@@ -15,7 +15,8 @@ import (
 // rows and counted up from the smaller.
 var difference = Spec{
 	ID: "difference", Title: "What is the difference?", Operation: "subtract",
-	Doc:    "Two rows aligned, what one has more, and the shorter counted up; larger numbers counted up from the smaller to the next ten, the next hundred, and on.",
+	Doc: "Two rows aligned, what one has more, and the shorter counted up; larger numbers counted up from the " +
+		"smaller to the next ten, the next hundred, and on.",
 	Args:   "two numbers",
 	Sample: []string{"63", "28"}, Typed: "63, 28",
 	Limits: "Cubes in two rows: 1 to 20; blocks: whole numbers to 9,999.",
@@ -42,8 +43,10 @@ func makeDifference(r Request) (Example, error) {
 		m.countUp(big, small)
 	}
 	m.key(lesson.Step{
-		Say: line("gap.check"), Ask: line("gap.check.ask"), Answer: line("gap.check.answer", answer("d", big-small), part("big", big), part("small", small)),
-		Write: []lesson.Write{m.sentence(minusText(big, small), strconv.Itoa(big-small)), m.sentence(sumText([2]int{small, big - small}), strconv.Itoa(big))},
+		Say: line("gap.check"), Ask: line("gap.check.ask"), Answer: line("gap.check.answer", answer("d", big-small),
+			part("big", big), part("small", small)),
+		Write: []lesson.Write{m.sentence(minusText(big, small), strconv.Itoa(big-small)),
+			m.sentence(sumText([2]int{small, big - small}), strconv.Itoa(big))},
 	})
 	e, err := m.end(strconv.Itoa(a[0])+" and "+strconv.Itoa(a[1]), strconv.Itoa(big-small))
 	e.like = borrowings(big, small)
@@ -75,16 +78,19 @@ func (m *maker) twoRows(a, b int) {
 	}
 	d := big - small
 	s := lesson.Step{
-		Say: line("gap.rows", given("a", a), given("b", b)), Ask: line("gap.rows.ask"), Answer: line("gap.rows.answer", part("big", big), part("small", small)),
-		Moves: []board.Move{{Kind: "place", Args: cubes.TrainArgs{Count: a, Part: 1}}, {Kind: "place", Args: cubes.TrainArgs{Count: b, Part: 2}}},
+		Say: line("gap.rows", given("a", a), given("b", b)), Ask: line("gap.rows.ask"),
+		Answer: line("gap.rows.answer", part("big", big), part("small", small)),
+		Moves: []board.Move{{Kind: "place", Args: cubes.TrainArgs{Count: a, Part: 1}},
+			{Kind: "place", Args: cubes.TrainArgs{Count: b, Part: 2}}},
 	}
 	if d == 0 {
 		s.Answer = line("gap.rows.alike", part("big", big))
 	}
 	m.key(s)
 	s = lesson.Step{
-		Say: line("gap.partners"), Ask: line("gap.partners.ask"), Answer: line("gap.partners.answer", answer("d", d), part("big", big), part("small", small)),
-		Look: line("look.rows-end"),
+		Say: line("gap.partners"), Ask: line("gap.partners.ask"),
+		Answer: line("gap.partners.answer", answer("d", d), part("big", big), part("small", small)),
+		Look:   line("look.rows-end"),
 	}
 	if d > 0 {
 		slots := make([]int, d)
@@ -96,8 +102,9 @@ func (m *maker) twoRows(a, b int) {
 	m.key(s)
 	if d > 0 {
 		m.step(lesson.Step{
-			Say: line("gap.up", part("small", small)), Ask: line("gap.up.ask"), Answer: line("gap.up.answer", answer("d", d), part("small", small), answer("big", big)),
-			Moves: []board.Move{{Kind: "add", Args: cubes.AddArgs{Train: shorter, Count: d, Part: 3}}},
+			Say: line("gap.up", part("small", small)), Ask: line("gap.up.ask"),
+			Answer: line("gap.up.answer", answer("d", d), part("small", small), answer("big", big)),
+			Moves:  []board.Move{{Kind: "add", Args: cubes.AddArgs{Train: shorter, Count: d, Part: 3}}},
 		})
 	}
 }
@@ -143,7 +150,8 @@ func foretellGap(big, small int) (ask, foretold say.Line) {
 		id = "gap.predict.less"
 	}
 	at := say.PlaceName("place", p)
-	return line("gap.predict.lead", at, given("lead", lead)), line(id, at, given("big", big), given("small", small), given("lead", lead))
+	return line("gap.predict.lead", at, given("lead", lead)), line(id, at, given("big", big), given("small", small),
+		given("lead", lead))
 }
 
 // nextJump is the next step up: to the next ten, hundred or thousand while it is

@@ -20,8 +20,9 @@ func (m *maker) endDivision(problem string, n, by int) (Example, error) {
 		id = "divide.check.rest"
 	}
 	m.key(lesson.Step{
-		Say: line("divide.check"), Ask: line("divide.check.ask"), Answer: line(id, answer("quotient", quotient), given("by", by), answer("rest", rest), answer("n", n)),
-		Write: []lesson.Write{m.sentence(problem, result), {Kind: "sentence", Text: check + " = " + strconv.Itoa(n)}},
+		Say: line("divide.check"), Ask: line("divide.check.ask"),
+		Answer: line(id, answer("quotient", quotient), given("by", by), answer("rest", rest), answer("n", n)),
+		Write:  []lesson.Write{m.sentence(problem, result), {Kind: "sentence", Text: check + " = " + strconv.Itoa(n)}},
 	})
 	return m.end(problem, result)
 }

@@ -16,7 +16,8 @@ func fitsModel(kind string, n place.Number) error {
 		return nil
 	}
 	if whole, ok := n.Whole(); !ok || whole > most {
-		return say.Refuse("method-holds", say.Number("n", say.Given, n), say.Text("model", say.Name, kind), say.Int("most", say.Given, most))
+		return say.Refuse("method-holds", say.Number("n", say.Given, n), say.Text("model", say.Name, kind),
+			say.Int("most", say.Given, most))
 	}
 	return nil
 }

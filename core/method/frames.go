@@ -43,14 +43,16 @@ func fillTheFrame(m *maker, a, b int) {
 	more := 10 - big
 	m.inFrame(big)
 	m.key(lesson.Step{
-		Say: line("frames.fill", part("small", small)), Ask: line("ten.ask", part("big", big)), Answer: line("ten.answer", answer("more", more), part("small", small), answer("left", small-more)),
-		Moves: placed(more, true),
-		Write: []lesson.Write{bond(small, more, small-more), m.sentence(sumText([2]int{big, more}), "10")},
+		Say: line("frames.fill", part("small", small)), Ask: line("ten.ask", part("big", big)),
+		Answer: line("ten.answer", answer("more", more), part("small", small), answer("left", small-more)),
+		Moves:  placed(more, true),
+		Write:  []lesson.Write{bond(small, more, small-more), m.sentence(sumText([2]int{big, more}), "10")},
 	})
 	m.step(lesson.Step{
-		Say: line("frames.rest"), Ask: line("frames.rest.ask"), Answer: line("ten.move.answer", answer("left", small-more), answer("sum", a+b)),
-		Moves: placed(small-more, true),
-		Write: []lesson.Write{m.sentence("10 + "+strconv.Itoa(small-more), strconv.Itoa(a+b))},
+		Say: line("frames.rest"), Ask: line("frames.rest.ask"),
+		Answer: line("ten.move.answer", answer("left", small-more), answer("sum", a+b)),
+		Moves:  placed(small-more, true),
+		Write:  []lesson.Write{m.sentence("10 + "+strconv.Itoa(small-more), strconv.Itoa(a+b))},
 	})
 	m.close(a, b)
 }
@@ -84,7 +86,8 @@ func addTenFrames(m *maker, a, b int) {
 func seeFrames(m *maker, a, b int) {
 	m.inFrame(a)
 	m.key(lesson.Step{
-		Say: line("frames.fill", part("small", b)), Ask: line("frames.rest.ask"), Answer: line("frames.both", answer("sum", a+b)), Moves: placed(b, true),
+		Say: line("frames.fill", part("small", b)), Ask: line("frames.rest.ask"),
+		Answer: line("frames.both", answer("sum", a+b)), Moves: placed(b, true),
 	})
 	m.close(a, b)
 }
@@ -102,9 +105,10 @@ func emptyToTheFrame(m *maker, a, b int) {
 	first := a - 10
 	m.inFrame(a)
 	m.key(lesson.Step{
-		Say: line("back.start", part("a", a)), Ask: line("back.ask", part("b", b)), Answer: line("back.answer", part("b", b), answer("first", first), answer("rest", b-first)),
-		Moves: lastTaken(a, first),
-		Write: []lesson.Write{bond(b, first, b-first), m.sentence(minusText(a, first), "10")},
+		Say: line("back.start", part("a", a)), Ask: line("back.ask", part("b", b)),
+		Answer: line("back.answer", part("b", b), answer("first", first), answer("rest", b-first)),
+		Moves:  lastTaken(a, first),
+		Write:  []lesson.Write{bond(b, first, b-first), m.sentence(minusText(a, first), "10")},
 	})
 	m.step(lesson.Step{
 		Say: line("back.rest"), Ask: line("minus.left"), Answer: line("minus.left.answer", answer("d", a-b)),
@@ -116,9 +120,10 @@ func emptyToTheFrame(m *maker, a, b int) {
 
 func fillUpFrames(m *maker, a, b int) {
 	m.step(lesson.Step{
-		Say: line("think.start", part("a", a), part("b", b)), Ask: line("think.ask", part("b", b), part("a", a)), Answer: line("think.answer", answer("d", a-b)),
-		Moves: placed(b, false),
-		Write: []lesson.Write{{Kind: "text", Text: strconv.Itoa(b) + " + □ = " + strconv.Itoa(a)}},
+		Say: line("think.start", part("a", a), part("b", b)), Ask: line("think.ask", part("b", b), part("a", a)),
+		Answer: line("think.answer", answer("d", a-b)),
+		Moves:  placed(b, false),
+		Write:  []lesson.Write{{Kind: "text", Text: strconv.Itoa(b) + " + □ = " + strconv.Itoa(a)}},
 	})
 	m.key(lesson.Step{
 		Say: line("frames.up", part("a", a)), Ask: line("frames.up.ask"), Answer: line("frames.up.answer", answer("d", a-b)),

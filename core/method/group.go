@@ -33,7 +33,8 @@ func makeGroup(r Request) (Example, error) {
 	m := begin(r, "counters 0")
 	problem := strconv.Itoa(n) + " ÷ " + strconv.Itoa(size)
 	m.key(lesson.Step{
-		Say: line("group.start", given("n", n), given("size", size)), Ask: line("group.steps", given("size", size), given("n", n)), Answer: inSteps(n, size),
+		Say: line("group.start", given("n", n), given("size", size)),
+		Ask: line("group.steps", given("size", size), given("n", n)), Answer: inSteps(n, size),
 		Moves: []board.Move{{Kind: "build", Args: counters.NumberArgs{Amount: strconv.Itoa(n)}}},
 	})
 	for g := 1; g <= n/size; g++ {
@@ -43,10 +44,12 @@ func makeGroup(r Request) (Example, error) {
 		for i := range slots {
 			slots[i] = (g-1)*size + i
 		}
-		moves = append(moves, board.Move{Kind: "put", Args: counters.PutArgs{Pieces: []board.Select{{Slots: slots}}, Group: g}})
+		moves = append(moves, board.Move{Kind: "put", Args: counters.PutArgs{Pieces: []board.Select{{Slots: slots}},
+			Group: g}})
 		m.step(lesson.Step{
-			Say: line("group.one", given("size", size)), Ask: line("group.one.ask"), Answer: line("group.one.answer", answer("g", g), answer("left", n-g*size)),
-			Moves: moves, Write: []lesson.Write{row(strconv.Itoa(g), strconv.Itoa(g*size))},
+			Say: line("group.one", given("size", size)), Ask: line("group.one.ask"),
+			Answer: line("group.one.answer", answer("g", g), answer("left", n-g*size)),
+			Moves:  moves, Write: []lesson.Write{row(strconv.Itoa(g), strconv.Itoa(g*size))},
 		})
 	}
 	return m.endDivision(problem, n, size)

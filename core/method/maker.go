@@ -35,7 +35,8 @@ func (m *maker) end(problem, answer string) (Example, error) {
 		return Example{}, m.err
 	}
 	m.scene.Title = problem
-	m.scene.Made = &lesson.Made{Method: m.r.Method, Problem: problem, Answer: answer, Model: m.r.Model, Args: m.r.Args, Options: m.r.Options}
+	m.scene.Made = &lesson.Made{Method: m.r.Method, Problem: problem, Answer: answer, Model: m.r.Model, Args: m.r.Args,
+		Options: m.r.Options}
 	return Example{Scene: m.scene, Words: m.r.words(), End: m.now}, nil
 }
 
@@ -80,11 +81,13 @@ func layMoves(kind string, n int, p place.Place, part int) []board.Move {
 		}
 		var moves []board.Move
 		for range ones / 10 {
-			moves = append(moves, board.Move{Kind: "place", Args: cubes.TrainArgs{Count: 10, Part: part}}, board.Move{Kind: "tower", Args: cubes.OneTrainArgs{Train: 1}})
+			moves = append(moves, board.Move{Kind: "place", Args: cubes.TrainArgs{Count: 10, Part: part}},
+				board.Move{Kind: "tower", Args: cubes.OneTrainArgs{Train: 1}})
 		}
 		return moves
 	}
-	return []board.Move{{Kind: "place", Args: pieces.AmountArgs{Amount: place.Count{Place: p, Count: n}.String(), Part: part}}}
+	return []board.Move{{Kind: "place", Args: pieces.AmountArgs{Amount: place.Count{Place: p, Count: n}.String(),
+		Part: part}}}
 }
 
 // emptyBoard is the notation of a model with room for a number.
@@ -180,7 +183,8 @@ func isSign(s string) bool {
 // needs refuses arguments that are not what the method takes.
 func needs(r Request) error {
 	spec, _ := Find(r.Method)
-	return say.Refuse("method-needs", say.Text("method", say.Name, spec.Title), say.Text("args", say.Given, spec.Args), say.Text("sample", say.Given, spec.Typed))
+	return say.Refuse("method-needs", say.Text("method", say.Name, spec.Title), say.Text("args", say.Given, spec.Args),
+		say.Text("sample", say.Given, spec.Typed))
 }
 
 func wholeNumber(s string, least, most int) (int, error) {
@@ -193,7 +197,8 @@ func wholeNumber(s string, least, most int) (int, error) {
 		return 0, say.Refuse("method-whole", say.Number("n", say.Given, w.Number))
 	}
 	if n < least || n > most {
-		return 0, say.Refuse("method-range", say.Int("n", say.Given, n), say.Int("least", say.Given, least), say.Int("most", say.Given, most))
+		return 0, say.Refuse("method-range", say.Int("n", say.Given, n), say.Int("least", say.Given, least),
+			say.Int("most", say.Given, most))
 	}
 	return n, nil
 }

@@ -156,7 +156,8 @@ func (s Spec) choose(given map[string]string) (map[string]string, error) {
 	}
 	for name := range given {
 		if _, ok := chosen[name]; !ok {
-			return nil, say.Refuse("bad-option", say.Text("option", say.Given, "an option"), say.Text("value", say.Given, name), say.Text("choices", say.Given, strings.Join(s.optionNames(), ", ")))
+			return nil, say.Refuse("bad-option", say.Text("option", say.Given, "an option"), say.Text("value", say.Given, name),
+				say.Text("choices", say.Given, strings.Join(s.optionNames(), ", ")))
 		}
 	}
 	return chosen, nil
@@ -207,7 +208,8 @@ type PlainStep struct {
 // Plain gives the example in the class's words.
 func (e Example) Plain() Plain {
 	made := e.Scene.Made
-	p := Plain{Method: made.Method, Title: e.Scene.Title, Problem: made.Problem, Answer: made.Answer, Model: made.Model, Start: e.Scene.Start, End: e.End, Offer: e.Offer}
+	p := Plain{Method: made.Method, Title: e.Scene.Title, Problem: made.Problem, Answer: made.Answer, Model: made.Model,
+		Start: e.Scene.Start, End: e.End, Offer: e.Offer}
 	for _, s := range e.Scene.Steps {
 		p.Steps = append(p.Steps, PlainStep{
 			Say: s.Say.Text(e.Words), Ask: s.Ask.Text(e.Words), Answer: s.Answer.Text(e.Words), Look: s.Look.Text(e.Words),
@@ -317,12 +319,14 @@ func methodOf(text string) string {
 	case strings.ContainsAny(text, "-−–"):
 		return columnSubtract.ID
 	case strings.ContainsAny(text, "×x*"):
-		if _, last, _ := strings.Cut(strings.NewReplacer("x", "×", "*", "×").Replace(text), "×"); isPower(strings.TrimSpace(last)) {
+		if _, last, _ := strings.Cut(strings.NewReplacer("x", "×", "*", "×").Replace(text),
+			"×"); isPower(strings.TrimSpace(last)) {
 			return shift.ID
 		}
 		return array.ID
 	case strings.ContainsAny(text, "÷/:"):
-		if _, last, _ := strings.Cut(strings.NewReplacer("/", "÷", ":", "÷").Replace(text), "÷"); isPower(strings.TrimSpace(last)) {
+		if _, last, _ := strings.Cut(strings.NewReplacer("/", "÷", ":", "÷").Replace(text),
+			"÷"); isPower(strings.TrimSpace(last)) {
 			return shift.ID
 		}
 		return share.ID

@@ -91,9 +91,11 @@ var trials = map[string]trial{
 			if n, _ := fmt.Sscanf(a[0], "blocks %dth %dh %dt %do", &th, &h, &t, &o); n == 4 {
 				return itoa(th*1000 + h*100 + t*10 + o)
 			}
-			return map[string]string{"rack 2: 6 8": "14", "counters 2x5: 7": "7", "discs 3o 5.h": "3.05", "blocks 0": "0", "cubes 5": "5", "cubes 2T 5a4b 3": "32"}[a[0]]
+			return map[string]string{"rack 2: 6 8": "14", "counters 2x5: 7": "7", "discs 3o 5.h": "3.05", "blocks 0": "0",
+				"cubes 5": "5", "cubes 2T 5a4b 3": "32"}[a[0]]
 		},
-		[][]string{{"rack 2: 6 8"}, {"counters 2x5: 7"}, {"discs 3o 5.h"}, {"blocks 0"}, {"cubes 5"}, {"cubes 2T 5a4b 3"}, {"moon"}},
+		[][]string{{"rack 2: 6 8"}, {"counters 2x5: 7"}, {"discs 3o 5.h"}, {"blocks 0"}, {"cubes 5"}, {"cubes 2T 5a4b 3"},
+			{"moon"}},
 	},
 	"count": {
 		func(r *rand.Rand) []string {
@@ -144,7 +146,8 @@ var trials = map[string]trial{
 			}
 			return text(sum)
 		},
-		[][]string{{"296", "+10", "+10", "-100"}, {"0", "-1"}, {"9999999.999", "+0.01"}, {"1000", "-1"}, {"999", "+1", "-1"}, {"0.99", "+0.01"}, {"296", "408", "+10", "-100"}, {"99", "5", "1", "+1"}},
+		[][]string{{"296", "+10", "+10", "-100"}, {"0", "-1"}, {"9999999.999", "+0.01"}, {"1000", "-1"}, {"999", "+1", "-1"},
+			{"0.99", "+0.01"}, {"296", "408", "+10", "-100"}, {"99", "5", "1", "+1"}},
 	},
 	"compare": {
 		func(r *rand.Rand) []string {
@@ -181,7 +184,8 @@ var trials = map[string]trial{
 			}
 			return text(v)
 		},
-		[][]string{{"3.05", "x", "10"}, {"640", "/", "100"}, {"0", "x", "1000"}, {"40.00", "x", "10"}, {"9999.999", "x", "1000"}, {"9999999", "x", "10"}, {"0.001", "/", "10"}},
+		[][]string{{"3.05", "x", "10"}, {"640", "/", "100"}, {"0", "x", "1000"}, {"40.00", "x", "10"},
+			{"9999.999", "x", "1000"}, {"9999999", "x", "10"}, {"0.001", "/", "10"}},
 	},
 	"add-facts": {
 		func(r *rand.Rand) []string { return []string{itoa(r.IntN(11)), "+", itoa(r.IntN(11))} },
@@ -246,7 +250,8 @@ var trials = map[string]trial{
 			}
 			return text(d)
 		},
-		[][]string{{"4002", "-", "1567"}, {"1000", "-", "1"}, {"9999", "-", "9999"}, {"7", "-", "0"}, {"0", "-", "0"}, {"1000000", "-", "1"}, {"9999999.999", "-", "0.001"}, {"5", "-", "0.25"}, {"1", "-", "2"}},
+		[][]string{{"4002", "-", "1567"}, {"1000", "-", "1"}, {"9999", "-", "9999"}, {"7", "-", "0"}, {"0", "-", "0"},
+			{"1000000", "-", "1"}, {"9999999.999", "-", "0.001"}, {"5", "-", "0.25"}, {"1", "-", "2"}},
 	},
 	"difference": {
 		func(r *rand.Rand) []string {
@@ -495,7 +500,8 @@ func TestColumnSubtractionIsWrittenAsAtSchool(t *testing.T) {
 		a, b := upTo(r, 4), upTo(r, 4)
 		a, b = max(a, b), min(a, b)
 		for _, exchange := range []string{"as you go", "first"} {
-			e, err := method.Make(method.Request{Method: "column-subtract", Args: []string{itoa(a), itoa(b)}, Options: map[string]string{"exchange": exchange}})
+			e, err := method.Make(method.Request{Method: "column-subtract", Args: []string{itoa(a), itoa(b)},
+				Options: map[string]string{"exchange": exchange}})
 			require.NoError(t, err)
 			checkExample(t, e)
 			digits, marks := schoolSubtraction(itoa(a), itoa(b))
@@ -549,7 +555,8 @@ func TestSeveralAddendsAndDecimals(t *testing.T) {
 }
 
 func TestDecimalsFromSharing(t *testing.T) {
-	for args, want := range map[string]string{"97 4": "24.25", "1 8": "0.125", "10 4": "2.5", "12 3": "4", "1 3": "", "7 16": ""} {
+	for args, want := range map[string]string{"97 4": "24.25", "1 8": "0.125", "10 4": "2.5", "12 3": "4", "1 3": "",
+		"7 16": ""} {
 		checkProblem(t, "share", strings.Fields(args), want, map[string]string{"remainder": "decimals"})
 	}
 }
@@ -560,7 +567,8 @@ func TestChosenWaysSayWhyTheyDoNotFit(t *testing.T) {
 		"make ten":  "A ten is made when the numbers come to more than ten and neither is ten. 3 and 4 do not.",
 		"add ten":   "Ten is added and some taken back when one number is 8 or 9. 3 and 4 are not.",
 	} {
-		_, err := method.Make(method.Request{Method: "add-facts", Args: []string{"3", "4"}, Options: map[string]string{"way": way}})
+		_, err := method.Make(method.Request{Method: "add-facts", Args: []string{"3", "4"},
+			Options: map[string]string{"way": way}})
 		assert.EqualError(t, err, says)
 	}
 	e, err := method.Make(method.Request{Method: "add-facts", Args: []string{"8", "5"}})
@@ -633,7 +641,8 @@ func TestAnotherProblemCrossesTensWhereTheFirstDoes(t *testing.T) {
 }
 
 func TestAnotherProblemLeavesOutWhatChildrenSawInThis(t *testing.T) {
-	next, err := method.Parallel(method.Request{Method: "add-facts", Args: []string{"8", "+", "5"}, Options: map[string]string{"way": "make ten", "seen": "8 and 2 more and 3"}}, 3)
+	next, err := method.Parallel(method.Request{Method: "add-facts", Args: []string{"8", "+", "5"},
+		Options: map[string]string{"way": "make ten", "seen": "8 and 2 more and 3"}}, 3)
 	require.NoError(t, err)
 	assert.Equal(t, "make ten", next.Options["way"])
 	assert.NotContains(t, next.Options, "seen")
@@ -753,7 +762,8 @@ func TestEveryPartThatWasSeenIsRingedOnItsOwn(t *testing.T) {
 		if len(parts) < 2 {
 			parts, texts = []int{1, total - 1}, []string{"1", itoa(total - 1)}
 		}
-		e, err := method.Make(method.Request{Method: id, Args: args, Options: map[string]string{"seen": strings.Join(texts, " and ")}})
+		e, err := method.Make(method.Request{Method: id, Args: args,
+			Options: map[string]string{"seen": strings.Join(texts, " and ")}})
 		require.NoError(t, err, "%s %v %v", id, args, texts)
 		checkExample(t, e)
 		require.Equal(t, parts, ringSizes(e), "%s %v", id, args)
@@ -769,11 +779,13 @@ func TestAmountsAreToldInAnotherUnit(t *testing.T) {
 		{"750 / 1000", "capacity", "750 ml = 0.75 l"},
 		{"1250 / 100", "money", "1250 cents = 12.5 euros"},
 	} {
-		e, err := method.Make(method.Request{Method: "shift", Args: strings.Fields(c.problem), Options: map[string]string{"use": c.use}})
+		e, err := method.Make(method.Request{Method: "shift", Args: strings.Fields(c.problem),
+			Options: map[string]string{"use": c.use}})
 		require.NoError(t, err)
 		assert.Contains(t, written(e), c.says)
 	}
-	_, err := method.Make(method.Request{Method: "shift", Args: []string{"3", "x", "10"}, Options: map[string]string{"use": "mass"}})
+	_, err := method.Make(method.Request{Method: "shift", Args: []string{"3", "x", "10"},
+		Options: map[string]string{"use": "mass"}})
 	assert.EqualError(t, err, "There are no two units of mass here of which one is 10 of the other. Length always fits.")
 }
 
@@ -828,7 +840,8 @@ func TestOneByOneEndsWhereGroupsEnd(t *testing.T) {
 				if err != nil {
 					continue
 				}
-				slow, err := method.Make(method.Request{Method: spec.ID, Args: args, Options: map[string]string{"pace": "one by one"}})
+				slow, err := method.Make(method.Request{Method: spec.ID, Args: args,
+					Options: map[string]string{"pace": "one by one"}})
 				require.NoError(t, err, "%s %v", spec.ID, args)
 				checkExample(t, slow)
 				require.Len(t, slow.Scene.Steps, len(groups.Scene.Steps))
@@ -917,7 +930,8 @@ func TestEveryTenThatIsMadeOrOpenedIsSaid(t *testing.T) {
 			crossings++
 		}
 		said := e.Scene.Steps[1].Answer.Text(say.Words{})
-		require.Equal(t, crossings, strings.Count(said, "made 1 new")+strings.Count(said, "was opened"), "%d %s %d: %s", n, sign, by, said)
+		require.Equal(t, crossings, strings.Count(said, "made 1 new")+strings.Count(said, "was opened"), "%d %s %d: %s", n,
+			sign, by, said)
 	}
 }
 
@@ -927,7 +941,8 @@ func TestEveryModelHoldsWhatItSays(t *testing.T) {
 		n := r.IntN(101)
 		for _, model := range []string{"blocks", "discs", "rack", "counters", "cubes"} {
 			for _, pace := range []string{"by groups", "one by one"} {
-				e, err := method.Make(method.Request{Method: "build", Args: []string{itoa(n)}, Model: model, Options: map[string]string{"pace": pace}})
+				e, err := method.Make(method.Request{Method: "build", Args: []string{itoa(n)}, Model: model,
+					Options: map[string]string{"pace": pace}})
 				require.NoError(t, err, "%d on %s", n, model)
 				require.Equal(t, itoa(n), board.Total(e.End.Models[0]).String(), "%d on %s, %s", n, model, pace)
 				checkExample(t, e)
@@ -971,7 +986,8 @@ func TestSeveralStartsMakeTheRowsOfATable(t *testing.T) {
 			rows = append(rows, w.Cells)
 		}
 	}
-	assert.Equal(t, [][]string{{"start", "+10", "−100"}, {"296", "306", "196"}, {"408", "418", "308"}, {"990", "1000", "890"}}, rows)
+	assert.Equal(t, [][]string{{"start", "+10", "−100"}, {"296", "306", "196"}, {"408", "418", "308"},
+		{"990", "1000", "890"}}, rows)
 	_, err = method.Make(method.Request{Method: "more-less", Args: []string{"296", "40", "-100"}})
 	assert.ErrorContains(t, err, "40")
 	_, err = method.Make(method.Request{Method: "more-less", Args: []string{"+10", "-100"}})
@@ -979,7 +995,8 @@ func TestSeveralStartsMakeTheRowsOfATable(t *testing.T) {
 }
 
 func TestAllPairsAreToldAsAStory(t *testing.T) {
-	e, err := method.Make(method.Request{Method: "bonds", Args: []string{"3"}, Options: map[string]string{"story": "bulbs"}})
+	e, err := method.Make(method.Request{Method: "bonds", Args: []string{"3"},
+		Options: map[string]string{"story": "bulbs"}})
 	require.NoError(t, err)
 	checkExample(t, e)
 	assert.Equal(t, "3 bulbs go into two beds. We find every way, in order.", e.Plain().Steps[0].Say)
@@ -1003,7 +1020,8 @@ func TestFactsOnTenFrames(t *testing.T) {
 	for a := range 21 {
 		for b := range 21 {
 			if a <= 10 && b <= 10 {
-				e, err := method.Make(method.Request{Method: "add-facts", Args: []string{itoa(a), "+", itoa(b)}, Model: "counters", Options: seen(a + b)})
+				e, err := method.Make(method.Request{Method: "add-facts", Args: []string{itoa(a), "+", itoa(b)}, Model: "counters",
+					Options: seen(a + b)})
 				require.NoError(t, err, "%d + %d", a, b)
 				for _, one := range append([]method.Example{e}, e.More...) {
 					checkExample(t, one)
@@ -1011,14 +1029,16 @@ func TestFactsOnTenFrames(t *testing.T) {
 				}
 			}
 			if b <= a {
-				e, err := method.Make(method.Request{Method: "subtract-facts", Args: []string{itoa(a), "-", itoa(b)}, Model: "counters"})
+				e, err := method.Make(method.Request{Method: "subtract-facts", Args: []string{itoa(a), "-", itoa(b)},
+					Model: "counters"})
 				require.NoError(t, err, "%d − %d", a, b)
 				require.Equal(t, itoa(a-b), e.Scene.Made.Answer)
 				for _, one := range append([]method.Example{e}, e.More...) {
 					checkExample(t, one)
 				}
 				if options := seen(a); options != nil {
-					e, err = method.Make(method.Request{Method: "subtract-facts", Args: []string{itoa(a), "-", itoa(b)}, Model: "counters", Options: options})
+					e, err = method.Make(method.Request{Method: "subtract-facts", Args: []string{itoa(a), "-", itoa(b)},
+						Model: "counters", Options: options})
 					require.NoError(t, err, "%d − %d", a, b)
 					checkExample(t, e)
 				}
@@ -1052,11 +1072,13 @@ func TestFactsOnTenFrames(t *testing.T) {
 		{"add ten", 2, map[string]int{"frame 1": 10, "frame 2": 7}},
 		{"add ten", 3, map[string]int{"frame 1": 8, "frame 2": 7, "taken": 2}},
 	} {
-		e, err := method.Make(method.Request{Method: "add-facts", Args: []string{"8", "+", "7"}, Model: "counters", Options: map[string]string{"way": c.way}})
+		e, err := method.Make(method.Request{Method: "add-facts", Args: []string{"8", "+", "7"}, Model: "counters",
+			Options: map[string]string{"way": c.way}})
 		require.NoError(t, err)
 		assert.Equal(t, c.want, lying(e, c.step), c.way)
 	}
-	e, err := method.Make(method.Request{Method: "subtract-facts", Args: []string{"9", "-", "6"}, Model: "counters", Options: map[string]string{"way": "difference"}})
+	e, err := method.Make(method.Request{Method: "subtract-facts", Args: []string{"9", "-", "6"}, Model: "counters",
+		Options: map[string]string{"way": "difference"}})
 	require.NoError(t, err)
 	assert.Equal(t, map[string]int{"frame 1": 9, "frame 2": 6, "ringed": 3}, lying(e, 1))
 	assert.Equal(t, "3", e.Scene.Made.Answer)
@@ -1084,7 +1106,8 @@ func TestPredictionsComeTrueAndChecksAgree(t *testing.T) {
 			want := map[int]string{1: "More:", 0: "Just", -1: "Less:"}[cmp.Compare(big-small, lead)]
 			require.Equal(t, want, word, "%d − %d: %s %s", big, small, ask, said)
 		} else {
-			require.Equal(t, len(itoa(big)) == len(itoa(small)) && itoa(big)[0] == itoa(small)[0], big > 9, "%d − %d is foretold", big, small)
+			require.Equal(t, len(itoa(big)) == len(itoa(small)) && itoa(big)[0] == itoa(small)[0], big > 9,
+				"%d − %d is foretold", big, small)
 		}
 		size := 1 + r.IntN(12)
 		n := r.IntN(12*size + 1)

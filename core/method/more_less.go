@@ -14,7 +14,8 @@ import (
 // moreLess changes a number by powers of ten, as a chain or as a fan.
 var moreLess = Spec{
 	ID: "more-less", Title: "More and less", Operation: "number",
-	Doc:    "A start and changes by 1, 10, 100, 1,000 or a tenth or hundredth, one after another or each from the same start; several starts make the rows of a table; the digits that change are seen.",
+	Doc: "A start and changes by 1, 10, 100, 1,000 or a tenth or hundredth, one after another or each from the same " +
+		"start; several starts make the rows of a table; the digits that change are seen.",
 	Args:   "a start or several, and changes",
 	Sample: []string{"296", "+10", "+10", "-100"}, Typed: "296 +10 +10 -100",
 	Limits: "Changes by 0.01, 0.1, 1, 10, 100 or 1,000; discs to 9,999,999.999, blocks whole numbers to 9,999.",
@@ -138,7 +139,8 @@ func (m *maker) changesInOne(start, end place.Number) {
 		less, more, id = end, start, "moreLess.check.less"
 	}
 	net, _ := more.Sub(less)
-	s.Answer = line(id, say.Number("net", say.Answer, net), say.Number("start", say.Given, start), say.Number("end", say.Answer, end))
+	s.Answer = line(id, say.Number("net", say.Answer, net), say.Number("start", say.Given, start),
+		say.Number("end", say.Answer, end))
 	s.Write = []lesson.Write{m.sentence(less.String()+" + "+net.String(), more.String())}
 	m.step(s)
 }
@@ -206,16 +208,18 @@ func (m *maker) change(c change, from, next place.Number, again bool, write ...l
 	}
 	m.key(lesson.Step{
 		Say: line(id, say.PlaceName("place", c.at)), Ask: line(ask, values...),
-		Answer: line(said, say.Number("next", say.Answer, next), answerText("changed", changedPlaces(m.r.words(), from, next)), answerText("crossed", tens)),
-		Look:   line("look.place", say.PlaceName("place", c.at)),
-		Moves:  append(append(m.countNew(), moves...), stepped(c.at, c.down)),
-		Write:  write,
+		Answer: line(said, say.Number("next", say.Answer, next),
+			answerText("changed", changedPlaces(m.r.words(), from, next)), answerText("crossed", tens)),
+		Look:  line("look.place", say.PlaceName("place", c.at)),
+		Moves: append(append(m.countNew(), moves...), stepped(c.at, c.down)),
+		Write: write,
 	})
 }
 
 // countNew takes the mark off pieces that are new: they were said.
 func (m *maker) countNew() []board.Move {
-	if m.err == nil && slices.ContainsFunc(board.LayOut(m.now.Models[0]).Pieces, func(s board.Sprite) bool { return s.Marks&board.MarkNew != 0 }) {
+	if m.err == nil && slices.ContainsFunc(board.LayOut(m.now.Models[0]).Pieces,
+		func(s board.Sprite) bool { return s.Marks&board.MarkNew != 0 }) {
 		return []board.Move{{Kind: "counted"}}
 	}
 	return nil

@@ -100,7 +100,8 @@ func offerCrossing(done []simple) (simple, bool) {
 	for y := last.y; y > 0; y-- {
 		for apart := 1; apart <= most; apart++ {
 			for _, x := range []int{last.x - apart, last.x + apart} {
-				if fits := x >= 1 && (last.sign == "+" && x+y <= most || last.sign == "−" && x >= y && x <= most); fits && crossesTen(x, y, last.sign) {
+				if fits := x >= 1 && (last.sign == "+" && x+y <= most || last.sign == "−" && x >= y && x <= most); fits &&
+					crossesTen(x, y, last.sign) {
 					return simple{x, last.sign, y}, true
 				}
 			}

@@ -35,7 +35,8 @@ func makeRead(r Request) (Example, error) {
 	m := begin(r, notation)
 	total := board.Total(b.Models[0])
 	form := b.Models[0].InPlay()
-	m.step(lesson.Step{Say: line("read.start"), Ask: line("read.first"), Answer: line("read.first.answer"), Look: line("look.all")})
+	m.step(lesson.Step{Say: line("read.start"), Ask: line("read.first"), Answer: line("read.first.answer"),
+		Look: line("look.all")})
 	var so place.Number
 	for _, c := range form {
 		v, _ := c.Place.Value().Times(c.Count)

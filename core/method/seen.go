@@ -15,7 +15,8 @@ import (
 
 // seenOption is what children saw, in their own words; several ways are parted
 // by semicolons.
-var seenOption = Option{Name: "seen", Doc: "What children saw, like 8 and 2 more and 3; two fives and 3. Several ways are parted by semicolons."}
+var seenOption = Option{Name: "seen",
+	Doc: "What children saw, like 8 and 2 more and 3; two fives and 3. Several ways are parted by semicolons."}
 
 // numberWords are the numbers that children say.
 var numberWords = map[string]int{
@@ -120,7 +121,8 @@ func (m *maker) seenWay(text string, parts []int, texts []string, sights []sight
 		}
 	}
 	if most < 0 {
-		return say.Refuse("seen-total", say.Text("text", say.Given, text), given("n", n), say.Text("total", say.Given, totals(sights)))
+		return say.Refuse("seen-total", say.Text("text", say.Given, text), given("n", n),
+			say.Text("total", say.Given, totals(sights)))
 	}
 	if m.err != nil {
 		return nil

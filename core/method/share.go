@@ -16,7 +16,9 @@ import (
 // place, exchanging what is left over.
 var share = Spec{
 	ID: "share", Title: "Share out", Operation: "divide",
-	Doc:    "A number shared into equal groups: a known fact first where there is one; with discs place by place, what is left of a place opened into the next, written as short division as it goes; remainders left over or as decimals; checked by multiplying.",
+	Doc: "A number shared into equal groups: a known fact first where there is one; with discs place by place, what " +
+		"is left of a place opened into the next, written as short division as it goes; remainders left over or as " +
+		"decimals; checked by multiplying.",
 	Args:   "a number and how many groups",
 	Sample: []string{"97", "4"}, Typed: "97 ÷ 4",
 	Limits: "Discs: up to 7 digits by 2 to 9; counters: to 60 by 1 to 12.",
@@ -48,14 +50,17 @@ func makeShare(r Request) (Example, error) {
 func shareCounters(r Request, n, by int) (Example, error) {
 	m := begin(r, "counters 0")
 	m.key(lesson.Step{
-		Say: line("share.start", given("n", n), given("by", by)), Ask: line("share.predict"), Answer: line("share.predict.answer"),
-		Moves: []board.Move{{Kind: "build", Args: counters.NumberArgs{Amount: strconv.Itoa(n)}}, {Kind: "groups", Args: counters.GroupsArgs{Count: by}}},
+		Say: line("share.start", given("n", n), given("by", by)), Ask: line("share.predict"),
+		Answer: line("share.predict.answer"),
+		Moves: []board.Move{{Kind: "build", Args: counters.NumberArgs{Amount: strconv.Itoa(n)}},
+			{Kind: "groups", Args: counters.GroupsArgs{Count: by}}},
 	})
 	for round := 1; round <= n/by; round++ {
 		m.step(lesson.Step{
-			Say: line("share.deal"), Ask: line("share.deal.ask"), Answer: line("share.deal.answer", answer("each", round), answer("left", n-round*by)),
-			Moves: []board.Move{{Kind: "share", Args: counters.ShareArgs{Rounds: 1}}},
-			Write: []lesson.Write{row(strconv.Itoa(round), strconv.Itoa(n-round*by))},
+			Say: line("share.deal"), Ask: line("share.deal.ask"),
+			Answer: line("share.deal.answer", answer("each", round), answer("left", n-round*by)),
+			Moves:  []board.Move{{Kind: "share", Args: counters.ShareArgs{Rounds: 1}}},
+			Write:  []lesson.Write{row(strconv.Itoa(round), strconv.Itoa(n-round*by))},
 		})
 	}
 	return m.endDivision(strconv.Itoa(n)+" ÷ "+strconv.Itoa(by), n, by)
@@ -82,8 +87,10 @@ func shareDiscs(r Request, n, by int) (Example, error) {
 		frame = append(frame, digitCell("dividend", p, number.Digit(p), board.Select{Place: p, State: "any"}))
 	}
 	s.key(lesson.Step{
-		Say: line("share.start", given("n", n), given("by", by)), Ask: line("share.place.predict", say.PlaceName("place", number.Top())), Answer: s.predictPlace(number),
-		Moves: []board.Move{{Kind: "build", Args: pieces.AmountArgs{Amount: number.String()}}, {Kind: "groups", Args: discs.CountArgs{Count: by}}},
+		Say: line("share.start", given("n", n), given("by", by)),
+		Ask: line("share.place.predict", say.PlaceName("place", number.Top())), Answer: s.predictPlace(number),
+		Moves: []board.Move{{Kind: "build", Args: pieces.AmountArgs{Amount: number.String()}},
+			{Kind: "groups", Args: discs.CountArgs{Count: by}}},
 		Write: frame,
 	})
 	left := 0
@@ -114,9 +121,11 @@ func (s *sharing) known(n place.Number) {
 		return
 	}
 	s.step(lesson.Step{
-		Say: line("share.known", given("count", count), given("by", s.by)), Ask: line("share.known.ask", say.Pieces("pieces", say.Given, count, top), given("by", s.by)),
+		Say:    line("share.known", given("count", count), given("by", s.by)),
+		Ask:    line("share.known.ask", say.Pieces("pieces", say.Given, count, top), given("by", s.by)),
 		Answer: line("share.known.answer", answer("each", count/s.by), say.Pieces("eachPieces", say.Answer, count/s.by, top)),
-		Write:  []lesson.Write{{Kind: "sentence", Text: strconv.Itoa(count) + " ÷ " + strconv.Itoa(s.by) + " = " + strconv.Itoa(count/s.by)}},
+		Write: []lesson.Write{{Kind: "sentence", Text: strconv.Itoa(count) + " ÷ " + strconv.Itoa(s.by) + " = " +
+			strconv.Itoa(count/s.by)}},
 	})
 }
 
@@ -133,7 +142,8 @@ func (s *sharing) predictPlace(n place.Number) say.Line {
 func (s *sharing) sharePlace(p place.Place, has, opened int) int {
 	if opened > 0 {
 		s.key(lesson.Step{
-			Say: line("share.open", say.Pieces("left", say.Part, opened, p+1)), Ask: line("share.open.ask", say.PlaceName("place", p)),
+			Say:    line("share.open", say.Pieces("left", say.Part, opened, p+1)),
+			Ask:    line("share.open.ask", say.PlaceName("place", p)),
 			Answer: line("share.open.answer", say.Pieces("has", say.Answer, has, p)),
 			Moves:  s.openLeft(p+1, opened),
 			Write:  s.carried(p, opened),
@@ -143,7 +153,8 @@ func (s *sharing) sharePlace(p place.Place, has, opened int) int {
 	v, _ := p.Value().Times(each)
 	s.quot, _ = s.quot.Add(v)
 	step := lesson.Step{
-		Say: line("share.place", say.Pieces("has", say.Part, has, p), given("by", s.by)), Ask: line("share.place.ask", say.PlaceName("place", p)),
+		Say:    line("share.place", say.Pieces("has", say.Part, has, p), given("by", s.by)),
+		Ask:    line("share.place.ask", say.PlaceName("place", p)),
 		Answer: line("share.place.answer", say.Pieces("each", say.Answer, each, p), say.Pieces("left", say.Answer, left, p)),
 		Look:   line("look.place", say.PlaceName("place", p)),
 	}
@@ -185,7 +196,8 @@ func (s *sharing) openLeft(p place.Place, count int) []board.Move {
 		}
 		slot++
 	}
-	return []board.Move{{Kind: "unbundle", Args: pieces.UnbundleArgs{Place: p, Pieces: []board.Select{{Place: p, Slots: slots}}}}}
+	return []board.Move{{Kind: "unbundle", Args: pieces.UnbundleArgs{Place: p,
+		Pieces: []board.Select{{Place: p, Slots: slots}}}}}
 }
 
 // endDecimals closes a division that went on into tenths and further.
@@ -194,8 +206,10 @@ func (s *sharing) endDecimals(problem string, left int) (Example, error) {
 		return Example{}, say.Refuse("share-ends", text("problem", problem))
 	}
 	s.key(lesson.Step{
-		Say: line("divide.check"), Ask: line("divide.check.ask"), Answer: line("divide.check.decimal", say.Number("quotient", say.Answer, s.quot), given("by", s.by), answer("n", s.n)),
-		Write: []lesson.Write{s.sentence(problem, s.quot.String()), {Kind: "sentence", Text: s.quot.String() + " × " + strconv.Itoa(s.by) + " = " + strconv.Itoa(s.n)}},
+		Say: line("divide.check"), Ask: line("divide.check.ask"),
+		Answer: line("divide.check.decimal", say.Number("quotient", say.Answer, s.quot), given("by", s.by), answer("n", s.n)),
+		Write: []lesson.Write{s.sentence(problem, s.quot.String()),
+			{Kind: "sentence", Text: s.quot.String() + " × " + strconv.Itoa(s.by) + " = " + strconv.Itoa(s.n)}},
 	})
 	return s.end(problem, s.quot.String())
 }

@@ -15,7 +15,8 @@ import (
 // shift multiplies or divides by 10, 100 or 1,000: digits move, the point stays.
 var shift = Spec{
 	ID: "shift", Title: "Ten times as much", Operation: "multiply",
-	Doc:    "A number × or ÷ 10, 100 or 1,000: larger or smaller is predicted, the digits move column by column, the point stays; zeros that hold a place and zeros that need not be written.",
+	Doc: "A number × or ÷ 10, 100 or 1,000: larger or smaller is predicted, the digits move column by column, the " +
+		"point stays; zeros that hold a place and zeros that need not be written.",
 	Args:   "a number, × or ÷, and 10, 100 or 1,000",
 	Sample: []string{"3.05", "x", "10"}, Typed: "3.05 × 10",
 	Limits: "0 to 9,999,999.999 before and after.",
@@ -45,7 +46,8 @@ func makeShift(r Request) (Example, error) {
 	}
 	to, err := w.Number.Shift(power)
 	if err != nil {
-		return Example{}, say.Refuse("shift-range", say.Number("n", say.Given, w.Number), text("sign", sign), text("by", r.Args[2]))
+		return Example{}, say.Refuse("shift-range", say.Number("n", say.Given, w.Number), text("sign", sign),
+			text("by", r.Args[2]))
 	}
 	problem := w.String() + " " + sign + " " + r.Args[2]
 	m := begin(r, "discs 0")
@@ -70,13 +72,15 @@ func (m *maker) shiftSteps(w place.Written, to place.Number, power int, problem 
 		bigger = "shift.zero"
 	}
 	m.key(lesson.Step{
-		Say: line("shift.start", say.Number("n", say.Given, n)), Ask: line("shift.predict", text("problem", problem)), Answer: line(bigger),
-		Moves: []board.Move{{Kind: "build", Args: pieces.AmountArgs{Amount: n.String()}}},
+		Say: line("shift.start", say.Number("n", say.Given, n)), Ask: line("shift.predict", text("problem", problem)),
+		Answer: line(bigger),
+		Moves:  []board.Move{{Kind: "build", Args: pieces.AmountArgs{Amount: n.String()}}},
 	})
 	if w.Decimals > 0 && w.String() != n.String() {
 		m.step(lesson.Step{
-			Say: line("shift.needless", text("written", w.String())), Ask: line("shift.needless.ask"), Answer: line("shift.needless.answer", answerText("written", w.String()), say.Number("n", say.Answer, n)),
-			Write: []lesson.Write{{Kind: "sentence", Text: w.String() + " = " + n.String()}},
+			Say: line("shift.needless", text("written", w.String())), Ask: line("shift.needless.ask"),
+			Answer: line("shift.needless.answer", answerText("written", w.String()), say.Number("n", say.Answer, n)),
+			Write:  []lesson.Write{{Kind: "sentence", Text: w.String() + " = " + n.String()}},
 		})
 	}
 	steps, by := max(power, -power), 1
@@ -139,9 +143,12 @@ func (m *maker) shiftUse(w place.Written, to place.Number, power int) error {
 	}
 	told := w.Number.String() + " " + from
 	m.step(lesson.Step{
-		Say: line("shift.use", text("told", told), text("into", into)), Ask: line("shift.use.ask", text("large", units[0]), text("small", units[1]), text("by", powerText(power)), text("into", into), text("told", told)),
-		Answer: line(map[bool]string{true: "shift.use.more", false: "shift.use.fewer"}[power > 0], answerText("told", to.String()+" "+into), text("into", into)),
-		Write:  []lesson.Write{{Kind: "text", Text: told + " = " + to.String() + " " + into}},
+		Say: line("shift.use", text("told", told), text("into", into)),
+		Ask: line("shift.use.ask", text("large", units[0]), text("small", units[1]), text("by", powerText(power)),
+			text("into", into), text("told", told)),
+		Answer: line(map[bool]string{true: "shift.use.more", false: "shift.use.fewer"}[power > 0],
+			answerText("told", to.String()+" "+into), text("into", into)),
+		Write: []lesson.Write{{Kind: "text", Text: told + " = " + to.String() + " " + into}},
 	})
 	return nil
 }

@@ -12,7 +12,8 @@ import (
 // snap breaks a train of cubes in two, and reads its family of sentences.
 var snap = Spec{
 	ID: "snap", Title: "Snap a train", Operation: "add",
-	Doc:    "A train of cubes is snapped at a chosen place or by chance; count on from the first part; the bond and the sentences of the family.",
+	Doc: "A train of cubes is snapped at a chosen place or by chance; count on from the first part; the bond and " +
+		"the sentences of the family.",
 	Args:   "a whole, and where it breaks if you like",
 	Sample: []string{"9", "5"}, Typed: "9, 5",
 	Limits: "A whole of 2 to 20.",
@@ -50,7 +51,8 @@ func makeSnap(r Request) (Example, error) {
 		Write: []lesson.Write{bond(n, at, rest)},
 	})
 	m.step(lesson.Step{
-		Say: line("snap.count", part("at", at)), Ask: line("snap.count.ask"), Answer: line("snap.count.answer", answer("n", n)),
+		Say: line("snap.count", part("at", at)), Ask: line("snap.count.ask"),
+		Answer: line("snap.count.answer", answer("n", n)),
 	})
 	family := []lesson.Write{m.sentence(sumText([2]int{at, rest}), strconv.Itoa(n))}
 	if at != rest {
@@ -61,7 +63,8 @@ func makeSnap(r Request) (Example, error) {
 		family = append(family, m.sentence(minusText(n, rest), strconv.Itoa(at)))
 	}
 	m.key(lesson.Step{
-		Say: line("snap.family"), Ask: line("snap.family.ask"), Answer: line("snap.family.answer", answer("count", len(family))), Write: family,
+		Say: line("snap.family"), Ask: line("snap.family.ask"),
+		Answer: line("snap.family.answer", answer("count", len(family))), Write: family,
 	})
 	return m.end(strconv.Itoa(n)+" snapped after "+strconv.Itoa(at), sumText([2]int{at, rest}))
 }

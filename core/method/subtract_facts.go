@@ -14,13 +14,15 @@ const subtractFactsID = "subtract-facts"
 // subtractFacts are the ways to a difference up to 20.
 var subtractFacts = Spec{
 	ID: subtractFactsID, Title: "Subtraction facts", Operation: "subtract",
-	Doc:    "A difference from numbers to 20 by each way that fits: take away, back through ten, think addition, difference.",
+	Doc: "A difference from numbers to 20 by each way that fits: take away, back through ten, think addition, " +
+		"difference.",
 	Args:   "a number from 0 to 20, and one to take away",
 	Sample: []string{"14", "-", "6"}, Typed: "14 − 6",
 	Limits: "Numbers from 0 to 20, no more taken away than there are.",
 	Models: []string{"rack", "counters"},
 	Options: []Option{
-		{"way", "One way, or all that fit.", []string{"all", "take away", "back through ten", "think addition", "difference"}},
+		{"way", "One way, or all that fit.", []string{"all", "take away", "back through ten", "think addition",
+			"difference"}},
 		seenOption,
 	},
 	make: makeSubtractFacts,
@@ -65,15 +67,18 @@ func rowsOf(n int) board.Move {
 
 func (m *maker) showWhole(a int) {
 	m.step(lesson.Step{
-		Say: line("minus.show", part("a", a)), Ask: line("facts.see"), Answer: line("facts.seen"), Moves: []board.Move{rowsOf(a)},
+		Say: line("minus.show", part("a", a)), Ask: line("facts.see"), Answer: line("facts.seen"),
+		Moves: []board.Move{rowsOf(a)},
 	})
 }
 
 // closeMinus checks a difference by adding back.
 func (m *maker) closeMinus(a, b int) {
 	m.step(lesson.Step{
-		Say: line("minus.check"), Ask: line("minus.check.ask", part("b", b)), Answer: line("minus.check.answer", answer("d", a-b), part("b", b), answer("a", a)),
-		Write: []lesson.Write{m.sentence(minusText(a, b), strconv.Itoa(a-b)), m.sentence(sumText([2]int{a - b, b}), strconv.Itoa(a))},
+		Say: line("minus.check"), Ask: line("minus.check.ask", part("b", b)),
+		Answer: line("minus.check.answer", answer("d", a-b), part("b", b), answer("a", a)),
+		Write: []lesson.Write{m.sentence(minusText(a, b), strconv.Itoa(a-b)),
+			m.sentence(sumText([2]int{a - b, b}), strconv.Itoa(a))},
 	})
 }
 
@@ -90,9 +95,10 @@ func backThroughTen(m *maker, a, b int) {
 	m.showWhole(a)
 	first := a - 10
 	m.key(lesson.Step{
-		Say: line("back.start", part("a", a)), Ask: line("back.ask", part("b", b)), Answer: line("back.answer", part("b", b), answer("first", first), answer("rest", b-first)),
-		Moves: []board.Move{rowsOf(10)},
-		Write: []lesson.Write{bond(b, first, b-first), m.sentence(minusText(a, first), "10")},
+		Say: line("back.start", part("a", a)), Ask: line("back.ask", part("b", b)),
+		Answer: line("back.answer", part("b", b), answer("first", first), answer("rest", b-first)),
+		Moves:  []board.Move{rowsOf(10)},
+		Write:  []lesson.Write{bond(b, first, b-first), m.sentence(minusText(a, first), "10")},
 	})
 	m.step(lesson.Step{
 		Say: line("back.rest"), Ask: line("minus.left"), Answer: line("minus.left.answer", answer("d", a-b)),
@@ -104,9 +110,10 @@ func backThroughTen(m *maker, a, b int) {
 
 func thinkAddition(m *maker, a, b int) {
 	m.step(lesson.Step{
-		Say: line("think.start", part("a", a), part("b", b)), Ask: line("think.ask", part("b", b), part("a", a)), Answer: line("think.answer", answer("d", a-b)),
-		Moves: []board.Move{rowsOf(b)},
-		Write: []lesson.Write{{Kind: "text", Text: strconv.Itoa(b) + " + □ = " + strconv.Itoa(a)}},
+		Say: line("think.start", part("a", a), part("b", b)), Ask: line("think.ask", part("b", b), part("a", a)),
+		Answer: line("think.answer", answer("d", a-b)),
+		Moves:  []board.Move{rowsOf(b)},
+		Write:  []lesson.Write{{Kind: "text", Text: strconv.Itoa(b) + " + □ = " + strconv.Itoa(a)}},
 	})
 	m.key(lesson.Step{
 		Say: line("think.up"), Ask: line("think.up.ask"), Answer: line("think.up.answer", answer("d", a-b)),
@@ -117,8 +124,9 @@ func thinkAddition(m *maker, a, b int) {
 
 func asDifference(m *maker, a, b int) {
 	m.key(lesson.Step{
-		Say: line("difference.rows", part("a", a), part("b", b)), Ask: line("difference.ask"), Answer: line("difference.answer", answer("d", a-b)),
-		Moves: m.rings(m.both(a, b), run(b, a)),
+		Say: line("difference.rows", part("a", a), part("b", b)), Ask: line("difference.ask"),
+		Answer: line("difference.answer", answer("d", a-b)),
+		Moves:  m.rings(m.both(a, b), run(b, a)),
 	})
 	m.closeMinus(a, b)
 }

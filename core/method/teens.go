@@ -40,7 +40,8 @@ func makeTeens(r Request) (Example, error) {
 	m.step(lesson.Step{
 		Say: line("teens.slow", given("n", n)), Ask: line("teens.slow.ask"),
 		Answer: line("teens.slow.answer", answer("slow", n), answer("fast", fastPushes(n))),
-		Moves:  []board.Move{{Kind: "home"}}, Write: []lesson.Write{row("one by one", strconv.Itoa(n)), row("by tens", strconv.Itoa(fastPushes(n)))},
+		Moves:  []board.Move{{Kind: "home"}}, Write: []lesson.Write{row("one by one", strconv.Itoa(n)),
+			row("by tens", strconv.Itoa(fastPushes(n)))},
 	})
 	m.step(lesson.Step{
 		Say: line("teens.check"), Ask: line("teens.check.ask"), Answer: line("teens.check.answer", answer("n", n)),
@@ -77,7 +78,8 @@ func (m *maker) oneTeen(n int, first bool) {
 	v := place.Int(n)
 	m.key(lesson.Step{
 		Say: line("teens.say"), Ask: line("teens.ask"),
-		Answer: line(id, answer("ones", ones), answer("n", n), answerText("placeWords", v.PlaceWords()), answerText("words", v.Words(true))),
-		Moves:  moves, Write: []lesson.Write{sentence},
+		Answer: line(id, answer("ones", ones), answer("n", n), answerText("placeWords", v.PlaceWords()),
+			answerText("words", v.Words(true))),
+		Moves: moves, Write: []lesson.Write{sentence},
 	})
 }

@@ -41,12 +41,14 @@ func makeTurn(r Request) (Example, error) {
 	}
 	m := begin(r, notation)
 	m.step(lesson.Step{
-		Say: line("turn.start", text("left", left)), Ask: line("turn.many"), Answer: line("turn.many.answer", answer("total", total)),
-		Moves: []board.Move{build}, Write: []lesson.Write{m.sentence(left, strconv.Itoa(total))},
+		Say: line("turn.start", text("left", left)), Ask: line("turn.many"),
+		Answer: line("turn.many.answer", answer("total", total)),
+		Moves:  []board.Move{build}, Write: []lesson.Write{m.sentence(left, strconv.Itoa(total))},
 	})
 	m.key(lesson.Step{
 		Say: line("turn.turn"), Ask: line("turn.predict"), Answer: line("turn.answer", answer("total", total)),
-		Moves: []board.Move{{Kind: "keep"}, change}, Write: []lesson.Write{m.sentence(right, strconv.Itoa(total)), {Kind: "sentence", Text: left + " = " + right}},
+		Moves: []board.Move{{Kind: "keep"}, change}, Write: []lesson.Write{m.sentence(right, strconv.Itoa(total)),
+			{Kind: "sentence", Text: left + " = " + right}},
 	})
 	m.step(lesson.Step{Say: line("turn.check"), Ask: line("turn.check.ask"), Answer: line("turn.check.answer")})
 	return m.end(left, strconv.Itoa(total))

@@ -15,7 +15,8 @@ import (
 // reasoned on the model, and revealed.
 var unknown = Spec{
 	ID: "unknown", Title: "Find what is missing", Operation: "add",
-	Doc:    "A sentence with one unknown in any place: what it stands for lies under a cover; the model and the inverse tell it; it is revealed and checked.",
+	Doc: "A sentence with one unknown in any place: what it stands for lies under a cover; the model and the " +
+		"inverse tell it; it is revealed and checked.",
 	Args:   "a sentence with one unknown",
 	Sample: []string{"? + 7 = 15"}, Typed: "? + 7 = 15",
 	Limits: "+, −, × or ÷ with whole numbers to 100.",
@@ -47,8 +48,9 @@ func makeUnknown(r Request) (Example, error) {
 		x.groups(m)
 	}
 	m.key(lesson.Step{
-		Say: line("unknown.check"), Ask: line("unknown.check.ask"), Answer: line("unknown.check.answer", answerText("solved", x.solved)),
-		Write: []lesson.Write{{Kind: "sentence", Text: x.solved}},
+		Say: line("unknown.check"), Ask: line("unknown.check.ask"),
+		Answer: line("unknown.check.answer", answerText("solved", x.solved)),
+		Write:  []lesson.Write{{Kind: "sentence", Text: x.solved}},
 	})
 	return m.end(x.text, strconv.Itoa(x.answer))
 }
@@ -113,14 +115,17 @@ func (x missing) parts(m *maker) {
 		amount = strconv.Itoa(one) + " + " + strconv.Itoa(two)
 	}
 	m.key(lesson.Step{
-		Say: line("unknown.start", text("sentence", x.text)), Ask: line(map[bool]string{true: "unknown.whole.ask", false: "unknown.part.ask"}[wholeUnknown]),
+		Say:    line("unknown.start", text("sentence", x.text)),
+		Ask:    line(map[bool]string{true: "unknown.whole.ask", false: "unknown.part.ask"}[wholeUnknown]),
 		Answer: line(map[bool]string{true: "unknown.whole", false: "unknown.part"}[wholeUnknown]),
-		Moves:  []board.Move{{Kind: "build", Args: counters.NumberArgs{Amount: amount}}, {Kind: "cover", Args: board.CoverArgs{Zone: board.AllZone}}},
+		Moves: []board.Move{{Kind: "build", Args: counters.NumberArgs{Amount: amount}},
+			{Kind: "cover", Args: board.CoverArgs{Zone: board.AllZone}}},
 	})
 	if wholeUnknown {
 		m.step(lesson.Step{
-			Say: line("unknown.join", part("one", one), part("two", two)), Ask: line("unknown.join.ask"), Answer: line("unknown.is", answer("n", x.answer)),
-			Moves: []board.Move{{Kind: "uncover"}}, Write: []lesson.Write{bond(whole, one, two)},
+			Say: line("unknown.join", part("one", one), part("two", two)), Ask: line("unknown.join.ask"),
+			Answer: line("unknown.is", answer("n", x.answer)),
+			Moves:  []board.Move{{Kind: "uncover"}}, Write: []lesson.Write{bond(whole, one, two)},
 		})
 		return
 	}
@@ -143,14 +148,17 @@ func (x missing) groups(m *maker) {
 	}
 	m.key(lesson.Step{
 		Say: line("unknown.start", text("sentence", x.text)), Ask: line("unknown.groups.ask"), Answer: line("unknown.groups"),
-		Moves: []board.Move{{Kind: "build", Args: counters.NumberArgs{Amount: strconv.Itoa(product)}}, {Kind: "cover", Args: board.CoverArgs{Zone: board.AllZone}}},
+		Moves: []board.Move{{Kind: "build", Args: counters.NumberArgs{Amount: strconv.Itoa(product)}},
+			{Kind: "cover", Args: board.CoverArgs{Zone: board.AllZone}}},
 	})
 	inverse := strconv.Itoa(one) + " × " + strconv.Itoa(two) + " = " + strconv.Itoa(product)
 	m.step(lesson.Step{
-		Say: line("unknown.inverse"), Ask: line("unknown.inverse.ask"), Answer: line("unknown.take.answer", answerText("inverse", inverse)),
-		Write: []lesson.Write{{Kind: "sentence", Text: inverse}},
+		Say: line("unknown.inverse"), Ask: line("unknown.inverse.ask"),
+		Answer: line("unknown.take.answer", answerText("inverse", inverse)),
+		Write:  []lesson.Write{{Kind: "sentence", Text: inverse}},
 	})
-	reveal := lesson.Step{Say: line("unknown.reveal"), Ask: line("unknown.reveal.ask"), Answer: line("unknown.is", answer("n", x.answer)), Moves: []board.Move{{Kind: "uncover"}}}
+	reveal := lesson.Step{Say: line("unknown.reveal"), Ask: line("unknown.reveal.ask"),
+		Answer: line("unknown.is", answer("n", x.answer)), Moves: []board.Move{{Kind: "uncover"}}}
 	if one >= 1 && one <= 12 && two >= 1 && two <= 12 {
 		reveal.Moves = append(reveal.Moves, board.Move{Kind: "array", Args: counters.FramesArgs{Rows: one, Columns: two}})
 	}

@@ -111,8 +111,9 @@ func buildArgs(n place.Number) pieces.AmountArgs { return pieces.AmountArgs{Amou
 // what is seen.
 func (m *maker) showBoth(a, b int) {
 	m.key(lesson.Step{
-		Say: line(m.ofFrames("facts.show", "frames.two"), part("a", a), part("b", b)), Ask: line("facts.see"), Answer: line("facts.seen"),
-		Moves: m.both(a, b),
+		Say: line(m.ofFrames("facts.show", "frames.two"), part("a", a), part("b", b)), Ask: line("facts.see"),
+		Answer: line("facts.seen"),
+		Moves:  m.both(a, b),
 	})
 }
 

@@ -128,7 +128,8 @@ func zoneNames(m board.Model) []string {
 }
 
 // edges are amounts at the ends of what a board holds.
-var edges = []string{"0", "9999999", "9999999.999", "0.001", "9 millions", "1 million", "999 thousands", "2999 ones", "9 hundred thousands 3 tens"}
+var edges = []string{"0", "9999999", "9999999.999", "0.001", "9 millions", "1 million", "999 thousands", "2999 ones",
+	"9 hundred thousands 3 tens"}
 
 func drawAmount(t *rapid.T) string {
 	switch rapid.IntRange(0, 4).Draw(t, "way") {

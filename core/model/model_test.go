@@ -185,7 +185,8 @@ func TestLayoutsKeepPiecesInTheirZonesAndApart(t *testing.T) {
 				z := l.Zones[slices.IndexFunc(l.Zones, func(z board.Zone) bool { return z.ID == p.Zone })]
 				if z.ID != "mat" {
 					x, y := int(p.X), int(p.Y)
-					require.Truef(t, x >= z.X && y >= z.Y && x+int(p.W) <= z.X+z.W && y+int(p.H) <= z.Y+z.H, "%+v lies outside %+v", p, z)
+					require.Truef(t, x >= z.X && y >= z.Y && x+int(p.W) <= z.X+z.W && y+int(p.H) <= z.Y+z.H, "%+v lies outside %+v", p,
+						z)
 					require.Zerof(t, at[[2]int32{p.X, p.Y}], "two pieces lie at %d, %d", p.X, p.Y)
 				}
 				at[[2]int32{p.X, p.Y}] = p.ID
@@ -255,7 +256,8 @@ func tryExample(t *testing.T, mv board.MoveSpec) {
 	require.NoErrorf(t, err, "%s on %s", mv.Kind, mv.Board)
 	require.NotEmptyf(t, effect.Said.Text(say.Words{}), "%s says nothing", mv.Kind)
 	if mv.Kind != "counted" { // there is nothing new on a board that was just read
-		require.NotEqualf(t, asJSON(t, b)+layouts(b), asJSON(t, next)+layouts(next), "%s does nothing on its own example", mv.Kind)
+		require.NotEqualf(t, asJSON(t, b)+layouts(b), asJSON(t, next)+layouts(next), "%s does nothing on its own example",
+			mv.Kind)
 	}
 }
 
@@ -291,7 +293,8 @@ func TestRefusalsSayWhatWouldDo(t *testing.T) {
 		{"blocks 5o", `{"kind":"unbundle","place":"ones"}`, "A one is the smallest block. It cannot be opened."},
 		{"blocks 5o", `{"kind":"unbundle","place":"tens"}`, "Only 0 tens here, and 1 are asked for."},
 		{"blocks 5o", `{"kind":"take","pieces":[{"place":"ones","count":7}]}`, "Only 5 ones here, and 7 are asked for."},
-		{"blocks 5o", `{"kind":"take","pieces":[{"place":"tenths","count":1}]}`, "There is no block for tenths. They go from ones to thousands."},
+		{"blocks 5o", `{"kind":"take","pieces":[{"place":"tenths","count":1}]}`,
+			"There is no block for tenths. They go from ones to thousands."},
 		{"blocks 5o", `{"kind":"take","pieces":[{"ids":[99]}]}`, "Piece 99 is not on this board."},
 		{"blocks 5o", `{"kind":"build","amount":"lots"}`, `"lots" is not a count in "lots". Write it like 14 tens 6 ones.`},
 		{"blocks 5o", `{"kind":"build","amount":"-3"}`, `"-3" is below 0: the number must be from 0 to 9999999.999.`},
@@ -300,9 +303,12 @@ func TestRefusalsSayWhatWouldDo(t *testing.T) {
 		{"blocks 3th", `{"kind":"unbundle","place":"thousands","to":"ones","count":3}`, "That would make 3000 pieces"},
 		{"blocks 5o", `{"kind":"lay","pieces":[{"place":"ones"}],"dx":1,"dy":1}`, "Pieces move freely only on the open mat."},
 		{"blocks 5o", `{"kind":"bundel","place":"ones"}`, `There is no move called "bundel" for blocks.`},
-		{"blocks 5o", `{"kind":"bundle","plaice":"ones"}`, `"plaice": there is no such field. Those of bundle are place, pieces, trace.`},
-		{"blocks 5o", `{"kind":"unbundle","place":"tens","count":"two"}`, `"count": this must be a whole number, not a text.`},
-		{"blocks 5o", `{"kind":"unbundle","place":"tens","count":1.5}`, `"count": this must be a whole number, not the number 1.5.`},
+		{"blocks 5o", `{"kind":"bundle","plaice":"ones"}`,
+			`"plaice": there is no such field. Those of bundle are place, pieces, trace.`},
+		{"blocks 5o", `{"kind":"unbundle","place":"tens","count":"two"}`,
+			`"count": this must be a whole number, not a text.`},
+		{"blocks 5o", `{"kind":"unbundle","place":"tens","count":1.5}`,
+			`"count": this must be a whole number, not the number 1.5.`},
 		{"blocks 5o", `{"kind":"clear","model":3}`, "This board has no model number 4. It has 1."},
 		{"rack 2: 6 8", `{"kind":"slide","rows":[{"row":3,"to":1}]}`, "There is no row 3. This rack has 2 rows."},
 		{"rack 2: 6 8", `{"kind":"slide","rows":[{"row":1,"to":11}]}`, "The count must be from 0 to 10. 11 is not."},
@@ -310,12 +316,14 @@ func TestRefusalsSayWhatWouldDo(t *testing.T) {
 		{"rack 2: 6 8", `{"kind":"build","amount":"2.5"}`, "2.5 does not fit on a rack. A rack shows whole numbers."},
 		{"rack 2: 6 8", `{"kind":"rows","count":1}`, "Row 2 has 8 beads on the reading side. Push them home first."},
 		{"rack 2: 6 8", `{"kind":"cover","zone":"row 9"}`, "There is no part called row 9 to cover."},
-		{"blocks 5o", `{"kind":"take","pieces":[{"place":"ones","shade":"red"}]}`, `"shade": there is no such field. Those of take are pieces.`},
+		{"blocks 5o", `{"kind":"take","pieces":[{"place":"ones","shade":"red"}]}`,
+			`"shade": there is no such field. Those of take are pieces.`},
 		{"discs 9m", `{"kind":"place","amount":"9 millions"}`, "That is more than 9999999.999, the largest number here."},
 		{"discs 9m", `{"kind":"place","amount":"999 thousands"}`, ""},
 		{"counters 9 of millions", `{"kind":"place","count":1}`, "The number must be from 0 to 9999999.999."},
 		{"blocks 4o", `{"kind":"beside","readouts":null}`, `"readouts": it is missing.`},
-		{"blocks 4o", `{"kind":"beside","readouts":["numeral","words","expanded","unitForm","placeWords"]}`, `"readouts": 5 are too many; it holds 4.`},
+		{"blocks 4o", `{"kind":"beside","readouts":["numeral","words","expanded","unitForm","placeWords"]}`,
+			`"readouts": 5 are too many; it holds 4.`},
 		{"rack 2: 6 8", `{"kind":"removeModel"}`, "A board keeps at least one model."},
 	} {
 		b, err := board.Parse(c.board)
@@ -482,7 +490,8 @@ func FuzzMove(f *testing.F) {
 		if json.Unmarshal(raw, &mv) != nil {
 			return
 		}
-		for _, text := range []string{"blocks 1th 1h 4t 13o + 2o", "rack 2: 6 8", "counters 2x5: 6 + 3 @ 2 2", "cubes 2T 5a4b 3", "discs 2h 13o 5.h"} {
+		for _, text := range []string{"blocks 1th 1h 4t 13o + 2o", "rack 2: 6 8", "counters 2x5: 6 + 3 @ 2 2",
+			"cubes 2T 5a4b 3", "discs 2h 13o 5.h"} {
 			b, err := board.Parse(text)
 			require.NoError(t, err)
 			_, _, err = board.Apply(b, mv)

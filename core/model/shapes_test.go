@@ -72,7 +72,8 @@ func TestAllWaysMissNoneAndRepeatNone(t *testing.T) {
 func TestSharingAgreesWithDivision(t *testing.T) {
 	for n := range 41 {
 		for groups := 1; groups <= 12; groups++ {
-			b, err := play(t, fmt.Sprintf("counters %d", n), fmt.Sprintf(`{"kind":"groups","count":%d}`, groups), `{"kind":"share"}`)
+			b, err := play(t, fmt.Sprintf("counters %d", n), fmt.Sprintf(`{"kind":"groups","count":%d}`, groups),
+				`{"kind":"share"}`)
 			if n < groups {
 				require.EqualError(t, err, fmt.Sprintf("%d left. One for each of %d groups needs %d.", n, groups, groups))
 				continue
@@ -155,7 +156,8 @@ func TestCountersGoIntoTheFrameThatIsNamed(t *testing.T) {
 		}
 		return in
 	}
-	two, err := play(t, "counters 2x5 2x5: 0", `{"kind":"place","count":8,"frame":1}`, `{"kind":"place","count":5,"mint":true,"frame":2}`)
+	two, err := play(t, "counters 2x5 2x5: 0", `{"kind":"place","count":8,"frame":1}`,
+		`{"kind":"place","count":5,"mint":true,"frame":2}`)
 	require.NoError(t, err)
 	assert.Equal(t, map[string]int{"frame 1": 8, "frame 2": 5}, lying(two))
 
@@ -168,11 +170,14 @@ func TestCountersGoIntoTheFrameThatIsNamed(t *testing.T) {
 	assert.Less(t, lay.Pieces[9].X, lay.Pieces[8].X)
 
 	// A counter changes its cell within a full frame; one that is taken does not come.
-	assert.Equal(t, lying(ten), lying(mustPlay(t, ten, `{"kind":"put","group":0,"frame":1,"cell":3,"pieces":[{"place":"ones","slots":[0]}]}`)))
+	assert.Equal(t, lying(ten), lying(mustPlay(t, ten,
+		`{"kind":"put","group":0,"frame":1,"cell":3,"pieces":[{"place":"ones","slots":[0]}]}`)))
 	for _, c := range []struct{ move, why string }{
-		{`{"kind":"put","group":0,"frame":1,"pieces":[{"place":"ones","slots":[10,11]}]}`, "Frame 1 has room for 0 more, not for 2."},
+		{`{"kind":"put","group":0,"frame":1,"pieces":[{"place":"ones","slots":[10,11]}]}`,
+			"Frame 1 has room for 0 more, not for 2."},
 		{`{"kind":"place","count":8,"frame":2}`, "Frame 2 has room for 7 more, not for 8."},
-		{`{"kind":"put","group":0,"frame":3,"pieces":[{"place":"ones","slots":[0]}]}`, "There is no frame 3. This mat has 2."},
+		{`{"kind":"put","group":0,"frame":3,"pieces":[{"place":"ones","slots":[0]}]}`,
+			"There is no frame 3. This mat has 2."},
 	} {
 		var mv board.Move
 		require.NoError(t, json.Unmarshal([]byte(c.move), &mv))
@@ -216,7 +221,8 @@ func TestTrainsSnapAnywhereAndJoin(t *testing.T) {
 
 // A shift is exact, comes back, and is refused past either end of the chart.
 func TestShiftsAreExactAndComeBack(t *testing.T) {
-	for _, text := range []string{"discs 3o 5.h", "discs 6h 4t", "discs 1m", "discs 9th 9h 9t 9o 9.t", "discs 0", "discs 12o 3.t"} {
+	for _, text := range []string{"discs 3o 5.h", "discs 6h 4t", "discs 1m", "discs 9th 9h 9t 9o 9.t", "discs 0",
+		"discs 12o 3.t"} {
 		b, err := board.Parse(text)
 		require.NoError(t, err)
 		for by := -3; by <= 3; by++ {
@@ -243,7 +249,8 @@ func TestShiftsAreExactAndComeBack(t *testing.T) {
 }
 
 func TestThePointNeverMovesAndZerosTravel(t *testing.T) {
-	b, err := play(t, "discs 3o 5.h", `{"kind":"columns","top":"hundreds","bottom":"hundredths"}`, `{"kind":"cards","shown":true}`)
+	b, err := play(t, "discs 3o 5.h", `{"kind":"columns","top":"hundreds","bottom":"hundredths"}`,
+		`{"kind":"cards","shown":true}`)
 	require.NoError(t, err)
 	point := func(b board.Board) board.Decor {
 		for _, d := range b.Lay(0).Decor {

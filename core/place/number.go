@@ -177,7 +177,8 @@ func Parse(s string) (Written, error) {
 		return Written{}, fmt.Errorf("%q is not a number. Write digits, like 146 or 3.05", s)
 	}
 	if len(decimals) > 3 {
-		return Written{}, fmt.Errorf("%q has %d decimals. Numbers here go to thousandths: at most 3 decimals", s, len(decimals))
+		return Written{}, fmt.Errorf("%q has %d decimals. Numbers here go to thousandths: at most 3 decimals", s,
+			len(decimals))
 	}
 	whole = strings.TrimLeft(whole, "0")
 	if len(whole) > 7 {

@@ -181,9 +181,12 @@ func TestRead(t *testing.T) {
 		{"17", "10 + 7", "1 ten 7 ones", "seventeen", "seventeen", "ten seven"},
 		{"42", "40 + 2", "4 tens 2 ones", "forty-two", "forty-two", "four ten two"},
 		{"53", "50 + 3", "5 tens 3 ones", "fifty-three", "fifty-three", "five ten three"},
-		{"312", "300 + 10 + 2", "3 hundreds 1 ten 2 ones", "three hundred twelve", "three hundred and twelve", "three hundred ten two"},
-		{"4070", "4000 + 70", "4 thousands 7 tens", "four thousand seventy", "four thousand and seventy", "four thousand seven ten"},
-		{"3.05", "3 + 0.05", "3 ones 5 hundredths", "three point zero five", "three point zero five", "three and five hundredths"},
+		{"312", "300 + 10 + 2", "3 hundreds 1 ten 2 ones", "three hundred twelve", "three hundred and twelve",
+			"three hundred ten two"},
+		{"4070", "4000 + 70", "4 thousands 7 tens", "four thousand seventy", "four thousand and seventy",
+			"four thousand seven ten"},
+		{"3.05", "3 + 0.05", "3 ones 5 hundredths", "three point zero five", "three point zero five",
+			"three and five hundredths"},
 		{"40.00", "40", "4 tens", "forty point zero zero", "forty point zero zero", "four ten"},
 		{"0.5", "0.5", "5 tenths", "zero point five", "zero point five", "five tenths"},
 		{"1000005", "1000000 + 5", "1 million 5 ones", "one million five", "one million and five", "one million five"},
@@ -207,14 +210,16 @@ func TestParseReadsWhatTeachersWrite(t *testing.T) {
 }
 
 func TestParseRefusesWithAQuoteOfTheInput(t *testing.T) {
-	for _, in := range []string{"", "abc", "1,46", "12 34 ", "1.2345", "10000000", "-3", "3.", ".5", "1e3", "1..2", "١٢", "1,,000"} {
+	for _, in := range []string{"", "abc", "1,46", "12 34 ", "1.2345", "10000000", "-3", "3.", ".5", "1e3", "1..2", "١٢",
+		"1,,000"} {
 		_, err := place.Parse(in)
 		require.Error(t, err, in)
 		if in != "" {
 			assert.Contains(t, err.Error(), strconv.Quote(in))
 		}
 	}
-	for _, in := range []string{"14 tens 6 tens", "tens", "x ones", "3 dozens", "99999999 ones", "2 millions 9999999 ones", "-1 ones"} {
+	for _, in := range []string{"14 tens 6 tens", "tens", "x ones", "3 dozens", "99999999 ones", "2 millions 9999999 ones",
+		"-1 ones"} {
 		_, err := place.ParseUnitForm(in)
 		require.Error(t, err, in)
 	}

@@ -328,7 +328,8 @@ type Refusal struct {
 
 // Refuse makes a refusal whose code is the message's id without its prefix.
 func Refuse(id string, values ...Value) *Refusal {
-	return &Refusal{Code: strings.TrimPrefix(id, "refuse."), Message: New("refuse."+strings.TrimPrefix(id, "refuse."), values...)}
+	return &Refusal{Code: strings.TrimPrefix(id, "refuse."),
+		Message: New("refuse."+strings.TrimPrefix(id, "refuse."), values...)}
 }
 
 // Error is the sentence in the default words.

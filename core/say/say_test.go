@@ -12,7 +12,8 @@ import (
 )
 
 func TestMessagesFollowTheClassesWords(t *testing.T) {
-	m := say.New("did.bundled", say.Pieces("from", say.Amount, 10, place.Ones), say.Pieces("to", say.Amount, 1, place.Tens))
+	m := say.New("did.bundled", say.Pieces("from", say.Amount, 10, place.Ones),
+		say.Pieces("to", say.Amount, 1, place.Tens))
 	for words, want := range map[say.Words]string{
 		{}:                                 "Bundled: 10 ones into 1 ten.",
 		{Regroup: "exchange"}:              "Exchanged: 10 ones for 1 ten.",

@@ -48,7 +48,8 @@ func Judge(text string) (Verdict, error) {
 	for i, r := range s.Relations {
 		if !holds(values[i].rat(), r, values[i+1].rat()) {
 			v.State = "false"
-			v.Said = say.New("sentence.false", say.Text("left", say.Amount, s.Sides[i].String()), say.Text("value", say.Amount, written(values[i].rat())),
+			v.Said = say.New("sentence.false", say.Text("left", say.Amount, s.Sides[i].String()),
+				say.Text("value", say.Amount, written(values[i].rat())),
 				say.Text("right", say.Amount, s.Sides[i+1].String()), say.Text("other", say.Amount, written(values[i+1].rat())))
 			v.Arrow = s.arrow(values)
 			break

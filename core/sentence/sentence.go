@@ -62,7 +62,8 @@ func (s Side) String() string {
 }
 
 // signs are the ways in which a class or a keyboard writes each sign.
-var signs = strings.NewReplacer("-", "−", "–", "−", "*", "×", "x", "×", "X", "×", "·", "×", "/", "÷", ":", "÷", "?", Unknown, "_", Unknown)
+var signs = strings.NewReplacer("-", "−", "–", "−", "*", "×", "x", "×", "X", "×", "·", "×", "/", "÷", ":", "÷", "?",
+	Unknown, "_", Unknown)
 
 // Parse reads a sentence. Errors are refusals that quote the part at fault.
 func Parse(text string) (Sentence, error) {

@@ -9,7 +9,8 @@ import (
 
 // operations are the headings under which methods stand, in order.
 var operations = []struct{ id, title string }{
-	{"number", "Numbers"}, {"add", "Addition"}, {"subtract", "Subtraction"}, {"multiply", "Multiplication"}, {"divide", "Division"},
+	{"number", "Numbers"}, {"add", "Addition"}, {"subtract", "Subtraction"}, {"multiply", "Multiplication"}, {"divide",
+		"Division"},
 }
 
 // Methods is the page about every method, with one whole example of each as a
@@ -29,7 +30,8 @@ func Methods() string {
 }
 
 func writeMethod(w *strings.Builder, spec method.Spec) {
-	fmt.Fprintf(w, "\n### %s (`%s`)\n\n%s\n\nTyped: `%s`. Shown with: %s. Fits: %s\n", spec.Title, spec.ID, spec.Doc, spec.Typed, strings.Join(spec.Models, ", "), spec.Limits)
+	fmt.Fprintf(w, "\n### %s (`%s`)\n\n%s\n\nTyped: `%s`. Shown with: %s. Fits: %s\n", spec.Title, spec.ID, spec.Doc,
+		spec.Typed, strings.Join(spec.Models, ", "), spec.Limits)
 	for _, o := range spec.Options {
 		choices := "A text"
 		if len(o.Choices) > 0 {

@@ -31,8 +31,9 @@ func Lesson() *jsonschema.Schema {
 // Door is the schema of what the web exchanges with the core: for each operation the
 // form of its argument and of its answer.
 func Door() *jsonschema.Schema {
-	s := &jsonschema.Schema{Version: jsonschema.Version, Title: "Calls", Type: "object", Definitions: jsonschema.Definitions{},
-		Properties: jsonschema.NewProperties(), AdditionalProperties: jsonschema.FalseSchema}
+	s := &jsonschema.Schema{Version: jsonschema.Version, Title: "Calls", Type: "object",
+		Definitions: jsonschema.Definitions{},
+		Properties:  jsonschema.NewProperties(), AdditionalProperties: jsonschema.FalseSchema}
 	for _, o := range door.Operations() {
 		props := jsonschema.NewProperties()
 		props.Set("arg", argument(s, o))
@@ -44,7 +45,8 @@ func Door() *jsonschema.Schema {
 	graft(s, lesson.Lesson{})
 	define(s)
 	// Pieces of an open board are named by their ids too.
-	s.Definitions["Select"].Properties.Set("ids", &jsonschema.Schema{Type: "array", Items: &jsonschema.Schema{Type: "integer"}})
+	s.Definitions["Select"].Properties.Set("ids", &jsonschema.Schema{Type: "array",
+		Items: &jsonschema.Schema{Type: "integer"}})
 	return s
 }
 
@@ -56,7 +58,8 @@ func argument(s *jsonschema.Schema, o door.Operation) *jsonschema.Schema {
 			s.Definitions[key] = def
 		}
 	}
-	arg := &jsonschema.Schema{Type: "object", Properties: jsonschema.NewProperties(), AdditionalProperties: jsonschema.FalseSchema}
+	arg := &jsonschema.Schema{Type: "object", Properties: jsonschema.NewProperties(),
+		AdditionalProperties: jsonschema.FalseSchema}
 	if o.OnOpen {
 		arg.Properties.Set("handle", &jsonschema.Schema{Type: "integer"})
 		arg.Required = append(arg.Required, "handle")
@@ -129,8 +132,9 @@ func ref(name string) *jsonschema.Schema { return &jsonschema.Schema{Ref: "#/$de
 func define(s *jsonschema.Schema) {
 	s.Definitions["Place"] = placeSchema()
 	s.Definitions["Line"] = &jsonschema.Schema{
-		Description: "A line of a step: the teacher's own text, or a message of the catalogue, which follows the class's words.",
-		OneOf:       []*jsonschema.Schema{{Type: "string", MaxLength: ptr(2000)}, ref("Message")},
+		Description: "A line of a step: the teacher's own text, or a message of the catalogue, which follows the class's " +
+			"words.",
+		OneOf: []*jsonschema.Schema{{Type: "string", MaxLength: ptr(2000)}, ref("Message")},
 	}
 	s.Definitions["Pieces"] = &jsonschema.Schema{
 		Description: "Pieces as drawn: [id, look, x, y, w, h, part, marks] in model units, and the text on it, if any.",
@@ -164,8 +168,10 @@ func placeSchema() *jsonschema.Schema {
 
 func boardSchema() *jsonschema.Schema {
 	props := jsonschema.NewProperties()
-	props.Set("models", &jsonschema.Schema{Type: "array", MinItems: ptr(1), MaxItems: ptr(board.MaxModels), Items: ref("Model")})
-	props.Set("titles", &jsonschema.Schema{Type: "array", MaxItems: ptr(board.MaxModels), Items: &jsonschema.Schema{Type: "string", MaxLength: ptr(200)}})
+	props.Set("models", &jsonschema.Schema{Type: "array", MinItems: ptr(1), MaxItems: ptr(board.MaxModels),
+		Items: ref("Model")})
+	props.Set("titles", &jsonschema.Schema{Type: "array", MaxItems: ptr(board.MaxModels),
+		Items: &jsonschema.Schema{Type: "string", MaxLength: ptr(200)}})
 	props.Set("tiles", &jsonschema.Schema{
 		Type: "array", MaxItems: ptr(board.MaxModels), Items: ref("Tile"),
 		Description: "What surrounds each model; left out when there is nothing.",
@@ -179,10 +185,13 @@ func boardSchema() *jsonschema.Schema {
 
 func tileSchema() *jsonschema.Schema {
 	props := jsonschema.NewProperties()
-	props.Set("width", &jsonschema.Schema{Type: "integer", Minimum: "0", Maximum: json.Number(fmt.Sprint(board.MaxWidth)), Description: "Hundredths of an even share of the board; even when left out."})
+	props.Set("width", &jsonschema.Schema{Type: "integer", Minimum: "0", Maximum: json.Number(fmt.Sprint(board.MaxWidth)),
+		Description: "Hundredths of an even share of the board; even when left out."})
 	props.Set("linked", &jsonschema.Schema{Type: "boolean", Description: "Linked models show one number."})
-	props.Set("beside", &jsonschema.Schema{Type: "array", Items: &jsonschema.Schema{Type: "string"}, Description: "Read-outs that stand beside the model."})
-	props.Set("kept", &jsonschema.Schema{Type: "array", MaxItems: ptr(board.MaxKept), Items: ref("Model"), Description: "Earlier states, frozen and not counted."})
+	props.Set("beside", &jsonschema.Schema{Type: "array", Items: &jsonschema.Schema{Type: "string"},
+		Description: "Read-outs that stand beside the model."})
+	props.Set("kept", &jsonschema.Schema{Type: "array", MaxItems: ptr(board.MaxKept), Items: ref("Model"),
+		Description: "Earlier states, frozen and not counted."})
 	return &jsonschema.Schema{Type: "object", Properties: props, AdditionalProperties: jsonschema.FalseSchema}
 }
 
@@ -217,7 +226,9 @@ func moveRef(s *jsonschema.Schema, name string, mv board.MoveSpec) *jsonschema.S
 	}
 	props := jsonschema.NewProperties()
 	props.Set("kind", &jsonschema.Schema{Type: "string", Const: mv.Kind})
-	props.Set("model", &jsonschema.Schema{Type: "integer", Minimum: "0", Maximum: json.Number(fmt.Sprint(board.MaxModels - 1)), Description: "Which model of the board, the first when left out."})
+	props.Set("model", &jsonschema.Schema{Type: "integer", Minimum: "0",
+		Maximum:     json.Number(fmt.Sprint(board.MaxModels - 1)),
+		Description: "Which model of the board, the first when left out."})
 	for p := own.Properties.Oldest(); p != nil; p = p.Next() {
 		props.Set(p.Key, p.Value)
 	}

@@ -75,7 +75,8 @@ func everything(t *testing.T) lesson.Lesson {
 			b, err := board.Parse(mv.Board)
 			require.NoError(t, err)
 			l.Scenes = append(l.Scenes, lesson.Scene{
-				ID: fmt.Sprint(len(l.Scenes)), Start: b, Steps: []lesson.Step{{Moves: []board.Move{{Kind: mv.Kind, Args: mv.Example}}}},
+				ID: fmt.Sprint(len(l.Scenes)), Start: b, Steps: []lesson.Step{{Moves: []board.Move{{Kind: mv.Kind,
+					Args: mv.Example}}}},
 			})
 		}
 	}
@@ -115,7 +116,8 @@ func TestTheCoreAndTheSchemaAgreeOnEveryFault(t *testing.T) {
 		}
 		sc.Notes = []lesson.Note{{ID: "n", Text: "ten"}}
 		sc.Ink = []lesson.Stroke{{ID: "s", Tool: "pen", Colour: "ink", Width: 1, Points: [][2]int{{0, 0}, {1, 1}}}}
-		raw, err := json.Marshal(lesson.Lesson{Format: lesson.Format, Title: "T", Scenes: []lesson.Scene{sc}, Record: []lesson.Entry{{Text: "1 = 1"}}})
+		raw, err := json.Marshal(lesson.Lesson{Format: lesson.Format, Title: "T", Scenes: []lesson.Scene{sc},
+			Record: []lesson.Entry{{Text: "1 = 1"}}})
 		require.NoError(t, err)
 		var whole any
 		require.NoError(t, json.Unmarshal(raw, &whole))
@@ -229,7 +231,8 @@ func TestAModelMayBeCalledAsItLikes(t *testing.T) {
 						if old == "Select" && which == "lesson" {
 							continue
 						}
-						require.JSONEqf(t, string(was), string(is), "a model called %q takes the place of %s in the schema of the %s", name, old, which)
+						require.JSONEqf(t, string(was), string(is), "a model called %q takes the place of %s in the schema of the %s",
+							name, old, which)
 					}
 				}
 			}

@@ -22,7 +22,8 @@ const cookieName = "unitbloom"
 func (s *Server) guard(c *gin.Context) {
 	host := hostOf(c.Request.Host)
 	if !s.answersTo(host) {
-		fail(c, http.StatusMisdirectedRequest, "host", "This server does not answer to the name "+host+". Start it with --name to allow it.")
+		fail(c, http.StatusMisdirectedRequest, "host",
+			"This server does not answer to the name "+host+". Start it with --name to allow it.")
 		return
 	}
 	if c.Request.Method == http.MethodGet || c.Request.Method == http.MethodHead {
@@ -54,8 +55,10 @@ func (s *Server) answersTo(host string) bool {
 
 func headers(c *gin.Context) {
 	h := c.Writer.Header()
-	h.Set("Content-Security-Policy", "default-src 'none'; script-src 'self' 'wasm-unsafe-eval'; style-src 'self' 'unsafe-inline'; "+
-		"img-src 'self' data: blob:; font-src 'self' data:; connect-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'")
+	h.Set("Content-Security-Policy",
+		"default-src 'none'; script-src 'self' 'wasm-unsafe-eval'; style-src 'self' 'unsafe-inline'; "+
+			"img-src 'self' data: blob:; font-src 'self' data:; connect-src 'self'; base-uri 'none'; form-action 'self'; "+
+			"frame-ancestors 'none'")
 	h.Set("X-Content-Type-Options", "nosniff")
 	h.Set("Referrer-Policy", "no-referrer")
 	h.Set("Cross-Origin-Opener-Policy", "same-origin")
@@ -75,7 +78,8 @@ func (s *Server) signIn(c *gin.Context) {
 		return
 	}
 	http.SetCookie(c.Writer, &http.Cookie{
-		Name: cookieName, Value: s.token(), Path: "/", HttpOnly: true, SameSite: http.SameSiteStrictMode, MaxAge: 30 * 24 * 3600,
+		Name: cookieName, Value: s.token(), Path: "/", HttpOnly: true, SameSite: http.SameSiteStrictMode,
+		MaxAge: 30 * 24 * 3600,
 	})
 	c.Status(http.StatusNoContent)
 }

@@ -56,7 +56,8 @@ func (s *Server) keepNew(c *gin.Context, id string) {
 	}
 	l, err := lesson.Import(raw)
 	if err != nil {
-		answer := gin.H{"code": "lesson", "text": "This lesson cannot be read. " + err.Error() + ".", "request": c.GetString("request")}
+		answer := gin.H{"code": "lesson", "text": "This lesson cannot be read. " + err.Error() + ".",
+			"request": c.GetString("request")}
 		var file *lesson.FileError
 		if errors.As(err, &file) {
 			answer["faults"] = file.Faults
@@ -156,7 +157,8 @@ func (s *Server) readSave(c *gin.Context) (savedBy, bool) {
 		return savedBy{}, false
 	}
 	if in.Format > lesson.Format {
-		fail(c, http.StatusUnprocessableEntity, "format", "format: this save is from a newer version of Unit Bloom than this server's. It stays on the device.")
+		fail(c, http.StatusUnprocessableEntity, "format",
+			"format: this save is from a newer version of Unit Bloom than this server's. It stays on the device.")
 		return savedBy{}, false
 	}
 	out := savedBy{store.Save{Operation: in.Operation, Base: in.Base}, in.Holder}
@@ -189,7 +191,8 @@ func (s *Server) storeError(c *gin.Context, rev int, err error) {
 	case errors.Is(err, store.ErrNotFound):
 		fail(c, http.StatusNotFound, "not-found", "There is no such lesson here. It may have been deleted.")
 	case errors.Is(err, store.ErrStale):
-		c.AbortWithStatusJSON(http.StatusConflict, gin.H{"error": gin.H{"code": "stale", "text": "The lesson has changed since.", "rev": rev}})
+		c.AbortWithStatusJSON(http.StatusConflict, gin.H{"error": gin.H{"code": "stale",
+			"text": "The lesson has changed since.", "rev": rev}})
 	case errors.Is(err, store.ErrOther):
 		fail(c, http.StatusConflict, "other", "This id was used for something else already. Nothing was changed.")
 	case errors.As(err, &edit):
@@ -209,7 +212,8 @@ func storeFault(err error) (status int, code, text string) {
 	case errors.Is(store.Kind(err), store.ErrReadOnly):
 		return http.StatusServiceUnavailable, "read-only", "The server cannot write its database. Nothing was changed."
 	case errors.Is(store.Kind(err), store.ErrDamaged):
-		return http.StatusServiceUnavailable, "damaged", "The server's database is damaged. Nothing was changed; put a backup back."
+		return http.StatusServiceUnavailable, "damaged", "The server's database is damaged. Nothing was changed; put a " +
+			"backup back."
 	case errors.Is(err, store.ErrClosed):
 		return http.StatusServiceUnavailable, "closing", "The server is stopping. Nothing was changed."
 	}
@@ -222,7 +226,8 @@ func body(c *gin.Context, limit int64) ([]byte, bool) {
 	if err != nil {
 		var tooLarge *http.MaxBytesError
 		if errors.As(err, &tooLarge) {
-			fail(c, http.StatusRequestEntityTooLarge, "too-large", fmt.Sprintf("This is larger than %d MB, the most that is taken.", limit>>20))
+			fail(c, http.StatusRequestEntityTooLarge, "too-large",
+				fmt.Sprintf("This is larger than %d MB, the most that is taken.", limit>>20))
 		} else {
 			fail(c, http.StatusBadRequest, "body", "The request did not arrive whole.")
 		}

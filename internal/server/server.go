@@ -94,7 +94,10 @@ func (s *Server) Handler() http.Handler {
 	r.Use(s.identify, s.logged, gin.CustomRecovery(s.recovered), s.guard, headers)
 	r.GET("/healthz", func(c *gin.Context) { c.JSON(http.StatusOK, gin.H{"ok": true, "version": s.config.Version}) })
 	api := r.Group("/api", s.tellBuild)
-	api.GET("/version", func(c *gin.Context) { c.JSON(http.StatusOK, gin.H{"version": s.config.Version, "build": s.build}) })
+	api.GET("/version", func(c *gin.Context) {
+		c.JSON(http.StatusOK,
+			gin.H{"version": s.config.Version, "build": s.build})
+	})
 	api.POST("/session", s.signIn)
 	known := api.Group("", s.signedIn)
 	known.GET("/lessons/:id/events", s.events)

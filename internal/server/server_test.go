@@ -125,7 +125,8 @@ func TestALessonIsMadeOnceUnderTheIdOfItsDevice(t *testing.T) {
 func TestFaultsOfAFileAreListedShortly(t *testing.T) {
 	ts, _ := start(t, server.Config{})
 	moves := strings.Repeat(`{"kind":"`+strings.Repeat("k", 900)+`"},`, 300)
-	file := strings.Replace(lessonFile, `"title":"A"`, `"title":"A","steps":[{"moves":[`+strings.TrimSuffix(moves, ",")+`]}]`, 1)
+	file := strings.Replace(lessonFile, `"title":"A"`, `"title":"A","steps":[{"moves":[`+strings.TrimSuffix(moves,
+		",")+`]}]`, 1)
 	r := send(t, "POST", ts.URL+"/api/lessons", file)
 	require.Equal(t, 422, r.status)
 	var out struct {
@@ -154,7 +155,8 @@ func TestStreamsAreLimited(t *testing.T) {
 	ts, _ = start(t, server.Config{Host: "0.0.0.0", Passphrase: "tulip"})
 	in := send(t, "POST", ts.URL+"/api/session", `{"passphrase":"tulip"}`)
 	cookie, _, _ := strings.Cut(in.header.Get("Set-Cookie"), ";")
-	again, _, _ := strings.Cut(send(t, "POST", ts.URL+"/api/session", `{"passphrase":"tulip"}`).header.Get("Set-Cookie"), ";")
+	again, _, _ := strings.Cut(send(t, "POST", ts.URL+"/api/session", `{"passphrase":"tulip"}`).header.Get("Set-Cookie"),
+		";")
 	assert.NotEqual(t, cookie, again, "each browser has a session of its own")
 	made := send(t, "PUT", ts.URL+"/api/lessons/streamed", lessonFile, "Cookie", cookie)
 	require.Equal(t, 201, made.status)
@@ -188,28 +190,34 @@ func costly() map[string]string {
 	}
 	deep := strings.Repeat(`{"a":`, 9000) + "1" + strings.Repeat("}", 9000)
 	return map[string]string{
-		"unknown moves":       steps(fill(`{"kind":"x"}`, 2000), 500),
-		"known moves":         steps(fill(`{"kind":"tidy"}`, 2000), 500),
-		"wrong fields":        steps(fill(`{"kind":"take","pieces":[{"place":"ones","x":1}]}`, 1000), 500),
-		"moves to the limit":  steps(fill(`{"kind":"tidy"}`, 390), 500),
-		"too many moves":      steps(fill(`{"kind":"x"}`, 390), 500),
-		"points to the limit": scene(`"ink":[` + fill(`{"id":"s","tool":"pen","colour":"ink","width":1,"on":{},"points":[`+fill("[123,45]", 1900)+`]}`, 480) + `]`),
-		"many moves in one":   steps(fill(`{"kind":"x"}`, 9_000_000), 1),
-		"steps":               scene(`"steps":[` + fill(`{}`, 9_000_000) + `]`),
-		"record of numbers":   `{"format":2,"title":"T","words":{},"scenes":[],"record":[` + fill("1", 9_000_000) + `]}`,
-		"record of lines":     `{"format":2,"title":"T","words":{},"scenes":[],"record":[` + fill(`{"text":""}`, 9_000_000) + `]}`,
-		"scenes":              `{"format":2,"title":"T","words":{},"scenes":[` + fill(`{}`, 9_000_000) + `]}`,
-		"ink":                 scene(`"ink":[` + fill(`{"id":"s","tool":"pen","colour":"ink","width":1,"on":{},"points":[[1,1],[2,2]]}`, 9_000_000) + `]`),
-		"points":              scene(`"ink":[{"id":"s","tool":"pen","colour":"ink","width":1,"on":{},"points":[` + fill("[1,1]", 9_000_000) + `]}]`),
-		"pieces":              scene(`"notes":[]`)[:70] + `{"kind":"blocks","pieces":[` + fill(`{"place":"ones","count":1}`, 9_000_000) + `]}]}}]}`,
-		"a long key":          `{"format":2,"title":"T","words":{},"` + strings.Repeat("k", 7<<20) + `":1,"scenes":[]}`,
-		"unknown keys":        `{"format":2,"title":"T","words":{},` + fill(`"k":1`, 9_000_000) + `}`,
-		"values of messages":  scene(`"steps":[{"say":{"id":"x","values":[` + fill(`{"name":"a","role":"b"}`, 9_000_000) + `]}}]`),
-		"deep":                `{"format":2,"title":"T","words":` + deep + `,"scenes":[]}`,
-		"nothing but braces":  strings.Repeat("[", 8<<20-10),
-		"a newer format":      strings.Replace(steps(fill(`{"kind":"tidy"}`, 2000), 500), `"format":2`, `"format":3`, 1),
-		"slots":               steps(`{"kind":"take","pieces":[{"place":"ones","slots":[`+fill("1", 1_000_000)+`]}]}`, 3),
-		"texts":               scene(`"steps":[` + fill(`{"say":"`+strings.Repeat("é", 3000)+`"}`, 500) + `]`),
+		"unknown moves":      steps(fill(`{"kind":"x"}`, 2000), 500),
+		"known moves":        steps(fill(`{"kind":"tidy"}`, 2000), 500),
+		"wrong fields":       steps(fill(`{"kind":"take","pieces":[{"place":"ones","x":1}]}`, 1000), 500),
+		"moves to the limit": steps(fill(`{"kind":"tidy"}`, 390), 500),
+		"too many moves":     steps(fill(`{"kind":"x"}`, 390), 500),
+		"points to the limit": scene(`"ink":[` +
+			fill(`{"id":"s","tool":"pen","colour":"ink","width":1,"on":{},"points":[`+fill("[123,45]", 1900)+`]}`, 480) + `]`),
+		"many moves in one": steps(fill(`{"kind":"x"}`, 9_000_000), 1),
+		"steps":             scene(`"steps":[` + fill(`{}`, 9_000_000) + `]`),
+		"record of numbers": `{"format":2,"title":"T","words":{},"scenes":[],"record":[` + fill("1", 9_000_000) + `]}`,
+		"record of lines": `{"format":2,"title":"T","words":{},"scenes":[],"record":[` + fill(`{"text":""}`, 9_000_000) +
+			`]}`,
+		"scenes": `{"format":2,"title":"T","words":{},"scenes":[` + fill(`{}`, 9_000_000) + `]}`,
+		"ink": scene(`"ink":[` +
+			fill(`{"id":"s","tool":"pen","colour":"ink","width":1,"on":{},"points":[[1,1],[2,2]]}`, 9_000_000) + `]`),
+		"points": scene(`"ink":[{"id":"s","tool":"pen","colour":"ink","width":1,"on":{},"points":[` +
+			fill("[1,1]", 9_000_000) + `]}]`),
+		"pieces": scene(`"notes":[]`)[:70] + `{"kind":"blocks","pieces":[` +
+			fill(`{"place":"ones","count":1}`, 9_000_000) + `]}]}}]}`,
+		"a long key":   `{"format":2,"title":"T","words":{},"` + strings.Repeat("k", 7<<20) + `":1,"scenes":[]}`,
+		"unknown keys": `{"format":2,"title":"T","words":{},` + fill(`"k":1`, 9_000_000) + `}`,
+		"values of messages": scene(`"steps":[{"say":{"id":"x","values":[` + fill(`{"name":"a","role":"b"}`, 9_000_000) +
+			`]}}]`),
+		"deep":               `{"format":2,"title":"T","words":` + deep + `,"scenes":[]}`,
+		"nothing but braces": strings.Repeat("[", 8<<20-10),
+		"a newer format":     strings.Replace(steps(fill(`{"kind":"tidy"}`, 2000), 500), `"format":2`, `"format":3`, 1),
+		"slots":              steps(`{"kind":"take","pieces":[{"place":"ones","slots":[`+fill("1", 1_000_000)+`]}]}`, 3),
+		"texts":              scene(`"steps":[` + fill(`{"say":"`+strings.Repeat("é", 3000)+`"}`, 500) + `]`),
 	}
 }
 
@@ -274,16 +282,20 @@ func TestBadInputIsAnsweredAndChangesNothing(t *testing.T) {
 		says              string
 	}{
 		{"POST", ts.URL + "/api/lessons", `{`, 422, "this is not JSON"},
-		{"POST", ts.URL + "/api/lessons", strings.Replace(lessonFile, "13", "0", 1), 422, "scenes[0].start.models[0]: pieces[0].count: 0 is not from 1 to 3000"},
+		{"POST", ts.URL + "/api/lessons", strings.Replace(lessonFile, "13", "0", 1), 422,
+			"scenes[0].start.models[0]: pieces[0].count: 0 is not from 1 to 3000"},
 		{"POST", ts.URL + "/api/lessons", `{"format":9}`, 422, "newer version"},
 		{"POST", ts.URL + "/api/lessons", strings.Repeat("x", 9<<20), 413, "larger than 8 MB"},
 		{"POST", at + "/saves", `{"operation":"","base":1}`, 400, "operation id"},
 		{"POST", at + "/saves", `{"operation":"a","base":"one"}`, 400, "cannot be read"},
-		{"POST", at + "/saves", `{"operation":"a","base":1,"edits":[{"kind":"play","scene":"a","moves":[{"kind":"bundle","place":"tens"}]}]}`, 422, "edits[0].play: moves: move 1 (bundle): 0 tens here. A hundred needs 10 more."},
-		{"POST", at + "/saves", `{"operation":"a","base":1,"edits":[{"kind":"play","scene":"a","moves":[{"kind":"explode"}]}]}`, 422, "There is no move called"},
+		{"POST", at + "/saves",
+			`{"operation":"a","base":1,"edits":[{"kind":"play","scene":"a","moves":[{"kind":"bundle","place":"tens"}]}]}`, 422, "edits[0].play: moves: move 1 (bundle): 0 tens here. A hundred needs 10 more."},
+		{"POST", at + "/saves",
+			`{"operation":"a","base":1,"edits":[{"kind":"play","scene":"a","moves":[{"kind":"explode"}]}]}`, 422, "There is no move called"},
 		{"POST", at + "/hold", `{}`, 400, "holder"},
 		{"POST", at + "/saves", `{"operation":"a","base":1,"format":9,"edits":[]}`, 422, "It stays on the device."},
-		{"POST", at + "/saves", `{"operation":"a","base":1,"edits":[{"kind":"play","scene":"a","moves":[{"kind":"take","place":"ones"}]}]}`, 422, `\"place\": there is no such field. Those of take are pieces.`},
+		{"POST", at + "/saves",
+			`{"operation":"a","base":1,"edits":[{"kind":"play","scene":"a","moves":[{"kind":"take","place":"ones"}]}]}`, 422, `\"place\": there is no such field. Those of take are pieces.`},
 		{"POST", ts.URL + "/api/lessons/nowhere-at-all/hold", `{"holder":"t1"}`, 404, "There is no such lesson"},
 		{"GET", ts.URL + "/api/lessons/nowhere-at-all/events", "", 404, "There is no such lesson"},
 		{"PUT", ts.URL + "/api/lessons/A%20B", lessonFile, 400, "8 to 64 letters"},
@@ -384,7 +396,8 @@ func TestTwoTabsTakeTurns(t *testing.T) {
 	r := send(t, "POST", at+"/saves", saveBody("b", 2, "one"))
 	assert.Equal(t, 409, r.status)
 	assert.Contains(t, r.body, "another tab")
-	assert.JSONEq(t, `{"operation":"a","rev":2}`, send(t, "POST", at+"/saves", saveBody("a", 1, "one")).body, "what was made is acknowledged again")
+	assert.JSONEq(t, `{"operation":"a","rev":2}`, send(t, "POST", at+"/saves", saveBody("a", 1, "one")).body,
+		"what was made is acknowledged again")
 	assert.Equal(t, 200, send(t, "POST", at+"/saves", saveBody("c", 2, "two")).status)
 
 	send(t, "POST", at+"/hold", `{"holder":"two","release":true}`)
@@ -404,7 +417,8 @@ func TestFilesAreServedSmallAndFresh(t *testing.T) {
 	}
 	ts, _ := start(t, server.Config{Files: files})
 	br := send(t, "GET", ts.URL+"/assets/core-1.wasm", "", "Accept-Encoding", "gzip, br")
-	assert.Equal(t, []string{"br", "application/wasm", "br"}, []string{br.body, br.header.Get("Content-Type"), br.header.Get("Content-Encoding")})
+	assert.Equal(t, []string{"br", "application/wasm", "br"},
+		[]string{br.body, br.header.Get("Content-Type"), br.header.Get("Content-Encoding")})
 	assert.Contains(t, br.header.Get("Cache-Control"), "immutable")
 	assert.Equal(t, "gz", send(t, "GET", ts.URL+"/assets/core-1.wasm", "", "Accept-Encoding", "gzip").body)
 	assert.Len(t, send(t, "GET", ts.URL+"/assets/core-1.wasm", "", "Accept-Encoding", "identity").body, 99)

@@ -75,7 +75,8 @@ func explain(path string, err error) error {
 	case ErrFull:
 		return fmt.Errorf("%w: %q cannot grow. Make room on it, then start again", ErrFull, path)
 	case ErrReadOnly:
-		return fmt.Errorf("%w: %q, or the folder it is in, is read-only for this user. Change that, or name another database with --data", ErrReadOnly, path)
+		return fmt.Errorf("%w: %q, or the folder it is in, is read-only for this user. Change that, or name another "+
+			"database with --data", ErrReadOnly, path)
 	case ErrDamaged:
 		return fmt.Errorf("%w (%s). `unitbloom check --data %s` tells more; `unitbloom restore FILE --data %s` puts a backup in its place and keeps this one aside",
 			ErrDamaged, firstLine(err), path, path)

@@ -37,7 +37,8 @@ func (s *Store) List(deleted bool) ([]Line, error) {
 		return known, nil
 	}
 	lines := []Line{}
-	q := s.read.Model(&Row{}).Select("id", "title", "objective", "scenes", "rev", "updated_at", "deleted_at").Order("updated_at DESC, id")
+	q := s.read.Model(&Row{}).Select("id", "title", "objective", "scenes", "rev", "updated_at",
+		"deleted_at").Order("updated_at DESC, id")
 	if deleted {
 		q = q.Unscoped().Where("deleted_at IS NOT NULL")
 	}
@@ -108,7 +109,8 @@ func (s *Store) CreateAll(list []lesson.Lesson) (rev int, err error) {
 				continue
 			}
 			rev = 1
-			row := Row{ID: l.ID, Title: l.Title, Objective: l.Objective, Scenes: len(l.Scenes), Rev: 1, Made: made, CreatedAt: s.now(), UpdatedAt: s.now()}
+			row := Row{ID: l.ID, Title: l.Title, Objective: l.Objective, Scenes: len(l.Scenes), Rev: 1, Made: made,
+				CreatedAt: s.now(), UpdatedAt: s.now()}
 			if err := errors.Join(tx.Create(&row).Error, tx.Create(&Document{l.ID, 1, doc}).Error); err != nil {
 				return err
 			}
@@ -174,7 +176,8 @@ func (s *Store) document(tx *gorm.DB, id string, rev int) (lesson.Lesson, error)
 		return lesson.Lesson{}, err
 	}
 	if len(since) != rev-whole.Rev {
-		return lesson.Lesson{}, fmt.Errorf("lesson %s: %d operations since revision %d do not lead to %d", id, len(since), whole.Rev, rev)
+		return lesson.Lesson{}, fmt.Errorf("lesson %s: %d operations since revision %d do not lead to %d", id, len(since),
+			whole.Rev, rev)
 	}
 	for _, op := range since {
 		if l, err = s.again(l, op); err != nil {
@@ -200,7 +203,8 @@ func (s *Store) again(l lesson.Lesson, op Operation) (lesson.Lesson, error) {
 	for i, e := range edits {
 		next, err := lesson.Redo(l, e)
 		if err != nil {
-			s.log.Error("an edit that was kept no longer fits and is left out", "lesson", op.LessonID, "rev", op.Rev, "edit", i, "error", err)
+			s.log.Error("an edit that was kept no longer fits and is left out", "lesson", op.LessonID, "rev", op.Rev, "edit", i,
+				"error", err)
 			continue
 		}
 		l = next
@@ -234,7 +238,8 @@ func (s *Store) Delete(id string) error {
 
 // Restore brings a deleted lesson back.
 func (s *Store) Restore(id string) error {
-	return s.touchOne(s.write.Unscoped().Model(&Row{}).Where("id = ? AND deleted_at IS NOT NULL", id).Update("deleted_at", nil))
+	return s.touchOne(s.write.Unscoped().Model(&Row{}).Where("id = ? AND deleted_at IS NOT NULL", id).Update("deleted_at",
+		nil))
 }
 
 func (s *Store) touchOne(tx *gorm.DB) error {

@@ -122,7 +122,8 @@ func (s *Store) Done(id string, save Save) (rev int, done bool, err error) {
 
 func (s *Store) done(tx *gorm.DB, id string, save Save) (rev int, done bool, err error) {
 	var was []Operation
-	err = tx.Select("rev", "format", "edits").Where("lesson_id = ? AND id = ?", id, save.Operation).Limit(1).Find(&was).Error
+	err = tx.Select("rev", "format", "edits").Where("lesson_id = ? AND id = ?", id,
+		save.Operation).Limit(1).Find(&was).Error
 	if err != nil || len(was) == 0 {
 		return 0, false, err
 	}

@@ -113,8 +113,10 @@ const (
 )
 
 func connect(path, how string, conns int) (*gorm.DB, error) {
-	dsn := (&url.URL{Scheme: "file", Opaque: url.PathEscape(path)}).String() + "?_pragma=busy_timeout(5000)&_pragma=foreign_keys(1)&" + how
-	db, err := gorm.Open(sqlite.Open(dsn), &gorm.Config{Logger: logger.Discard, SkipDefaultTransaction: true, PrepareStmt: true})
+	dsn := (&url.URL{Scheme: "file", Opaque: url.PathEscape(path)}).String() +
+		"?_pragma=busy_timeout(5000)&_pragma=foreign_keys(1)&" + how
+	db, err := gorm.Open(sqlite.Open(dsn), &gorm.Config{Logger: logger.Discard, SkipDefaultTransaction: true,
+		PrepareStmt: true})
 	if err != nil {
 		return nil, err
 	}
@@ -169,7 +171,8 @@ func (s *Store) closeAll() error {
 // with the process, whatever ends it.
 func hold(path string) (*flock.Flock, error) {
 	if info, err := os.Stat(path); err == nil && info.IsDir() {
-		return nil, fmt.Errorf("%q is a folder. Name a file in it, like %q", path, path+string(os.PathSeparator)+"unitbloom.db")
+		return nil, fmt.Errorf("%q is a folder. Name a file in it, like %q", path,
+			path+string(os.PathSeparator)+"unitbloom.db")
 	}
 	lock := flock.New(path+"-lock", flock.SetPermissions(0o600))
 	got, err := lock.TryLock()
@@ -177,7 +180,8 @@ func hold(path string) (*flock.Flock, error) {
 		return nil, explain(path, err)
 	}
 	if !got {
-		return nil, fmt.Errorf("another Unit Bloom has the database %q open. Stop it first, or name another database with --data", path)
+		return nil, fmt.Errorf("another Unit Bloom has the database %q open. Stop it first, or name another database with "+
+			"--data", path)
 	}
 	return lock, nil
 }

@@ -27,11 +27,13 @@ func open(t testing.TB) (*store.Store, string) {
 func sample(t testing.TB, id string) lesson.Lesson {
 	b, err := board.Parse("blocks 1h 4t 13o")
 	require.NoError(t, err)
-	return lesson.Lesson{Format: lesson.Format, ID: id, Title: "Bulbs " + id, Scenes: []lesson.Scene{{ID: "a", Title: "A", Start: b}}}
+	return lesson.Lesson{Format: lesson.Format, ID: id, Title: "Bulbs " + id,
+		Scenes: []lesson.Scene{{ID: "a", Title: "A", Start: b}}}
 }
 
 func place(amount string) []lesson.Edit {
-	return []lesson.Edit{{Kind: "play", Scene: "a", Moves: []board.Move{{Kind: "place", Args: pieces.AmountArgs{Amount: amount}}}}}
+	return []lesson.Edit{{Kind: "play", Scene: "a", Moves: []board.Move{{Kind: "place",
+		Args: pieces.AmountArgs{Amount: amount}}}}}
 }
 
 func total(t testing.TB, s *store.Store, id string) string {
@@ -58,7 +60,8 @@ func TestSavesAreKeptOnceAndInOrder(t *testing.T) {
 	require.ErrorIs(t, err, store.ErrStale)
 	assert.Equal(t, 2, rev)
 
-	_, err = s.Save("x", store.Save{Operation: "three", Base: 2, Edits: append(place("1 ten"), lesson.Edit{Kind: "play", Scene: "z"})})
+	_, err = s.Save("x", store.Save{Operation: "three", Base: 2,
+		Edits: append(place("1 ten"), lesson.Edit{Kind: "play", Scene: "z"})})
 	require.EqualError(t, err, `edits[1].play: scene: there is no scene "z" in this lesson`)
 	assert.Equal(t, "154", total(t, s, "x"), "of a refused save nothing is kept")
 	_, err = s.Save("x", store.Save{Operation: "three", Base: 2, Edits: place("1 ten")})
@@ -176,7 +179,8 @@ func BenchmarkSave200kB(b *testing.B) {
 	require.NoError(b, err)
 	rev := 1
 	for b.Loop() {
-		rev, err = s.Save("x", store.Save{Operation: fmt.Sprint(rev), Base: rev, Edits: []lesson.Edit{{Kind: "play", Scene: "a", Moves: []board.Move{{Kind: "tidy"}}}}})
+		rev, err = s.Save("x", store.Save{Operation: fmt.Sprint(rev), Base: rev,
+			Edits: []lesson.Edit{{Kind: "play", Scene: "a", Moves: []board.Move{{Kind: "tidy"}}}}})
 		require.NoError(b, err)
 	}
 }

@@ -89,7 +89,8 @@ func layout(bm board.Model) board.Layout {
 	}
 	l := board.Layout{W: 20 + 12*len(m.Strokes), H: 60}
 	for i, id := range m.Strokes {
-		l.Pieces = append(l.Pieces, board.Sprite{ID: id, Look: "bead", X: int32(10 + 12*i), Y: 10, W: 4, H: 40, Zone: "strokes"})
+		l.Pieces = append(l.Pieces, board.Sprite{ID: id, Look: "bead", X: int32(10 + 12*i), Y: 10, W: 4, H: 40,
+			Zone: "strokes"})
 	}
 	l.Zones = []board.Zone{{ID: "strokes", Label: "strokes", Count: len(m.Strokes), W: l.W, H: l.H}}
 	return l

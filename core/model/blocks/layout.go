@@ -214,7 +214,8 @@ func (g *grid) columns() board.Layout {
 	l := board.Layout{Pieces: make([]board.Sprite, 0, len(g.Ordered))}
 	for p := g.top(); p >= Smallest; p-- {
 		width := g.columnWidth(p, rows)
-		l.Zones = append(l.Zones, board.Zone{ID: p.Plural(), Label: p.Plural(), Place: &p, Count: counts.Of(p), X: l.W, W: width, Offer: kit.ColumnOffer(p)})
+		l.Zones = append(l.Zones, board.Zone{ID: p.Plural(), Label: p.Plural(), Place: &p, Count: counts.Of(p), X: l.W,
+			W: width, Offer: kit.ColumnOffer(p)})
 		l.Pieces = g.putColumn(l.Pieces, p, l.W, width, rows, heights)
 		l.W += width
 	}
@@ -351,7 +352,8 @@ func (b Blocks) put(out []board.Sprite, c cell, x, y int, zone string) []board.S
 }
 
 func sprite(k *pieces.Piece, a arrangement, x, y int, zone string) board.Sprite {
-	return board.Sprite{ID: k.ID, Look: a.look, X: int32(x), Y: int32(y), W: int32(a.w), H: int32(a.h), Zone: zone, Part: k.Part, Marks: k.Marks()}
+	return board.Sprite{ID: k.ID, Look: a.look, X: int32(x), Y: int32(y), W: int32(a.w), H: int32(a.h), Zone: zone,
+		Part: k.Part, Marks: k.Marks()}
 }
 
 // tray adds the Taken tray at the right when something was taken.

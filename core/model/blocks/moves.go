@@ -122,7 +122,8 @@ func (b Blocks) colour(a ColourArgs, t *board.Turn) (Blocks, error) {
 
 func (b Blocks) names(a NamesArgs, t *board.Turn) (Blocks, error) {
 	b.Names = a.Shown
-	t.Say("did.view", say.Text("view", say.Name, map[bool]string{true: "with the names of the places", false: "without names"}[a.Shown]))
+	t.Say("did.view", say.Text("view", say.Name, map[bool]string{true: "with the names of the places",
+		false: "without names"}[a.Shown]))
 	return b, nil
 }
 

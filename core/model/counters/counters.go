@@ -206,8 +206,9 @@ func decode(raw json.RawMessage, ids *board.IDs) (board.Model, error) {
 		return nil, err
 	}
 	c := Counters{
-		Frames: in.Frames, Groups: in.Groups, Pairs: in.Fill == "pairs", Numerals: in.Numerals, Skip: in.Skip, ByFives: in.Fives,
-		Shape: in.Look, Colouring: in.Colouring, Unit: in.Unit,
+		Frames: in.Frames, Groups: in.Groups, Pairs: in.Fill == "pairs", Numerals: in.Numerals, Skip: in.Skip,
+		ByFives: in.Fives,
+		Shape:   in.Look, Colouring: in.Colouring, Unit: in.Unit,
 	}
 	list, err := kit.Read(in.Runs, ids)
 	if err != nil {
@@ -231,7 +232,8 @@ func (c Counters) check() error {
 		if f.Across {
 			side = f.Columns
 		}
-		if f.Rows < 1 || f.Rows > MaxSide || f.Columns < 1 || f.Columns > MaxSide || f.Split < 0 || f.Split >= max(side, 1) && f.Split > 0 {
+		if f.Rows < 1 || f.Rows > MaxSide || f.Columns < 1 || f.Columns > MaxSide || f.Split < 0 || f.Split >= max(side, 1) &&
+			f.Split > 0 {
 			return fmt.Errorf("frames[%d]: a frame has 1 to %d rows and columns, and is split inside", i, MaxSide)
 		}
 	}

@@ -69,7 +69,8 @@ func (c Counters) frames(a FramesArgs, t *board.Turn) (Counters, error) {
 	for range a.Count {
 		c.Frames = append(c.Frames, CounterFrame{Rows: a.Rows, Columns: a.Columns})
 	}
-	t.Say("did.frames", say.Int("n", say.Given, a.Count), say.Int("rows", say.Given, a.Rows), say.Int("columns", say.Given, a.Columns))
+	t.Say("did.frames", say.Int("n", say.Given, a.Count), say.Int("rows", say.Given, a.Rows),
+		say.Int("columns", say.Given, a.Columns))
 	return c.refill(), nil
 }
 
@@ -93,7 +94,8 @@ func (c Counters) inFrame(n int) []pieces.Piece {
 // isFull reports whether every cell of frame n holds a counter in play.
 func (c Counters) isFull(n int) bool {
 	in := c.inFrame(n)
-	return len(in) == c.Frames[n-1].cells() && !slices.ContainsFunc(in, func(k pieces.Piece) bool { return k.State != pieces.Play })
+	return len(in) == c.Frames[n-1].cells() && !slices.ContainsFunc(in,
+		func(k pieces.Piece) bool { return k.State != pieces.Play })
 }
 
 func (c Counters) withFrame(n int, f CounterFrame) Counters {
@@ -238,7 +240,8 @@ func (c Counters) roomIn(n, count int) error {
 		return err
 	}
 	if free := len(c.freeCells(n)); free < count {
-		return say.Refuse("frame-room", say.Int("n", say.Given, n), say.Int("free", say.Amount, free), say.Int("count", say.Amount, count))
+		return say.Refuse("frame-room", say.Int("n", say.Given, n), say.Int("free", say.Amount, free),
+			say.Int("count", say.Amount, count))
 	}
 	return nil
 }

@@ -212,7 +212,8 @@ func (c Counters) areWays() bool {
 func (c Counters) edge(b *box, f CounterFrame, i int, ways bool) {
 	text := func(row int, s string) {
 		b.zone.W = f.Columns*cell + caption
-		b.draw = append(b.draw, board.Decor{Kind: "caption", X: f.Columns*cell + 8, Y: row * cell, W: caption - 8, H: cell, Text: s, Zone: b.zone.ID})
+		b.draw = append(b.draw, board.Decor{Kind: "caption", X: f.Columns*cell + 8, Y: row * cell, W: caption - 8, H: cell,
+			Text: s, Zone: b.zone.ID})
 	}
 	switch {
 	case c.Skip:
@@ -342,7 +343,8 @@ func (c Counters) tray(l *board.Layout) {
 // counts are the two parts of what is in play.
 func (c Counters) counts() map[string]string {
 	berry, mint := c.faces()
-	return map[string]string{"first": strconv.Itoa(berry), "second": strconv.Itoa(mint), "whole": strconv.Itoa(berry + mint)}
+	return map[string]string{"first": strconv.Itoa(berry), "second": strconv.Itoa(mint),
+		"whole": strconv.Itoa(berry + mint)}
 }
 
 // settings are the model's choices, for its controls.

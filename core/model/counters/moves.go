@@ -123,7 +123,8 @@ func (c Counters) counted(n int) string {
 	return place.Int(n).String() + " " + unit
 }
 
-var plurals = map[string]string{"counter": "counters", "bulb": "bulbs", "seed": "seeds", "leaf": "leaves", "snail": "snails", "bee": "bees", "pot": "pots"}
+var plurals = map[string]string{"counter": "counters", "bulb": "bulbs", "seed": "seeds", "leaf": "leaves",
+	"snail": "snails", "bee": "bees", "pot": "pots"}
 
 func singular(unit string) string {
 	if unit == "leaves" {
@@ -351,7 +352,8 @@ func (c Counters) unit(a UnitArgs, t *board.Turn) (Counters, error) {
 	if err := next.inRange(c.count()); err != nil {
 		return c, err
 	}
-	t.Say("did.renamed", say.Text("from", say.Amount, c.counted(c.count())), say.Text("to", say.Amount, next.counted(c.count())))
+	t.Say("did.renamed", say.Text("from", say.Amount, c.counted(c.count())),
+		say.Text("to", say.Amount, next.counted(c.count())))
 	return next, nil
 }
 

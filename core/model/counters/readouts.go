@@ -73,7 +73,8 @@ func (c Counters) arraySentence(w say.Words) string {
 		return ""
 	}
 	f := c.Frames[0]
-	text := say.New("counters.array", say.Int("rows", say.Given, f.Rows), say.Int("columns", say.Given, f.Columns), say.Int("n", say.Amount, f.cells())).Text(w)
+	text := say.New("counters.array", say.Int("rows", say.Given, f.Rows), say.Int("columns", say.Given, f.Columns),
+		say.Int("n", say.Amount, f.cells())).Text(w)
 	switch {
 	case f.Split == 0:
 	case f.Across:
@@ -97,7 +98,8 @@ func (c Counters) shared(w say.Words) string {
 	}
 	left := say.Int("left", say.Amount, len(c.left()))
 	if slices.Min(in) == slices.Max(in) {
-		return say.New("counters.shared", say.Int("groups", say.Given, c.Groups), say.Int("each", say.Amount, in[0]), left).Text(w)
+		return say.New("counters.shared", say.Int("groups", say.Given, c.Groups), say.Int("each", say.Amount, in[0]),
+			left).Text(w)
 	}
 	texts := make([]string, len(in))
 	for i, n := range in {

@@ -31,8 +31,9 @@ func Spec() board.ModelSpec {
 		Parse:     parseNotation,
 		Print:     printNotation,
 		Canonical: canonical,
-		Examples:  []string{"counters 0", "counters 2x5: 6 + 3", "counters 2x5 2x5: 13", "counters 2 @ 4 4 4", "counters 8 of thousands", "counters 10x10: 37"},
-		Moves:     moves(),
+		Examples: []string{"counters 0", "counters 2x5: 6 + 3", "counters 2x5 2x5: 13", "counters 2 @ 4 4 4",
+			"counters 8 of thousands", "counters 10x10: 37"},
+		Moves: moves(),
 	}
 }
 
@@ -42,17 +43,23 @@ func moves() []board.MoveSpec {
 	setsNone := func(Counters, board.NoArgs) (board.Law, error) { return board.Law{Kind: board.Sets}, nil }
 	three := []board.Select{{Count: 3}}
 	list := []board.MoveSpec{
-		pieces.Move(kit, "build", "Put so many counters on the mat, in place of those there: 9, or 6 + 3 in two colours.", board.Sets, func(c Counters, a NumberArgs) (board.Law, error) {
-			faces, err := readFaces(a.Amount)
-			if err != nil {
-				return board.Law{}, err
-			}
-			return c.law(board.Sets, faces[0]+faces[1])
-		}, Counters.build, on, NumberArgs{"5 + 2"}),
-		pieces.Move(kit, "place", "Put more counters down; they fill the cells in order, and what does not fit stays beside.", board.Adds,
-			func(c Counters, a PlaceArgs) (board.Law, error) { return c.law(board.Adds, max(0, a.Count)) }, Counters.putDown, on, PlaceArgs{Count: 4, Mint: true}),
+		pieces.Move(kit, "build", "Put so many counters on the mat, in place of those there: 9, or 6 + 3 in two colours.",
+			board.Sets, func(c Counters, a NumberArgs) (board.Law, error) {
+				faces, err := readFaces(a.Amount)
+				if err != nil {
+					return board.Law{}, err
+				}
+				return c.law(board.Sets, faces[0]+faces[1])
+			}, Counters.build, on, NumberArgs{"5 + 2"}),
+		pieces.Move(kit, "place", "Put more counters down; they fill the cells in order, and what does not fit stays beside.",
+			board.Adds,
+			func(c Counters, a PlaceArgs) (board.Law, error) {
+				return c.law(board.Adds,
+					max(0, a.Count))
+			}, Counters.putDown, on, PlaceArgs{Count: 4, Mint: true}),
 		board.Rule[Counters, StepArgs]{
-			Kind: "step", Doc: "So many more into the next cells, or so many fewer.", Laws: []board.LawKind{board.Adds, board.Takes},
+			Kind: "step", Doc: "So many more into the next cells, or so many fewer.",
+			Laws: []board.LawKind{board.Adds, board.Takes},
 			Law: func(c Counters, a StepArgs) (board.Law, error) {
 				if a.Down {
 					return c.law(board.Takes, max(0, a.By))
@@ -62,43 +69,70 @@ func moves() []board.MoveSpec {
 			Apply: Counters.step, Board: "counters 10x10: 37", Example: StepArgs{By: 10},
 		}.Spec(),
 		board.Rule[Counters, pieces.PiecesArgs]{
-			Kind: "flip", Doc: "Turn counters over to their other face.", Laws: []board.LawKind{board.Looks}, Apply: Counters.flip,
+			Kind: "flip", Doc: "Turn counters over to their other face.", Laws: []board.LawKind{board.Looks},
+			Apply: Counters.flip,
 			Saved: func(c Counters, a pieces.PiecesArgs) (pieces.PiecesArgs, error) {
 				sels, err := kit.Saved(c.List, a.Pieces)
 				return pieces.PiecesArgs{Pieces: sels}, err
 			}, Board: on, Example: pieces.PiecesArgs{Pieces: three},
 		}.Spec(),
-		pieces.Move(kit, "parts", "Show the whole as two parts: so many of the first colour, the rest of the second.", board.Looks, nil, Counters.parts, on, FirstArgs{5}),
-		pieces.Move(kit, "swap", "The two parts change places, each with its colour.", board.Keeps, nil, Counters.swap, on, board.NoArgs{}),
-		pieces.Move(kit, "ways", "All ways to make the number of two parts, as a stack of frames in order.", board.Sets, waysLaw, Counters.ways, "counters 5", WaysArgs{}),
-		pieces.Move(kit, "frames", "Set the frames of the mat, rows by columns; the counters fill them.", board.Keeps, nil, Counters.frames, "counters 13", FramesArgs{2, 5, 2}),
-		pieces.Move(kit, "grow", "A frame grows or shrinks by a row or a column; a full one stays full.", board.Keeps, growLaw, Counters.grow, "counters 3x4: 12", GrowArgs{Frame: 1}),
-		pieces.Move(kit, "copyFrame", "Put a copy of a frame with its counters beside it.", board.Adds, copyLaw, Counters.copyFrame, on, FrameArgs{1}),
-		pieces.Move(kit, "turn", "Turn a frame on its side: 3 rows of 4 become 4 rows of 3.", board.Keeps, nil, Counters.turn, "counters 3x4: 12", FrameArgs{1}),
-		pieces.Move(kit, "split", "Shade the frames after so many rows or columns.", board.Looks, nil, Counters.split, "counters 7x6: 42", SplitArgs{After: 5}),
-		pieces.Move(kit, "fill", "Fill the frames anew, by rows or in pairs.", board.Keeps, nil, Counters.fillBy, on, FillArgs{"pairs"}),
-		pieces.Move(kit, "numerals", "Number the cells of the frames.", board.Looks, nil, Counters.numerals, on, ShownArgs{true}),
-		pieces.Move(kit, "skip", "Count in steps along the edge of the frames.", board.Looks, nil, Counters.skip, "counters 3x4: 12", ShownArgs{true}),
-		pieces.Move(kit, "array", "Set one full frame: so many rows of so many.", board.Sets, arrayLaw, Counters.array, "counters 0", FramesArgs{Rows: 3, Columns: 4}),
-		pieces.Move(kit, "groups", "Set the number of groups; the counters are kept.", board.Keeps, nil, Counters.groups, "counters 14", GroupsArgs{4}),
-		pieces.Move(kit, "share", "Deal counters round the groups, one to each at a time, so often or until no full round is left.", board.Keeps, nil, Counters.share, "counters 14", ShareArgs{}, grouped),
-		pieces.Move(kit, "gather", "Bring all counters out of the groups.", board.Keeps, nil, Counters.gather, "counters 2 @ 4 4 4", board.NoArgs{}),
-		pieces.Move(kit, "groupsOf", "Make groups of a given size; the rest are left over.", board.Keeps, nil, Counters.groupsOf, "counters 14", SizeArgs{4}),
+		pieces.Move(kit, "parts", "Show the whole as two parts: so many of the first colour, the rest of the second.",
+			board.Looks, nil, Counters.parts, on, FirstArgs{5}),
+		pieces.Move(kit, "swap", "The two parts change places, each with its colour.", board.Keeps, nil, Counters.swap, on,
+			board.NoArgs{}),
+		pieces.Move(kit, "ways", "All ways to make the number of two parts, as a stack of frames in order.", board.Sets,
+			waysLaw, Counters.ways, "counters 5", WaysArgs{}),
+		pieces.Move(kit, "frames", "Set the frames of the mat, rows by columns; the counters fill them.", board.Keeps, nil,
+			Counters.frames, "counters 13", FramesArgs{2, 5, 2}),
+		pieces.Move(kit, "grow", "A frame grows or shrinks by a row or a column; a full one stays full.", board.Keeps,
+			growLaw, Counters.grow, "counters 3x4: 12", GrowArgs{Frame: 1}),
+		pieces.Move(kit, "copyFrame", "Put a copy of a frame with its counters beside it.", board.Adds, copyLaw,
+			Counters.copyFrame, on, FrameArgs{1}),
+		pieces.Move(kit, "turn", "Turn a frame on its side: 3 rows of 4 become 4 rows of 3.", board.Keeps, nil, Counters.turn,
+			"counters 3x4: 12", FrameArgs{1}),
+		pieces.Move(kit, "split", "Shade the frames after so many rows or columns.", board.Looks, nil, Counters.split,
+			"counters 7x6: 42", SplitArgs{After: 5}),
+		pieces.Move(kit, "fill", "Fill the frames anew, by rows or in pairs.", board.Keeps, nil, Counters.fillBy, on,
+			FillArgs{"pairs"}),
+		pieces.Move(kit, "numerals", "Number the cells of the frames.", board.Looks, nil, Counters.numerals, on,
+			ShownArgs{true}),
+		pieces.Move(kit, "skip", "Count in steps along the edge of the frames.", board.Looks, nil, Counters.skip,
+			"counters 3x4: 12", ShownArgs{true}),
+		pieces.Move(kit, "array", "Set one full frame: so many rows of so many.", board.Sets, arrayLaw, Counters.array,
+			"counters 0", FramesArgs{Rows: 3, Columns: 4}),
+		pieces.Move(kit, "groups", "Set the number of groups; the counters are kept.", board.Keeps, nil, Counters.groups,
+			"counters 14", GroupsArgs{4}),
+		pieces.Move(kit, "share",
+			"Deal counters round the groups, one to each at a time, so often or until no full round is left.", board.Keeps, nil, Counters.share, "counters 14", ShareArgs{}, grouped),
+		pieces.Move(kit, "gather", "Bring all counters out of the groups.", board.Keeps, nil, Counters.gather,
+			"counters 2 @ 4 4 4", board.NoArgs{}),
+		pieces.Move(kit, "groupsOf", "Make groups of a given size; the rest are left over.", board.Keeps, nil,
+			Counters.groupsOf, "counters 14", SizeArgs{4}),
 		board.Rule[Counters, PutArgs]{
-			Kind: "put", Doc: "Put counters into a group, into the cells of a frame, or out of all.", Laws: []board.LawKind{board.Keeps}, Apply: Counters.put,
+			Kind: "put", Doc: "Put counters into a group, into the cells of a frame, or out of all.",
+			Laws: []board.LawKind{board.Keeps}, Apply: Counters.put,
 			Saved: func(c Counters, a PutArgs) (PutArgs, error) {
 				sels, err := kit.Saved(c.List, a.Pieces)
 				a.Pieces = sels
 				return a, err
 			}, Board: "counters 14", Before: []board.Move{grouped}, Example: PutArgs{Pieces: three, Group: 1},
 		}.Spec(),
-		pieces.Move(kit, "lineUp", "Line loose counters up in fives or in tens.", board.Keeps, nil, Counters.lineUp, "counters 14", ByArgs{5}),
-		pieces.Move(kit, "scatter", "Scatter the counters over the mat, on purpose.", board.Keeps, nil, Counters.scatter, "counters 14", SeedArgs{1}),
-		kit.LayMove("Move counters freely on the mat.", func(c Counters, a pieces.LayArgs, t *board.Turn) (Counters, error) { return kit.LayFree(c, a, t) }),
-		pieces.Move(kit, "look", "Change the shape or the colours of all counters; they stay where they lie.", board.Looks, nil, Counters.changeLook, on, LookArgs{Shape: "bulb"}),
-		pieces.Move(kit, "unit", "Rename what the counters count: 8 bulbs become 8 thousands.", board.Renames, unitLaw, Counters.unit, "counters 8", UnitArgs{"thousands"}),
-		pieces.Move(kit, "tidy", "Loose counters line up or fill the cells; rings, marks and copies are put away.", board.Keeps, nil, Counters.tidy, "counters 14", board.NoArgs{}, board.Move{Kind: "scatter"}),
-		pieces.Move(kit, "clear", "Put all counters away; frames and groups stay.", board.Sets, setsNone, Counters.clear, on, board.NoArgs{}),
+		pieces.Move(kit, "lineUp", "Line loose counters up in fives or in tens.", board.Keeps, nil, Counters.lineUp,
+			"counters 14", ByArgs{5}),
+		pieces.Move(kit, "scatter", "Scatter the counters over the mat, on purpose.", board.Keeps, nil, Counters.scatter,
+			"counters 14", SeedArgs{1}),
+		kit.LayMove("Move counters freely on the mat.", func(c Counters, a pieces.LayArgs, t *board.Turn) (Counters,
+			error) {
+			return kit.LayFree(c, a, t)
+		}),
+		pieces.Move(kit, "look", "Change the shape or the colours of all counters; they stay where they lie.", board.Looks,
+			nil, Counters.changeLook, on, LookArgs{Shape: "bulb"}),
+		pieces.Move(kit, "unit", "Rename what the counters count: 8 bulbs become 8 thousands.", board.Renames, unitLaw,
+			Counters.unit, "counters 8", UnitArgs{"thousands"}),
+		pieces.Move(kit, "tidy", "Loose counters line up or fill the cells; rings, marks and copies are put away.",
+			board.Keeps, nil, Counters.tidy, "counters 14", board.NoArgs{}, board.Move{Kind: "scatter"}),
+		pieces.Move(kit, "clear", "Put all counters away; frames and groups stay.", board.Sets, setsNone, Counters.clear, on,
+			board.NoArgs{}),
 	}
 	return append(list, kit.Standing()...)
 }

@@ -265,7 +265,8 @@ func parseTrain(token string, train int8, ids *board.IDs) ([]pieces.Piece, error
 		}
 		n, err := readCount(number, MaxTrain)
 		if err != nil || part < 0 || part > MaxPart {
-			return nil, fmt.Errorf("%q is not a train. Write counts of cubes, with colours from a to d where there are some, like 5a4b", token)
+			return nil, fmt.Errorf("%q is not a train. Write counts of cubes, with colours from a to d where there are some, "+
+				"like 5a4b", token)
 		}
 		some := pieces.Many(place.Ones, n, part, ids.Take(n))
 		for k := range some {

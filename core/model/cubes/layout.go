@@ -25,7 +25,8 @@ const (
 
 func layout(m board.Model) board.Layout {
 	c := m.(Cubes)
-	l := board.Layout{Pieces: make([]board.Sprite, 0, len(c.List)), Counts: map[string]string{"trains": strconv.Itoa(len(c.trains()))}}
+	l := board.Layout{Pieces: make([]board.Sprite, 0, len(c.List)),
+		Counts: map[string]string{"trains": strconv.Itoa(len(c.trains()))}}
 	c.putTowers(&l)
 	c.putTrains(&l)
 	l.W, l.H = max(l.W, minW), max(l.H, minH)
@@ -35,7 +36,8 @@ func layout(m board.Model) board.Layout {
 }
 
 func sprite(k *pieces.Piece, x, y int, zone string) board.Sprite {
-	s := board.Sprite{ID: k.ID, Look: "cube", X: int32(x), Y: int32(y), W: cube, H: cube, Zone: zone, Part: k.Part, Marks: k.Marks()}
+	s := board.Sprite{ID: k.ID, Look: "cube", X: int32(x), Y: int32(y), W: cube, H: cube, Zone: zone, Part: k.Part,
+		Marks: k.Marks()}
 	if k.Place == place.Tens {
 		s.Look, s.H = "tower", 10*cube
 	}
@@ -60,7 +62,8 @@ func (c Cubes) putTowers(l *board.Layout) {
 		return
 	}
 	l.W, l.H = x+padX, 10*cube+2*padY
-	l.Zones = append(l.Zones, board.Zone{ID: "towers", Label: "towers", Count: pieces.Count(c.List, pieces.Play, pieces.AnyPart).Of(place.Tens), W: l.W, H: l.H})
+	l.Zones = append(l.Zones, board.Zone{ID: "towers", Label: "towers",
+		Count: pieces.Count(c.List, pieces.Play, pieces.AnyPart).Of(place.Tens), W: l.W, H: l.H})
 }
 
 func (c Cubes) putTrains(l *board.Layout) {
@@ -84,7 +87,8 @@ func (c Cubes) putTrains(l *board.Layout) {
 		}
 		w := len(t)*cube + 2*padX
 		for five := 5; five < len(t); five += 5 {
-			l.Decor = append(l.Decor, board.Decor{Kind: "five", X: left + padX + five*cube, Y: y + (rowH+cube)/2 + 3, H: 7, Zone: name})
+			l.Decor = append(l.Decor, board.Decor{Kind: "five", X: left + padX + five*cube, Y: y + (rowH+cube)/2 + 3, H: 7,
+				Zone: name})
 		}
 		l.Zones = append(l.Zones, board.Zone{ID: name, Label: name, Count: count, X: left, Y: y, W: w, H: rowH})
 		wide = max(wide, w)

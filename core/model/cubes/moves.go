@@ -295,7 +295,8 @@ func (c Cubes) tower(a OneTrainArgs, t *board.Turn) (Cubes, error) {
 	}
 	train = slices.DeleteFunc(slices.Clone(train), func(k pieces.Piece) bool { return k.State != pieces.Play })
 	if len(train) < 10 {
-		return c, say.Refuse("too-few", say.Pieces("here", say.Amount, len(train), place.Ones), say.PlaceName("ten", place.Tens), say.Int("more", say.Given, 10-len(train)))
+		return c, say.Refuse("too-few", say.Pieces("here", say.Amount, len(train), place.Ones),
+			say.PlaceName("ten", place.Tens), say.Int("more", say.Given, 10-len(train)))
 	}
 	ids := pieces.IDs(train[:10])
 	made := pieces.Piece{ID: t.NewID(), Place: place.Tens, Part: pieces.CommonPart(train[:10]), New: true}

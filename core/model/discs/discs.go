@@ -99,7 +99,8 @@ type JSON struct {
 
 // MarshalJSON writes runs; ids are left out.
 func (d Discs) MarshalJSON() ([]byte, error) {
-	out := JSON{Kind: "discs", Top: d.Top, Bottom: d.Bottom, Rows: d.Rows, Groups: d.Groups, Cards: d.Cards, Digits: d.Alone, Runs: pieces.Runs(d.List)}
+	out := JSON{Kind: "discs", Top: d.Top, Bottom: d.Bottom, Rows: d.Rows, Groups: d.Groups, Cards: d.Cards,
+		Digits: d.Alone, Runs: pieces.Runs(d.List)}
 	if d.Dots {
 		out.Style = "dots"
 	}
@@ -114,7 +115,8 @@ func decode(raw json.RawMessage, ids *board.IDs) (board.Model, error) {
 	if err := board.ReadForm(raw, &in); err != nil {
 		return nil, err
 	}
-	d := Discs{Top: in.Top, Bottom: in.Bottom, Rows: in.Rows, Groups: in.Groups, Dots: in.Style == "dots", Cards: in.Cards, Alone: in.Digits}
+	d := Discs{Top: in.Top, Bottom: in.Bottom, Rows: in.Rows, Groups: in.Groups, Dots: in.Style == "dots", Cards: in.Cards,
+		Alone: in.Digits}
 	if in.To != nil {
 		d.CardsTo = *in.To
 	}

@@ -113,7 +113,8 @@ func slot(i, n int) (x, y int) {
 }
 
 func (d Discs) sprite(k *pieces.Piece, x, y int, zone string) board.Sprite {
-	s := board.Sprite{ID: k.ID, Look: "disc " + k.Place.Plural(), X: int32(x), Y: int32(y), W: disc, H: disc, Zone: zone, Part: k.Part, Marks: k.Marks()}
+	s := board.Sprite{ID: k.ID, Look: "disc " + k.Place.Plural(), X: int32(x), Y: int32(y), W: disc, H: disc, Zone: zone,
+		Part: k.Part, Marks: k.Marks()}
 	if d.Dots {
 		s.Look = "dot " + k.Place.Plural()
 	} else {
@@ -132,7 +133,8 @@ func (g *grid) columns(l *board.Layout) {
 	for p := g.top; p >= g.bottom; p-- {
 		i := p - place.Smallest
 		name := p.Plural()
-		l.Zones = append(l.Zones, board.Zone{ID: name, Label: name, Place: &p, Count: g.inColumn(p), X: g.x[i], W: g.w[i], H: l.H, Offer: kit.ColumnOffer(p)})
+		l.Zones = append(l.Zones, board.Zone{ID: name, Label: name, Place: &p, Count: g.inColumn(p), X: g.x[i], W: g.w[i],
+			H: l.H, Offer: kit.ColumnOffer(p)})
 		l.W = g.x[i] + g.w[i]
 		y := padY
 		for r, cell := range g.cells[i] {

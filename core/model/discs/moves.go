@@ -134,7 +134,8 @@ func timesText(by int) string {
 // end refuses a shift past either end of the chart.
 func end(p place.Place, by int) error {
 	if to := p + place.Place(by); !to.Valid() {
-		return say.Refuse("shift-end", say.PlaceName("place", p), say.Text("times", say.Given, timesText(by)), say.PlaceName("most", place.Largest), say.PlaceName("least", place.Smallest))
+		return say.Refuse("shift-end", say.PlaceName("place", p), say.Text("times", say.Given, timesText(by)),
+			say.PlaceName("most", place.Largest), say.PlaceName("least", place.Smallest))
 	}
 	return nil
 }
@@ -154,11 +155,13 @@ func (d Discs) shiftSome(a ShiftSomeArgs, t *board.Turn) (Discs, error) {
 			return d, err
 		}
 	}
-	next := d.With(pieces.Insert(nil, pieces.Change(d.List, pieces.IDs(found), func(k *pieces.Piece) { k.Place += place.Place(a.By) })...))
+	next := d.With(pieces.Insert(nil, pieces.Change(d.List, pieces.IDs(found),
+		func(k *pieces.Piece) { k.Place += place.Place(a.By) })...))
 	if _, err := next.InPlay().Total(); err != nil {
 		return d, board.BadNumber(err)
 	}
-	t.Say("did.disc-shifted", say.Form("form", say.Amount, pieces.FormOf(found)), say.Text("times", say.Given, timesText(a.By)))
+	t.Say("did.disc-shifted", say.Form("form", say.Amount, pieces.FormOf(found)),
+		say.Text("times", say.Given, timesText(a.By)))
 	return next, nil
 }
 
@@ -233,7 +236,8 @@ func (d Discs) showCards(a CardsArgs, t *board.Turn) (Discs, error) {
 		}
 		d.CardsTo = *a.To
 	}
-	t.Say("did.view", say.Text("view", say.Name, map[bool]string{true: "with digit cards", false: "without digit cards"}[a.Shown]))
+	t.Say("did.view", say.Text("view", say.Name, map[bool]string{true: "with digit cards",
+		false: "without digit cards"}[a.Shown]))
 	return d, nil
 }
 
@@ -280,7 +284,8 @@ func (d Discs) share(a pieces.PlaceArgs, t *board.Turn) (Discs, error) {
 		}
 	}
 	if len(left) < d.Groups {
-		return d, say.Refuse("no-round-of", say.Pieces("left", say.Amount, len(left), a.Place), say.Int("groups", say.Given, d.Groups))
+		return d, say.Refuse("no-round-of", say.Pieces("left", say.Amount, len(left), a.Place),
+			say.Int("groups", say.Given, d.Groups))
 	}
 	rounds := len(left) / d.Groups
 	for round := range rounds {
@@ -297,7 +302,8 @@ func (d Discs) share(a pieces.PlaceArgs, t *board.Turn) (Discs, error) {
 			t.Stage(d)
 		}
 	}
-	t.Say("did.shared-of", say.PlaceName("place", a.Place), say.Int("rounds", say.Amount, rounds), say.Int("groups", say.Given, d.Groups))
+	t.Say("did.shared-of", say.PlaceName("place", a.Place), say.Int("rounds", say.Amount, rounds),
+		say.Int("groups", say.Given, d.Groups))
 	return d, nil
 }
 

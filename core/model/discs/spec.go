@@ -13,11 +13,12 @@ import (
 // Spec is the registry's line for discs.
 func Spec() board.ModelSpec {
 	return board.ModelSpec{
-		Kind:     "discs",
-		Title:    "Place value discs",
-		Empties:  "clear",
-		Noun:     "discs",
-		Doc:      "A chart of columns from millions to thousandths with labelled discs or plain dots, one to four rows, groups to share into, and digit cards.",
+		Kind:    "discs",
+		Title:   "Place value discs",
+		Empties: "clear",
+		Noun:    "discs",
+		Doc: "A chart of columns from millions to thousandths with labelled discs or plain dots, one to four rows, " +
+			"groups to share into, and digit cards.",
 		New:      func(ids *board.IDs) board.Model { return newDiscs(nil, ids) },
 		Check:    func(m board.Model) error { return m.(Discs).check() },
 		Decode:   decode,
@@ -56,34 +57,47 @@ func moves() []board.MoveSpec {
 	}
 	groups := board.Move{Kind: "groups", Args: CountArgs{3}}
 	own := []board.MoveSpec{
-		pieces.Move(kit, "shift", "Multiply or divide the whole number by 10, 100 or 1,000: every digit goes along, the point stays.", board.Scales, scale, Discs.shift, "discs 3o 5.h", ShiftArgs{By: 1, Keep: true}),
+		pieces.Move(kit, "shift",
+			"Multiply or divide the whole number by 10, 100 or 1,000: every digit goes along, the point stays.", board.Scales, scale, Discs.shift, "discs 3o 5.h", ShiftArgs{By: 1, Keep: true}),
 		board.Rule[Discs, ShiftSomeArgs]{
-			Kind: "shiftDisc", Doc: "Shift single discs to another column.", Laws: []board.LawKind{board.Adds, board.Takes}, Law: shiftSomeLaw, Apply: Discs.shiftSome,
+			Kind: "shiftDisc", Doc: "Shift single discs to another column.", Laws: []board.LawKind{board.Adds, board.Takes},
+			Law: shiftSomeLaw, Apply: Discs.shiftSome,
 			Saved: func(d Discs, a ShiftSomeArgs) (ShiftSomeArgs, error) {
 				sels, err := kit.Saved(d.List, a.Pieces)
 				a.Pieces = sels
 				return a, err
 			}, Board: kit.Sample, Example: ShiftSomeArgs{Pieces: []board.Select{{Count: 1}}, By: 1},
 		}.Spec(),
-		pieces.Move(kit, "dropStart", "Put the start row away.", board.Looks, nil, Discs.dropStart, "discs 3o 5.h", board.NoArgs{}, board.Move{Kind: "shift", Args: ShiftArgs{By: 1, Keep: true}}),
-		pieces.Move(kit, "columns", "Choose the columns that are shown though empty; others appear when they are needed.", board.Looks, nil, Discs.columns, kit.Sample, ColumnsArgs{place.Thousands, place.Hundredths}),
+		pieces.Move(kit, "dropStart", "Put the start row away.", board.Looks, nil, Discs.dropStart, "discs 3o 5.h",
+			board.NoArgs{}, board.Move{Kind: "shift", Args: ShiftArgs{By: 1, Keep: true}}),
+		pieces.Move(kit, "columns", "Choose the columns that are shown though empty; others appear when they are needed.",
+			board.Looks, nil, Discs.columns, kit.Sample, ColumnsArgs{place.Thousands, place.Hundredths}),
 		pieces.Move(kit, "rows", "Set the number of rows.", board.Looks, nil, Discs.setRows, kit.Sample, CountArgs{2}),
-		pieces.Move(kit, "join", "Bring the discs of all rows into one.", board.Keeps, nil, Discs.join, "discs 1h 4t 6o + 8t 7o", board.NoArgs{}),
-		pieces.Move(kit, "style", "Labelled discs or plain dots.", board.Looks, nil, Discs.style, kit.Sample, StyleArgs{"dots"}),
-		pieces.Move(kit, "cards", "Digit cards below the chart follow the discs; they may reach further down, with zeros where digits lack.", board.Looks, nil, Discs.showCards, kit.Sample, CardsArgs{Shown: true}),
-		pieces.Move(kit, "digits", "Lay digit cards alone on the chart.", board.Sets, setsNothing, Discs.digits, kit.Sample, DigitsArgs{"40.50"}),
-		pieces.Move(kit, "groups", "Set the number of tracks to share into; the discs are kept.", board.Keeps, nil, Discs.groups, kit.Sample, CountArgs{3}),
-		pieces.Move(kit, "share", "Deal the discs of a place round the tracks, one to each at a time; the rest stay in the chart.", board.Keeps, nil, Discs.share, "discs 7h 2t 6o", pieces.PlaceArgs{Place: place.Hundreds}, groups),
+		pieces.Move(kit, "join", "Bring the discs of all rows into one.", board.Keeps, nil, Discs.join,
+			"discs 1h 4t 6o + 8t 7o", board.NoArgs{}),
+		pieces.Move(kit, "style", "Labelled discs or plain dots.", board.Looks, nil, Discs.style, kit.Sample,
+			StyleArgs{"dots"}),
+		pieces.Move(kit, "cards",
+			"Digit cards below the chart follow the discs; they may reach further down, with zeros where digits lack.", board.Looks, nil, Discs.showCards, kit.Sample, CardsArgs{Shown: true}),
+		pieces.Move(kit, "digits", "Lay digit cards alone on the chart.", board.Sets, setsNothing, Discs.digits, kit.Sample,
+			DigitsArgs{"40.50"}),
+		pieces.Move(kit, "groups", "Set the number of tracks to share into; the discs are kept.", board.Keeps, nil,
+			Discs.groups, kit.Sample, CountArgs{3}),
+		pieces.Move(kit, "share",
+			"Deal the discs of a place round the tracks, one to each at a time; the rest stay in the chart.", board.Keeps, nil, Discs.share, "discs 7h 2t 6o", pieces.PlaceArgs{Place: place.Hundreds}, groups),
 		board.Rule[Discs, PutArgs]{
-			Kind: "put", Doc: "Put discs on a track, or back into the chart.", Laws: []board.LawKind{board.Keeps}, Apply: Discs.put,
+			Kind: "put", Doc: "Put discs on a track, or back into the chart.", Laws: []board.LawKind{board.Keeps},
+			Apply: Discs.put,
 			Saved: func(d Discs, a PutArgs) (PutArgs, error) {
 				sels, err := kit.Saved(d.List, a.Pieces)
 				a.Pieces = sels
 				return a, err
 			}, Board: kit.Sample, Before: []board.Move{groups}, Example: PutArgs{[]board.Select{{Count: 3}}, 1},
 		}.Spec(),
-		pieces.Move(kit, "gather", "Bring all discs back into the chart.", board.Keeps, nil, Discs.gather, "discs 7h 2t 6o", board.NoArgs{}, groups, board.Move{Kind: "share", Args: pieces.PlaceArgs{Place: place.Hundreds}}),
-		pieces.Move(kit, "tidy", "Rings, marks, copies and traces are put away.", board.Keeps, nil, Discs.tidy, kit.Sample, board.NoArgs{}, board.Move{Kind: "ring", Args: pieces.RingArgs{Pieces: []board.Select{{Count: 3}}}}),
+		pieces.Move(kit, "gather", "Bring all discs back into the chart.", board.Keeps, nil, Discs.gather, "discs 7h 2t 6o",
+			board.NoArgs{}, groups, board.Move{Kind: "share", Args: pieces.PlaceArgs{Place: place.Hundreds}}),
+		pieces.Move(kit, "tidy", "Rings, marks, copies and traces are put away.", board.Keeps, nil, Discs.tidy, kit.Sample,
+			board.NoArgs{}, board.Move{Kind: "ring", Args: pieces.RingArgs{Pieces: []board.Select{{Count: 3}}}}),
 		pieces.Move(kit, "clear", "Put all discs away.", board.Sets, setsNone, Discs.clear, kit.Sample, board.NoArgs{}),
 	}
 	return slices.Concat(kit.Placing("discs 0", "discs 1h 4t 13o"), own, kit.Standing())
@@ -119,8 +133,10 @@ func readOuts(m board.Model, w say.Words, _ []board.Covering) []board.ReadOut {
 		}
 		rest := d.With(slices.DeleteFunc(slices.Clone(d.List), func(k pieces.Piece) bool { return k.Group > 0 }))
 		leftOver := say.Number("left", say.Amount, board.Total(rest))
-		if text = say.New("counters.groups", say.Text("list", say.Amount, strings.Join(in, ", ")), leftOver).Text(w); allEqual(in) {
-			text = say.New("counters.shared", say.Int("groups", say.Given, d.Groups), say.Text("each", say.Amount, in[0]), leftOver).Text(w)
+		if text = say.New("counters.groups", say.Text("list", say.Amount, strings.Join(in, ", ")),
+			leftOver).Text(w); allEqual(in) {
+			text = say.New("counters.shared", say.Int("groups", say.Given, d.Groups), say.Text("each", say.Amount, in[0]),
+				leftOver).Text(w)
 		}
 	}
 	return []board.ReadOut{{ID: "shared", Label: say.New("label.shared").Text(w), Text: text}}

@@ -48,9 +48,12 @@ func (k Kit[M]) Standing() []board.MoveSpec {
 	out := func(s State) bool { return s == Crossed || s == Taken }
 	taken := []board.Move{{Kind: "take", Args: some}}
 	return []board.MoveSpec{
-		k.piecesMove("take", "Take pieces away to the Taken tray.", board.Takes, inPlay, k.setState(Taken, "did.took", Play), some, nil),
-		k.piecesMove("cross", "Cross pieces out where they lie.", board.Takes, inPlay, k.setState(Crossed, "did.crossed", Play), some, nil),
-		k.piecesMove("restore", "Put crossed-out or taken pieces back in play.", board.Adds, out, k.setState(Play, "did.restored", Crossed, Taken),
+		k.piecesMove("take", "Take pieces away to the Taken tray.", board.Takes, inPlay, k.setState(Taken, "did.took", Play),
+			some, nil),
+		k.piecesMove("cross", "Cross pieces out where they lie.", board.Takes, inPlay,
+			k.setState(Crossed, "did.crossed", Play), some, nil),
+		k.piecesMove("restore", "Put crossed-out or taken pieces back in play.", board.Adds, out,
+			k.setState(Play, "did.restored", Crossed, Taken),
 			PiecesArgs{[]board.Select{{Place: place.Ones, State: "taken", Count: 1}}}, taken),
 		k.piecesMove("remove", "Put pieces away without a trace.", board.Takes, inPlay, k.remove, some, nil),
 		board.Rule[M, RingArgs]{
@@ -61,17 +64,21 @@ func (k Kit[M]) Standing() []board.MoveSpec {
 				return RingArgs{sels, a.Beside}, err
 			},
 		}.Spec(),
-		k.piecesMove("copy", "Lay copies of pieces beside them, to compare. Copies are not in play.", board.Looks, nil, k.copies, some, nil),
+		k.piecesMove("copy", "Lay copies of pieces beside them, to compare. Copies are not in play.", board.Looks, nil,
+			k.copies, some, nil),
 		Move(k, "counted", "Take the mark off new pieces.", board.Looks, nil, k.counted, k.Sample, board.NoArgs{}),
 	}
 }
 
 // Move is a rule of a model of pieces, with the law of its first kind.
-func Move[M Holder[M], A any](_ Kit[M], kind, doc string, law board.LawKind, tell func(M, A) (board.Law, error), apply func(M, A, *board.Turn) (M, error), on string, example A, before ...board.Move) board.MoveSpec {
-	return board.Rule[M, A]{Kind: kind, Doc: doc, Laws: []board.LawKind{law}, Law: tell, Apply: apply, Board: on, Before: before, Example: example}.Spec()
+func Move[M Holder[M], A any](_ Kit[M], kind, doc string, law board.LawKind, tell func(M, A) (board.Law, error),
+	apply func(M, A, *board.Turn) (M, error), on string, example A, before ...board.Move) board.MoveSpec {
+	return board.Rule[M, A]{Kind: kind, Doc: doc, Laws: []board.LawKind{law}, Law: tell, Apply: apply, Board: on,
+		Before: before, Example: example}.Spec()
 }
 
-func (k Kit[M]) piecesMove(kind, doc string, law board.LawKind, counts func(State) bool, apply func(M, PiecesArgs, *board.Turn) (M, error), example PiecesArgs, before []board.Move) board.MoveSpec {
+func (k Kit[M]) piecesMove(kind, doc string, law board.LawKind, counts func(State) bool,
+	apply func(M, PiecesArgs, *board.Turn) (M, error), example PiecesArgs, before []board.Move) board.MoveSpec {
 	r := board.Rule[M, PiecesArgs]{
 		Kind: kind, Doc: doc, Laws: []board.LawKind{law}, Apply: apply, Board: k.Sample, Before: before, Example: example,
 		Saved: func(m M, a PiecesArgs) (PiecesArgs, error) {
@@ -222,7 +229,8 @@ func (k Kit[M]) LayFree(m M, a LayArgs, t *board.Turn) (M, error) {
 }
 
 // LayMove is the move that lays pieces freely.
-func (k Kit[M]) LayMove(doc string, apply func(M, LayArgs, *board.Turn) (M, error), before ...board.Move) board.MoveSpec {
+func (k Kit[M]) LayMove(doc string, apply func(M, LayArgs, *board.Turn) (M, error),
+	before ...board.Move) board.MoveSpec {
 	return board.Rule[M, LayArgs]{
 		Kind: "lay", Doc: doc, Laws: []board.LawKind{board.Keeps}, Apply: apply, Board: k.Sample, Before: before,
 		Example: LayArgs{Pieces: []board.Select{{Count: 3}}, DX: 40, DY: 20},

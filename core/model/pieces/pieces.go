@@ -69,7 +69,8 @@ func (r Rules) Has(p place.Place) bool { return p >= r.Least && p <= r.Most }
 
 // NoPiece is the refusal of a place that the model has no pieces for.
 func (r Rules) NoPiece(p place.Place) error {
-	return say.Refuse("no-piece", say.Text("noun", say.Name, r.Noun), say.PlaceName("place", p), say.PlaceName("least", r.Least), say.PlaceName("most", r.Most))
+	return say.Refuse("no-piece", say.Text("noun", say.Name, r.Noun), say.PlaceName("place", p),
+		say.PlaceName("least", r.Least), say.PlaceName("most", r.Most))
 }
 
 // Many makes n new pieces of a place.

@@ -55,22 +55,29 @@ func (k Kit[M]) Placing(empty, many string) []board.MoveSpec {
 		next = place.Tens
 	}
 	return []board.MoveSpec{
-		Move(k, "build", "Put the number on the board at once, in place of what is there.", board.Sets, k.AmountLaw(board.Sets), k.Build, empty, AmountArgs{Amount: "14 tens 6 ones"}),
-		Move(k, "place", "Put an amount on the board beside what is there.", board.Adds, k.AmountLaw(board.Adds), k.place, empty, AmountArgs{Amount: "46"}),
+		Move(k, "build", "Put the number on the board at once, in place of what is there.", board.Sets,
+			k.AmountLaw(board.Sets), k.Build, empty, AmountArgs{Amount: "14 tens 6 ones"}),
+		Move(k, "place", "Put an amount on the board beside what is there.", board.Adds, k.AmountLaw(board.Adds), k.place,
+			empty, AmountArgs{Amount: "46"}),
 		board.Rule[M, BundleArgs]{
 			Kind: "bundle", Doc: "Ten pieces of a place become one of the next.", Laws: []board.LawKind{board.Keeps},
 			Apply: k.Bundle, Saved: k.savedBundle, Board: many, Example: BundleArgs{Place: next - 1},
 		}.Spec(),
 		board.Rule[M, UnbundleArgs]{
-			Kind: "unbundle", Doc: "A piece becomes ten of the next smaller place, or is opened further, place by place.", Laws: []board.LawKind{board.Keeps},
+			Kind: "unbundle", Doc: "A piece becomes ten of the next smaller place, or is opened further, place by place.",
+			Laws:  []board.LawKind{board.Keeps},
 			Apply: k.Unbundle, Saved: k.savedUnbundle, Board: k.Sample, Example: UnbundleArgs{Place: next},
 		}.Spec(),
 		board.Rule[M, StepArgs]{
-			Kind: "step", Doc: "One more or one less at a place, crossing tens and hundreds by a bundle or an unbundle that is seen.",
-			Laws: []board.LawKind{board.Adds, board.Takes}, Law: stepLaw[M], Apply: k.step, Board: k.Sample, Example: StepArgs{Place: next},
+			Kind: "step", Doc: "One more or one less at a place, crossing tens and hundreds by a bundle or an unbundle that " +
+				"is seen.",
+			Laws: []board.LawKind{board.Adds, board.Takes}, Law: stepLaw[M], Apply: k.step, Board: k.Sample,
+			Example: StepArgs{Place: next},
 		}.Spec(),
-		Move(k, "openAll", "Show all that is in play in ones, or in another place.", board.Keeps, nil, k.openAll, k.Sample, OpenArgs{}),
-		Move(k, "fewest", "Bundle wherever there are ten or more: the fewest pieces that show the number.", board.Keeps, nil, k.fewest, many, board.NoArgs{}),
+		Move(k, "openAll", "Show all that is in play in ones, or in another place.", board.Keeps, nil, k.openAll, k.Sample,
+			OpenArgs{}),
+		Move(k, "fewest", "Bundle wherever there are ten or more: the fewest pieces that show the number.", board.Keeps, nil,
+			k.fewest, many, board.NoArgs{}),
 	}
 }
 

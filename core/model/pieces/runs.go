@@ -30,7 +30,8 @@ func Runs(list []Piece) []Run {
 	runs := []Run{}
 	for i, k := range list {
 		if i == 0 || !alike(list[i-1], k) {
-			r := Run{Place: k.Place, Part: int(k.Part), Group: int(k.Group), Mint: k.Mint, New: k.New, Ringed: k.Ring > 0, Start: k.Start, Frame: int(k.Frame)}
+			r := Run{Place: k.Place, Part: int(k.Part), Group: int(k.Group), Mint: k.Mint, New: k.New, Ringed: k.Ring > 0,
+				Start: k.Start, Frame: int(k.Frame)}
 			if k.Ring > 1 {
 				r.Ring = int(k.Ring)
 			}

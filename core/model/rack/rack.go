@@ -103,7 +103,8 @@ func (r Rack) ring(a RingArgs, t *board.Turn) (Rack, error) {
 
 func (s Span) check(left []int) error {
 	if s.Row < 1 || s.Row > len(left) || s.From < 1 || s.To < s.From || s.To > left[s.Row-1] {
-		return say.Refuse("not-read", say.Int("from", say.Given, s.From), say.Int("to", say.Given, s.To), say.Int("row", say.Given, s.Row))
+		return say.Refuse("not-read", say.Int("from", say.Given, s.From), say.Int("to", say.Given, s.To),
+			say.Int("row", say.Given, s.Row))
 	}
 	return nil
 }
@@ -263,7 +264,8 @@ func (r Rack) fits(total place.Number) (int, error) {
 		return 0, say.Refuse("rack-whole", say.Number("n", say.Given, total))
 	}
 	if n > r.Pieces() {
-		return 0, say.Refuse("rack-full", say.Int("n", say.Given, n), rowsValue("rows", len(r.Left)), say.Int("most", say.Given, r.Pieces()))
+		return 0, say.Refuse("rack-full", say.Int("n", say.Given, n), rowsValue("rows", len(r.Left)),
+			say.Int("most", say.Given, r.Pieces()))
 	}
 	return n, nil
 }

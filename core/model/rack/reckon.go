@@ -17,7 +17,8 @@ func (r Rack) more(a NumberArgs, t *board.Turn) (Rack, error) {
 		return r, err
 	}
 	if r.total()+n > r.Pieces() {
-		return r, say.Refuse("rack-full", say.Int("n", say.Given, r.total()+n), rowsValue("rows", len(r.Left)), say.Int("most", say.Given, r.Pieces()))
+		return r, say.Refuse("rack-full", say.Int("n", say.Given, r.total()+n), rowsValue("rows", len(r.Left)),
+			say.Int("most", say.Given, r.Pieces()))
 	}
 	next := r.cloned()
 	for whole := n / Beads; whole > 0; whole-- {
@@ -173,7 +174,8 @@ func (r Rack) rowSentences(w say.Words, covers []board.Covering) []string {
 	var out []string
 	for i, left := range r.Left {
 		hideLeft, hideRight, other := coveredRow(i, covers)
-		if left == 0 && !hideLeft && !hideRight || left == Beads && !hideLeft && !hideRight || other || hideLeft && hideRight {
+		if left == 0 && !hideLeft && !hideRight || left == Beads && !hideLeft && !hideRight || other || hideLeft &&
+			hideRight {
 			continue
 		}
 		n, rest := strconv.Itoa(left), strconv.Itoa(Beads-left)

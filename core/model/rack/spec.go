@@ -68,7 +68,8 @@ func Spec() board.ModelSpec {
 				Board: "rack 2: 6 0", Example: RowsArgs{5},
 			}.Spec(),
 			board.Rule[Rack, RingArgs]{
-				Kind: "ring", Doc: "Ring beads that are read; rings drawn before go, unless this one stands beside them. A push takes all rings off.",
+				Kind: "ring", Doc: "Ring beads that are read; rings drawn before go, unless this one stands beside them. A push " +
+					"takes all rings off.",
 				Laws: []board.LawKind{board.Looks}, Apply: Rack.ring,
 				Board: "rack 2: 6 8", Example: RingArgs{Beads: []Span{{1, 1, 5}, {2, 1, 5}}},
 			}.Spec(),
@@ -117,7 +118,8 @@ func (r Rack) sprite(i, k, left int) board.Sprite {
 	x := beadX(k, left)
 	s := board.Sprite{
 		ID: r.first + board.PieceID(i*Beads+k), Look: "bead",
-		Part: numbered(k+1, k < left), X: int32(x), Y: int32(i*row + (row-bead)/2), W: bead, H: bead, Zone: "row " + strconv.Itoa(i+1),
+		Part: numbered(k+1, k < left), X: int32(x), Y: int32(i*row + (row-bead)/2), W: bead, H: bead,
+		Zone: "row " + strconv.Itoa(i+1),
 	}
 	// Rows six to ten swap the colours, so that fifty is seen.
 	if (k >= 5) != (i >= 5) {
@@ -166,7 +168,8 @@ func (r Rack) fivesText(w say.Words, fives, ones int) string {
 	if n := r.total(); n > 5 && n < Beads {
 		return fmt.Sprintf("%d = 5 + %d", n, n-5)
 	}
-	return say.New("rack.fives", say.Int("fives", say.Amount, fives), say.Pieces("ones", say.Amount, ones, place.Ones)).Text(w)
+	return say.New("rack.fives", say.Int("fives", say.Amount, fives),
+		say.Pieces("ones", say.Amount, ones, place.Ones)).Text(w)
 }
 
 // toFill is what is missing to ten, to twenty and to the full rack.
@@ -174,8 +177,10 @@ func (r Rack) toFill(w say.Words) string {
 	n := r.total()
 	var out []string
 	for _, goal := range []int{10, 20, r.Pieces()} {
-		if n < goal && goal <= r.Pieces() && !slices.ContainsFunc(out, func(s string) bool { return strings.HasSuffix(s, " "+strconv.Itoa(goal)) }) {
-			out = append(out, say.New("rack.toFill", say.Int("more", say.Amount, goal-n), say.Int("goal", say.Given, goal)).Text(w))
+		if n < goal && goal <= r.Pieces() && !slices.ContainsFunc(out,
+			func(s string) bool { return strings.HasSuffix(s, " "+strconv.Itoa(goal)) }) {
+			out = append(out, say.New("rack.toFill", say.Int("more", say.Amount, goal-n),
+				say.Int("goal", say.Given, goal)).Text(w))
 		}
 	}
 	return orDash(strings.Join(out, "; "))
