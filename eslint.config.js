@@ -25,6 +25,19 @@ export default tseslint.config(
   },
   // Playwright hands fixtures to a function called use, which is no hook.
   { files: ['e2e/**'], rules: { 'react-hooks/rules-of-hooks': 'off' } },
+  // A field that is filled by the program may be one that no one can type into.
+  {
+    files: ['e2e/**'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "CallExpression[callee.property.name='fill'][arguments.length=1]",
+          message: 'Type as a person does: write() or typeThere() of teacher.ts.',
+        },
+      ],
+    },
+  },
   {
     files: ['web/public/*.js'],
     languageOptions: { globals: { document: 'readonly', WebAssembly: 'readonly', fetch: 'readonly' } },

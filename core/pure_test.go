@@ -16,6 +16,12 @@ import (
 var forbidden = []string{"time", "math/rand", "math/rand/v2", "crypto/rand", "os", "io/fs", "net", "net/http",
 	"syscall/js"}
 
+// knowsModels are the packages that may name single models: those of the models
+// themselves, the list of them, and the methods.
+func knowsModels(path string) bool {
+	return strings.HasPrefix(path, "unitbloom/core/model") || path == "unitbloom/core/method"
+}
+
 func TestCoreIsPure(t *testing.T) {
 	out, err := exec.Command("go", "list", "-json=ImportPath,Imports", "./...").Output()
 	require.NoError(t, err)
@@ -37,6 +43,9 @@ func TestCoreIsPure(t *testing.T) {
 			require.Truef(t, ours || !strings.Contains(first, ".") && first != "unitbloom",
 				"%s imports %s: the core may use only itself and the standard library", pkg.ImportPath, path)
 			require.NotContainsf(t, forbidden, path, "%s imports %s: the core has no clock, chance or input of its own",
+				pkg.ImportPath, path)
+			single := strings.HasPrefix(path, "unitbloom/core/model/") && path != "unitbloom/core/model/pieces"
+			require.Falsef(t, single && !knowsModels(pkg.ImportPath), "%s imports %s: it works with every model alike",
 				pkg.ImportPath, path)
 		}
 	}

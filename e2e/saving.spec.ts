@@ -170,11 +170,23 @@ for (const [name, answer] of [
   test(`unsent work stays when the answer is ${name}`, async ({ page }) => {
     const id = await open(page, [blocks({ ones: 2 })]);
     await saved(page);
-    await page.route('**/saves', (route) => route.fulfill(answer));
+    // All is well again once the teacher asks for it, however often the page does.
+    let asked = false;
+    await page.exposeFunction('asks', () => (asked = true));
+    await page.evaluate(() =>
+      document.addEventListener(
+        'pointerdown',
+        ({ target }) => {
+          const { asks } = window as unknown as { asks: () => void };
+          if (target instanceof Element && target.closest('.save-banner')) asks();
+        },
+        true,
+      ),
+    );
+    await page.route('**/saves', (route) => (asked ? route.continue() : route.fulfill(answer)));
     for (let n = 0; n < 5; n++) await page.getByRole('button', { name: 'Add 1 ten' }).click();
     await expect(page.locator('.save-state')).toHaveText('5 changes not saved');
     await expect(page.getByText('Saved', { exact: true })).toBeHidden();
-    await page.unroute('**/saves');
     await page.getByRole('button', { name: 'Try again' }).click();
     await saved(page);
     expect(await tens(page, id)).toContain('"place":"tens","count":5');
@@ -207,6 +219,7 @@ test('unsent work of a lesson that was deleted elsewhere becomes a lesson of its
 test('a new lesson is made on the device while the network is away', async ({ page, context }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'New lesson' }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toBeHidden();
   await context.setOffline(true);

@@ -40,7 +40,7 @@ async function draw(page) {
   await page.mouse.up();
   await pens.getByRole('button', { name: 'Note' }).click();
   await page.mouse.click(tens.x + tens.width * 0.42, tens.y + tens.height * 0.62);
-  await page.getByRole('textbox', { name: 'Note' }).fill('fourteen bags of ten');
+  await page.getByRole('textbox', { name: 'Note' }).pressSequentially('fourteen bags of ten');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Draw' }).click();
 }
@@ -97,7 +97,8 @@ try {
     await page.getByRole('button', { name: 'More', exact: true }).click();
     await page.getByText('Capture my own example').click();
     await page.getByRole('button', { name: 'Add 1 ten' }).click();
-    await page.getByLabel('Say', { exact: true }).fill('One bag more.');
+    await page.getByLabel('Say', { exact: true }).click({ clickCount: 3 });
+    await page.keyboard.type('One bag more.');
     await shot('capture');
     await page.getByRole('button', { name: 'Undo' }).click();
     await lesson('What is left');
@@ -113,7 +114,8 @@ try {
     await page.keyboard.press('Escape');
     await lesson('Two deliveries');
     await page.getByRole('button', { name: 'New worked example' }).click();
-    await page.locator('.problem').fill('58 + 67');
+    await page.locator('.problem').click({ clickCount: 3 });
+    await page.keyboard.type('58 + 67');
     await shot('new-example');
     await page.keyboard.press('Escape');
     await page

@@ -1,4 +1,4 @@
-// Command gen writes the published schemas and the pages about models and methods from
+// Command gen writes the published schemas and the pages about models, methods and the door from
 // the Go types and registries. Run it from the top of the tree; `make generate`
 // then makes the TypeScript types from the schemas.
 package main
@@ -18,8 +18,8 @@ import (
 func main() {
 	write(fmt.Sprintf("docs/schema/lesson.v%d.schema.json", lesson.Format), schema.Lesson())
 	write("docs/schema/door.schema.json", schema.Door())
-	for path, page := range map[string]string{"docs/models.md": manual.Models(), "docs/methods.md": manual.Methods()} {
-		if err := os.WriteFile(path, []byte(page), 0o644); err != nil {
+	for name, page := range manual.Pages() {
+		if err := os.WriteFile(filepath.Join("docs", name), []byte(page), 0o644); err != nil {
 			log.Fatal(err)
 		}
 	}

@@ -26,10 +26,8 @@ func init() {
 		on("close", "Closes the lesson.", closeSession),
 		on("outline", "The lesson as the stem and the shelf show it.",
 			func(s *session, _ None) (Outline, error) { return s.outline(), nil }),
-		on("document", "The whole lesson, as it is saved.", func(s *session, _ None) (lesson.Lesson, error) {
-			return s.doc,
-				nil
-		}),
+		on("document", "The whole lesson, as it is saved.",
+			func(s *session, _ None) (lesson.Lesson, error) { return s.doc, nil }),
 		on("show", "Goes to a step of a scene.", show),
 		on("apply", "Makes a move on what the class sees.", apply),
 		on("undo", "Takes the last act back.", func(s *session, _ None) (Update, error) { return s.undo() }),
@@ -45,8 +43,7 @@ func init() {
 		on("clear", "Clears pieces, ink, notes or record, as one act.", clearThings),
 
 		on("keepScratch", "Keeps what was done on a scratch copy as a step, or in one.", keepScratch),
-		on("dropScratch", "Puts the scratch copy away.", func(s *session, _ None) (Frame,
-			error) {
+		on("dropScratch", "Puts the scratch copy away.", func(s *session, _ None) (Frame, error) {
 			s.scratch = nil
 			return s.frame(), nil
 		}),

@@ -12,6 +12,11 @@ import (
 	"unitbloom/core/say"
 )
 
+// Pages are the pages by their names in docs/.
+func Pages() map[string]string {
+	return map[string]string{"models.md": Models(), "methods.md": Methods(), "door.md": Door()}
+}
+
 // Models is the page about every model: its notation, moves, laws and
 // read-outs.
 func Models() string {

@@ -9,12 +9,16 @@ import (
 	"io"
 	"net/http"
 	"net/http/httptest"
+	"os"
 	"path/filepath"
+	"regexp"
+	"slices"
 	"strings"
 	"testing"
 	"testing/fstest"
 	"time"
 
+	"github.com/gin-gonic/gin"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
@@ -433,4 +437,46 @@ func TestFilesAreServedSmallAndFresh(t *testing.T) {
 	r := send(t, "GET", bare.URL+"/", "")
 	assert.Equal(t, 503, r.status)
 	assert.Contains(t, r.body, "without its front end")
+}
+
+// docs/http.md is the page for those who write beside us: its tables name every route
+// and every code, and no others.
+func TestThePageAboutHTTPIsTrue(t *testing.T) {
+	page, err := os.ReadFile("../../docs/http.md")
+	require.NoError(t, err)
+	db, err := store.Open(filepath.Join(t.TempDir(), "test.db"), nil)
+	require.NoError(t, err)
+	defer db.Close()
+	srv, err := server.New(db, server.Config{})
+	require.NoError(t, err)
+	var routes, codes []string
+	for _, r := range srv.Handler().(*gin.Engine).Routes() {
+		routes = append(routes, r.Method+" "+r.Path)
+	}
+	sources, err := filepath.Glob("*.go")
+	require.NoError(t, err)
+	said := regexp.MustCompile(`(?:fail\(c, http\.\w+,|return http\.\w+,|"code":)\s*"([a-z-]+)"`)
+	for _, path := range sources {
+		if strings.HasSuffix(path, "_test.go") {
+			continue
+		}
+		source, err := os.ReadFile(path)
+		require.NoError(t, err)
+		for _, m := range said.FindAllStringSubmatch(string(source), -1) {
+			codes = append(codes, m[1])
+		}
+	}
+	inPage := func(row, item string) (found []string) {
+		for _, line := range regexp.MustCompile(row).FindAllStringSubmatch(string(page), -1) {
+			for _, m := range regexp.MustCompile(item).FindAllStringSubmatch(line[1], -1) {
+				found = append(found, m[1])
+			}
+		}
+		return found
+	}
+	assert.ElementsMatch(t, routes, inPage(`(?m)^\| (`+"`[A-Z]+ /[^|]+) +\\|", "`([^`]+)`"))
+	slices.Sort(codes)
+	documented := inPage(`(?m)^\| \d+ +\| ([^|]+) \|`, "`([^`]+)`")
+	slices.Sort(documented)
+	assert.Equal(t, slices.Compact(codes), documented)
 }

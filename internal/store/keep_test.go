@@ -319,3 +319,37 @@ func TestAnEditThatNoLongerFitsIsLeftOut(t *testing.T) {
 	defer again.Close()
 	assert.Equal(t, "9000002", total(t, again, "x"))
 }
+
+// docs/store.md names every table, column and migration; every database that was
+// written before a migration still opens.
+func TestThePageAboutTheStoreIsTrue(t *testing.T) {
+	page, err := os.ReadFile("../../docs/store.md")
+	require.NoError(t, err)
+	fixtures, err := filepath.Glob("../../testdata/store/*.sqlite")
+	require.NoError(t, err)
+	require.NotEmpty(t, fixtures)
+	for _, name := range fixtures {
+		path := fixture(t, filepath.Base(name))
+		s, err := store.Open(path, nil)
+		require.NoError(t, err, name)
+		require.NoError(t, s.Close())
+		db, err := sql.Open("sqlite", path)
+		require.NoError(t, err)
+		for _, query := range []string{
+			"SELECT id FROM migrations WHERE id <> 'SCHEMA_INIT'",
+			"SELECT name FROM sqlite_schema WHERE type = 'table'",
+			"SELECT c.name FROM sqlite_schema s, pragma_table_info(s.name) c WHERE s.type = 'table'",
+		} {
+			rows, err := db.Query(query)
+			require.NoError(t, err)
+			for rows.Next() {
+				var word string
+				require.NoError(t, rows.Scan(&word))
+				assert.Contains(t, string(page), "`"+word+"`")
+			}
+			require.NoError(t, rows.Err())
+			require.NoError(t, rows.Close())
+		}
+		require.NoError(t, db.Close())
+	}
+}

@@ -57,8 +57,7 @@ func moves() []board.MoveSpec {
 			board.Move{Kind: "ring", Args: pieces.RingArgs{Pieces: []board.Select{{Count: 3}}}}),
 		pieces.Move(kit, "clear", "Put all blocks away.", board.Sets,
 			func(Blocks, board.NoArgs) (board.Law, error) {
-				return board.Law{Kind: board.Sets},
-					nil
+				return board.Law{Kind: board.Sets}, nil
 			}, Blocks.clear, "blocks 2t 13o", board.NoArgs{}),
 		kit.LayMove("Move blocks freely on the open mat.", Blocks.lay, mat),
 		pieces.Move(kit, "view", "Columns or an open mat.", board.Looks, nil, Blocks.view, "blocks 4t 6o", ViewArgs{"mat"}),

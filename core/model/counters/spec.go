@@ -121,8 +121,7 @@ func moves() []board.MoveSpec {
 			"counters 14", ByArgs{5}),
 		pieces.Move(kit, "scatter", "Scatter the counters over the mat, on purpose.", board.Keeps, nil, Counters.scatter,
 			"counters 14", SeedArgs{1}),
-		kit.LayMove("Move counters freely on the mat.", func(c Counters, a pieces.LayArgs, t *board.Turn) (Counters,
-			error) {
+		kit.LayMove("Move counters freely on the mat.", func(c Counters, a pieces.LayArgs, t *board.Turn) (Counters, error) {
 			return kit.LayFree(c, a, t)
 		}),
 		pieces.Move(kit, "look", "Change the shape or the colours of all counters; they stay where they lie.", board.Looks,

@@ -49,8 +49,7 @@ func moves() []board.MoveSpec {
 				"a train (23).", board.Sets, buildLaw, Cubes.build, on, NumberArgs{"6 + 3"}),
 		pieces.Move(kit, "place", "Lay a new train.", board.Adds,
 			func(_ Cubes, a TrainArgs) (board.Law, error) {
-				return counts(board.Adds,
-					a.Count)
+				return counts(board.Adds, a.Count)
 			}, Cubes.putDown, on, TrainArgs{Count: 4}),
 		pieces.Move(kit, "add", "Put cubes on the end of a train.", board.Adds,
 			func(_ Cubes, a AddArgs) (board.Law, error) { return counts(board.Adds, a.Count) }, Cubes.add, on, AddArgs{Train: 2,
