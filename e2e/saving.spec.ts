@@ -270,7 +270,7 @@ test('without any storage it is said at once, and work is sent all the same', as
   await expect(page.getByText('This browser keeps nothing on the device.')).toBeVisible();
   await page.route('**/saves', (route) => route.abort());
   await page.getByRole('button', { name: 'Add 1 ten' }).click();
-  await expect(page.getByText(/they are only in this page, so do not close it/)).toBeVisible();
+  await expect(page.getByText(/it is only in this page, so do not close it/)).toBeVisible();
   const warned = page.waitForEvent('dialog');
   void page.close({ runBeforeUnload: true });
   await (await warned).dismiss();

@@ -10,6 +10,7 @@ import { makeLesson, sendAllLeftovers, type Unsent } from '../state/session';
 import { api, newId, type ShelfLine } from '../state/api';
 import { Dialog, fetchOpened, Menu } from '../shell/later';
 import { Flower } from '../shell/Mark';
+import { changes, whereKept } from '../shell/Saving';
 
 export function ShelfPage() {
   const [deleted, setDeleted] = useState(false);
@@ -89,8 +90,8 @@ function UnsentWork({ unsent, send }: { unsent: Unsent[]; send: () => void }) {
     <Alert
       key={u.id}
       type="warning"
-      title={`${u.count === 1 ? '1 change' : `${u.count} changes`} of ${u.title ? `“${u.title}”` : 'a lesson'} not saved. ${u.why}`}
-      description="They are kept on this device and sent when it can be."
+      title={`${changes(u.count)} of ${u.title ? `“${u.title}”` : 'a lesson'} not saved. ${u.why}`}
+      description={whereKept(u.count, true)}
       action={
         <span className="banner-actions">
           <Button onClick={send}>Try again</Button>

@@ -25,7 +25,15 @@ export function SaveWord() {
   );
 }
 
-const changes = (n: number) => (n === 1 ? '1 change' : `${n} changes`);
+export const changes = (n: number) => (n === 1 ? '1 change' : `${n} changes`);
+
+/** Where work that is not saved is kept, as a sentence. */
+export function whereKept(n: number, kept: boolean): string {
+  const [they, are] = n === 1 ? ['it', 'is'] : ['they', 'are'];
+  return kept
+    ? `Until ${they} can be sent, ${they} ${are} kept on this device.`
+    : `This device keeps nothing: ${they} ${are} only in this page, so do not close it.`;
+}
 
 /** Why changes are not saved, and what can be done: shown as long as it stands. */
 export function SaveBanner() {
@@ -43,10 +51,7 @@ export function SaveBanner() {
   return (
     <div className="save-banner" role="status">
       <span>
-        <b>{changes(save.unsent)} not saved.</b> {save.why}{' '}
-        {save.kept
-          ? 'They are kept on this device and sent when it can be.'
-          : 'This device keeps nothing: they are only in this page, so do not close it.'}
+        <b>{changes(save.unsent)} not saved.</b> {save.why} {whereKept(save.unsent, save.kept)}
       </span>
       <span className="banner-actions">
         <Button onClick={sendAgain}>Try again</Button>
