@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test';
+import type { Page, Route } from '@playwright/test';
 import { startApp } from './app.mjs';
 import { blocks, choose, expect, open, saved, says, test, type, write } from './teacher';
 
@@ -149,6 +149,28 @@ const tens = async (page: Page, id: string) => {
   return JSON.stringify(doc.lesson.scenes);
 };
 
+/**
+ * Saves go wrong until the teacher presses a button of the banner, however often the
+ * page tries by itself before.
+ */
+async function untilAsked(page: Page, goWrong: (route: Route) => Promise<void>) {
+  let asked = false;
+  await page.exposeFunction('asks', () => {
+    asked = true;
+  });
+  await page.evaluate(() =>
+    document.addEventListener(
+      'pointerdown',
+      ({ target }) => {
+        const { asks } = window as unknown as { asks: () => void };
+        if (target instanceof Element && target.closest('.save-banner')) asks();
+      },
+      true,
+    ),
+  );
+  await page.route('**/saves', (route) => (asked ? route.continue() : goWrong(route)));
+}
+
 for (const [name, answer] of [
   [
     'a sign-in page of the network',
@@ -170,20 +192,7 @@ for (const [name, answer] of [
   test(`unsent work stays when the answer is ${name}`, async ({ page }) => {
     const id = await open(page, [blocks({ ones: 2 })]);
     await saved(page);
-    // All is well again once the teacher asks for it, however often the page does.
-    let asked = false;
-    await page.exposeFunction('asks', () => (asked = true));
-    await page.evaluate(() =>
-      document.addEventListener(
-        'pointerdown',
-        ({ target }) => {
-          const { asks } = window as unknown as { asks: () => void };
-          if (target instanceof Element && target.closest('.save-banner')) asks();
-        },
-        true,
-      ),
-    );
-    await page.route('**/saves', (route) => (asked ? route.continue() : route.fulfill(answer)));
+    await untilAsked(page, (route) => route.fulfill(answer));
     for (let n = 0; n < 5; n++) await page.getByRole('button', { name: 'Add 1 ten' }).click();
     await expect(page.locator('.save-state')).toHaveText('5 changes not saved');
     await expect(page.getByText('Saved', { exact: true })).toBeHidden();
@@ -239,7 +248,7 @@ test('a new lesson is made on the device while the network is away', async ({ pa
 test('the shelf never takes the work of a tab that lives', async ({ page, context }) => {
   const id = await open(page, [blocks({ ones: 1 })]);
   await saved(page);
-  await page.route('**/saves', (route) => route.abort());
+  await untilAsked(page, (route) => route.abort());
   await page.getByRole('button', { name: 'Add 1 ten' }).click();
   await expect(page.locator('.save-state')).toContainText('not saved');
   const copies = async () => {
@@ -255,7 +264,6 @@ test('the shelf never takes the work of a tab that lives', async ({ page, contex
   const second = await context.newPage();
   await second.goto(`/lesson/${id}`);
   await expect(second.getByText('Reading only')).toBeVisible();
-  await page.unroute('**/saves');
   await page.getByRole('button', { name: 'Try again' }).click();
   await saved(page);
   expect(await tens(page, id)).toContain('"place":"tens","count":1');
@@ -268,13 +276,12 @@ test('without any storage it is said at once, and work is sent all the same', as
   });
   const id = await open(page, [blocks({ ones: 1 })]);
   await expect(page.getByText('This browser keeps nothing on the device.')).toBeVisible();
-  await page.route('**/saves', (route) => route.abort());
+  await untilAsked(page, (route) => route.abort());
   await page.getByRole('button', { name: 'Add 1 ten' }).click();
   await expect(page.getByText(/it is only in this page, so do not close it/)).toBeVisible();
   const warned = page.waitForEvent('dialog');
   void page.close({ runBeforeUnload: true });
   await (await warned).dismiss();
-  await page.unroute('**/saves');
   await page.getByRole('button', { name: 'Try again' }).click();
   await saved(page);
   expect(await tens(page, id)).toContain('"place":"tens","count":1');
