@@ -115,6 +115,22 @@ func TestBrokenFilesAreRefusedWithTheirPath(t *testing.T) {
 	}
 }
 
+func TestJoinedStepsKeepTheMovesAndWritingOfBoth(t *testing.T) {
+	l := read(t, `{"format":2,"id":"x","title":"T","words":{},"scenes":[{"id":"a","title":"A",`+
+		`"start":{"models":[{"kind":"rack","rows":[0,0]}]},"steps":[`+
+		`{"say":"Six.","moves":[{"kind":"build","amount":"6"}],"write":[{"kind":"text","text":"6"}]},`+
+		`{"say":"Eight.","ask":"How many?","answer":"8","moves":[{"kind":"build","amount":"8"}],`+
+		`"write":[{"kind":"text","text":"8"}]}]}]}`)
+	steps := l.Scenes[0].Steps
+	joined := steps[0].Join(steps[1])
+	require.Len(t, joined.Moves, 2)
+	require.Len(t, joined.Write, 2)
+	assert.Equal(t, "6", joined.Write[0].Text)
+	assert.Equal(t, "8", joined.Write[1].Text)
+	assert.Equal(t, "How many?", joined.Ask.Text(say.Words{}))
+	assert.Len(t, steps[0].Write, 1, "the steps are as they were")
+}
+
 func TestEditsThatDoNotFitChangeNothing(t *testing.T) {
 	l := read(t, sample)
 	before := text(t, l)

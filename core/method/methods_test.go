@@ -580,6 +580,17 @@ func TestChosenWaysSayWhyTheyDoNotFit(t *testing.T) {
 	assert.Equal(t, []string{"8 + 5: use fives", "8 + 5: make ten", "8 + 5: add ten"}, names)
 }
 
+func TestCountingOnIsForOneToThreeMore(t *testing.T) {
+	for a := range 11 {
+		for b := range 11 {
+			_, err := method.Make(method.Request{Method: "add-facts", Args: []string{itoa(a), "+", itoa(b)},
+				Options: map[string]string{"way": "count on"}})
+			few := min(a, b) >= 1 && min(a, b) <= 3
+			assert.Equal(t, few, err == nil, "%d + %d: %v", a, b, err)
+		}
+	}
+}
+
 // regroupings are the places where pieces were bundled and opened, in order.
 func regroupings(e method.Example) string {
 	var out []string

@@ -19,7 +19,15 @@ for (const entry of readdirSync(dist, { recursive: true })) {
   const content = readFileSync(file);
   const forms = {
     gz: gzipSync(content, { level: 9 }),
-    br: brotliCompressSync(content, { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } }),
+    // The core is a tenth smaller in a window of 16 MB at 10 than at 9, in ten seconds; 11
+    // gives little more and takes twice as long.
+    br: brotliCompressSync(content, {
+      params: {
+        [constants.BROTLI_PARAM_QUALITY]: 10,
+        [constants.BROTLI_PARAM_LGWIN]: 24,
+        [constants.BROTLI_PARAM_SIZE_HINT]: content.length,
+      },
+    }),
   };
   for (const [suffix, body] of Object.entries(forms)) {
     if (body.length < content.length) writeFileSync(`${file}.${suffix}`, body);

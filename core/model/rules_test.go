@@ -1,0 +1,108 @@
+package model_test
+
+import (
+	"encoding/json"
+	"fmt"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"unitbloom/core/board"
+	"unitbloom/core/model/discs"
+	"unitbloom/core/model/pieces"
+	"unitbloom/core/place"
+	"unitbloom/core/say"
+)
+
+// Rules of single moves that no law of a total sees.
+
+func TestATenThatLeavesATraceCountsForNoAddend(t *testing.T) {
+	for _, model := range []string{"blocks", "discs"} {
+		for move, part := range map[string]int8{
+			`{"kind":"bundle","place":"ones"}`:              1,
+			`{"kind":"bundle","place":"ones","trace":true}`: 0,
+		} {
+			b, err := play(t, model+" 14o + 3o", move)
+			require.NoError(t, err)
+			tens := 0
+			for _, k := range b.Models[0].(interface{ Held() []pieces.Piece }).Held() {
+				if k.Place == place.Tens {
+					tens++
+					assert.Equal(t, part, int8(k.Part), "%s %s", model, move)
+				}
+			}
+			assert.Equal(t, 1, tens)
+		}
+	}
+}
+
+func TestTheStartRowCopiesWhatIsInPlay(t *testing.T) {
+	b, err := play(t, "discs 5o", `{"kind":"cross","pieces":[{"place":"ones","count":2}]}`, `{"kind":"shift","by":1,"keep":true}`)
+	require.NoError(t, err)
+	copies := 0
+	for _, k := range b.Models[0].(discs.Discs).List {
+		if k.Start {
+			copies++
+			assert.Equal(t, pieces.Copy, k.State)
+			assert.Equal(t, place.Ones, k.Place, "they show how it was")
+		}
+	}
+	assert.Equal(t, 3, copies)
+}
+
+func TestWhatIsMissingIsToldToTenToTwentyAndToTheFullRack(t *testing.T) {
+	for notation, want := range map[string]string{
+		"rack 2: 6 0":         "4 to 10; 14 to 20",
+		"rack 2: 10 4":        "6 to 20",
+		"rack 2: 10 10":       "–",
+		"rack 1: 6":           "4 to 10",
+		"rack 10: 6":          "4 to 10; 14 to 20; 94 to 100",
+		"rack 10: 10 10 10 4": "66 to 100",
+	} {
+		b, err := board.Parse(notation)
+		require.NoError(t, err)
+		assert.Equal(t, want, readOut(t, b, 0, "toFill"), notation)
+	}
+}
+
+func TestEveryLinkedModelFollows(t *testing.T) {
+	b, err := play(t, "blocks 6o | counters 6 | rack 2: 6 | counters 6",
+		`{"kind":"link","model":0,"with":1}`, `{"kind":"link","model":0,"with":2}`, `{"kind":"link","model":0,"with":3}`,
+		`{"kind":"place","model":0,"amount":"3 ones"}`)
+	require.NoError(t, err)
+	for i, m := range b.Models {
+		assert.Equal(t, "9", board.Total(m).String(), i)
+	}
+}
+
+func TestThereIsNoThirteenthRing(t *testing.T) {
+	for notation, ring := range map[string]func(n int) string{
+		"counters 20": func(n int) string {
+			return fmt.Sprintf(`{"kind":"ring","pieces":[{"place":"ones","slots":[%d]}],"beside":true}`, n)
+		},
+		"rack 2: 10 10": func(n int) string {
+			row, bead := 1+(n-1)/10, 1+(n-1)%10
+			return fmt.Sprintf(`{"kind":"ring","beads":[{"row":%d,"from":%d,"to":%d}],"beside":true}`, row, bead, bead)
+		},
+	} {
+		var moves []string
+		for n := 1; n <= board.MaxRings; n++ {
+			moves = append(moves, ring(n))
+		}
+		b, err := play(t, notation, moves...)
+		require.NoError(t, err)
+		var kept board.Board
+		require.NoError(t, json.Unmarshal([]byte(asJSON(t, b)), &kept), "a file holds them all")
+		_, err = play(t, notation, append(moves, ring(board.MaxRings+1))...)
+		var refusal *say.Refusal
+		require.ErrorAs(t, err, &refusal)
+		assert.Equal(t, "rings", refusal.Code)
+	}
+}
+
+func TestOneFewerTakesTheLast(t *testing.T) {
+	down := `{"kind":"step","by":1,"down":true}`
+	assert.Equal(t, "counters 3 + 1", printed(t, "counters 3 + 2", down))
+	assert.Equal(t, "counters 2", printed(t, "counters 3 + 2", down, down, down))
+}
