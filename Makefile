@@ -26,7 +26,7 @@ node_modules/.ready: package.json package-lock.json
 web/src/core/generated/core.wasm: $(CORE) node_modules/.ready
 	node web/scripts/core.mjs
 
-web/dist/index.html: web/src/core/generated/core.wasm $(WEB) node_modules/.ready
+web/dist/index.html: web/src/core/generated/core.wasm $(WEB) go.mod node_modules/.ready
 	npm run --silent build
 
 bin/unitbloom: web/dist/index.html $(GO) demo/*.json

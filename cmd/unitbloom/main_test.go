@@ -21,6 +21,7 @@ import (
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
 	"unitbloom/internal/proptest"
+	"unitbloom/web"
 )
 
 // TestMain lets this test binary be the application itself, so that the tests
@@ -430,4 +431,31 @@ func TestServeStopsWhenAsked(t *testing.T) {
 	defer res.Body.Close()
 	require.NoError(t, app.cmd.Process.Signal(os.Interrupt))
 	require.NoError(t, app.cmd.Wait())
+}
+
+func TestLicencesOfAllPartsArePrinted(t *testing.T) {
+	t.Parallel()
+	out, errs, status := runs(t, "", "licences")
+	if _, built := web.Files(); !built {
+		assert.Equal(t, 1, status)
+		assert.Contains(t, errs, "make build")
+		return
+	}
+	require.Zero(t, status, errs)
+	mod, err := os.ReadFile("../../go.mod")
+	require.NoError(t, err)
+	for _, part := range []string{"github.com/gin-gonic/gin ", "gorm.io/gorm ", "modernc.org/sqlite "} {
+		require.Contains(t, string(mod), part)
+		assert.Contains(t, out, "\n"+part)
+	}
+	var page struct{ Dependencies map[string]string }
+	text, err := os.ReadFile("../../package.json")
+	require.NoError(t, err)
+	require.NoError(t, json.Unmarshal(text, &page))
+	require.NotEmpty(t, page.Dependencies)
+	for name := range page.Dependencies {
+		assert.Contains(t, out, "\n"+name+" ")
+	}
+	assert.Contains(t, out, "SIL OPEN FONT LICENSE")
+	assert.Contains(t, out, "\nThe Go programming language\n")
 }
