@@ -26,6 +26,14 @@ type ModelSpec struct {
 	Empties string
 	// New is the model's first state.
 	New func(*IDs) Model
+	// Most is the largest whole number that it shows; 0 where it shows every number
+	// that there is.
+	Most int
+	// Empty is the model in notation with nothing on it and room for a whole number.
+	Empty func(most int) string
+	// Lay are the moves that put so many pieces of a place beside what is there, as
+	// an addend, or as none with 0.
+	Lay func(count int, p place.Place, part int) []Move
 	// Check says what of the model its file form does not take; nil where every
 	// value of it can be kept.
 	Check func(Model) error

@@ -36,7 +36,8 @@ func makeBuild(r Request) (Example, error) {
 		return Example{}, err
 	}
 	whole, _ := n.Whole()
-	m := begin(r, emptyBoard(r.Model, whole))
+	spec, _ := board.SpecOf(r.Model)
+	m := begin(r, spec.Empty(whole))
 	m.key(lesson.Step{
 		Say: line("build.start", say.Number("n", say.Given, n)),
 		Ask: line("build.predict"), Answer: line("build.predict.answer", say.PlaceName("place", n.Top())),

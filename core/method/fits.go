@@ -3,6 +3,7 @@
 package method
 
 import (
+	"unitbloom/core/board"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
@@ -11,13 +12,13 @@ var anyModel = []string{"blocks", "discs", "rack", "counters", "cubes"}
 
 // fitsModel refuses a number that a model does not hold.
 func fitsModel(kind string, n place.Number) error {
-	most := map[string]int{"blocks": 9999, "rack": 100, "counters": 100, "cubes": 100}[kind]
-	if kind == "discs" {
+	spec, _ := board.SpecOf(kind)
+	if spec.Most == 0 {
 		return nil
 	}
-	if whole, ok := n.Whole(); !ok || whole > most {
+	if whole, ok := n.Whole(); !ok || whole > spec.Most {
 		return say.Refuse("method-holds", say.Number("n", say.Given, n), say.Text("model", say.Name, kind),
-			say.Int("most", say.Given, most))
+			say.Int("most", say.Given, spec.Most))
 	}
 	return nil
 }

@@ -5,8 +5,6 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
-	"unitbloom/core/model/counters"
-	"unitbloom/core/model/cubes"
 	"unitbloom/core/model/pieces"
 	"unitbloom/core/model/rack"
 	"unitbloom/core/place"
@@ -58,53 +56,12 @@ func (m *maker) lay(count int, p place.Place, part int) []board.Move {
 	if m.slow && (m.r.Model != "cubes" || p > place.Ones) {
 		each, times = 1, count
 	}
+	spec, _ := board.SpecOf(m.r.Model)
 	var moves []board.Move
 	for range times {
-		moves = append(moves, layMoves(m.r.Model, each, p, part)...)
+		moves = append(moves, spec.Lay(each, p, part)...)
 	}
 	return moves
-}
-
-// layMoves put pieces of a place on a model of a kind. On cubes, ten in a train
-// become a tower.
-func layMoves(kind string, n int, p place.Place, part int) []board.Move {
-	value, _ := p.Value().Times(n)
-	ones, _ := value.Whole()
-	switch kind {
-	case "rack":
-		return []board.Move{{Kind: "more", Args: rack.NumberArgs{Amount: value.String()}}}
-	case "counters":
-		return []board.Move{{Kind: "place", Args: counters.PlaceArgs{Count: ones, Mint: part == 2}}}
-	case "cubes":
-		if p == place.Ones {
-			return []board.Move{{Kind: "place", Args: cubes.TrainArgs{Count: n, Part: part}}}
-		}
-		var moves []board.Move
-		for range ones / 10 {
-			moves = append(moves, board.Move{Kind: "place", Args: cubes.TrainArgs{Count: 10, Part: part}},
-				board.Move{Kind: "tower", Args: cubes.OneTrainArgs{Train: 1}})
-		}
-		return moves
-	}
-	return []board.Move{{Kind: "place", Args: pieces.AmountArgs{Amount: place.Count{Place: p, Count: n}.String(),
-		Part: part}}}
-}
-
-// emptyBoard is the notation of a model with room for a number.
-func emptyBoard(kind string, n int) string {
-	switch kind {
-	case "rack":
-		return "rack " + strconv.Itoa(max(2, (n+9)/10)) + ": 0"
-	case "counters":
-		if n > 20 {
-			return "counters 10x10: 0"
-		}
-		if n > 10 {
-			return "counters 2x5 2x5: 0"
-		}
-		return "counters 2x5: 0"
-	}
-	return kind + " 0"
 }
 
 // ringed rings so many pieces of a place.

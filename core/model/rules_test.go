@@ -106,3 +106,33 @@ func TestOneFewerTakesTheLast(t *testing.T) {
 	assert.Equal(t, "counters 3 + 1", printed(t, "counters 3 + 2", down))
 	assert.Equal(t, "counters 2", printed(t, "counters 3 + 2", down, down, down))
 }
+
+// Every model holds what its spec says: laid place by place on a board with room for
+// it, a number stands there.
+func TestEveryModelIsLaidByItsSpec(t *testing.T) {
+	for _, spec := range board.Specs() {
+		most := spec.Most
+		if most == 0 {
+			most = 9_999_999
+		}
+		for _, n := range []int{1, 9, 10, 11, 20, 21, 57, 99, 100, 508, 9999, 3_040_005, most} {
+			if n > most {
+				continue
+			}
+			b, err := board.Parse(spec.Empty(n))
+			require.NoError(t, err, spec.Kind)
+			require.True(t, board.Total(b.Models[0]).IsZero())
+			number := place.Int(n)
+			for p := number.Top(); p >= place.Ones; p-- {
+				if number.Digit(p) == 0 {
+					continue
+				}
+				for _, mv := range spec.Lay(number.Digit(p), p, 0) {
+					b, _, err = board.Apply(b, mv)
+					require.NoError(t, err, "%s: %d", spec.Kind, n)
+				}
+			}
+			assert.Equal(t, number.String(), board.Total(b.Models[0]).String(), spec.Kind)
+		}
+	}
+}

@@ -108,7 +108,14 @@ func made(n int, ids *board.IDs) Tally {
 func Spec() board.ModelSpec {
 	return board.ModelSpec{
 		Kind: "tally", Title: "Tally", Noun: "tally", Doc: "Strokes, for tests.", Empties: "rub",
-		New: func(*board.IDs) board.Model { return Tally{} },
+		New:   func(*board.IDs) board.Model { return Tally{} },
+		Most:  Most,
+		Empty: func(int) string { return "tally 0" },
+		Lay: func(count int, p place.Place, _ int) []board.Move {
+			value, _ := p.Value().Times(count)
+			strokes, _ := value.Whole()
+			return []board.Move{{Kind: "mark", Args: MarkArgs{Count: strokes}}}
+		},
 		Decode: func(raw json.RawMessage, ids *board.IDs) (board.Model, error) {
 			var s Shape
 			if err := board.ReadForm(raw, &s); err != nil {

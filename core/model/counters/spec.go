@@ -12,12 +12,17 @@ import (
 // Spec is the registry's line for counters.
 func Spec() board.ModelSpec {
 	return board.ModelSpec{
-		Kind:      "counters",
-		Title:     "Counters",
-		Empties:   "clear",
-		Noun:      "counters",
-		Doc:       "Two-sided counters and story shapes: loose, in frames of up to 12 × 12, or shared into groups.",
-		New:       func(*board.IDs) board.Model { return Counters{Frames: []CounterFrame{{Rows: 2, Columns: 5}}} },
+		Kind:    "counters",
+		Title:   "Counters",
+		Empties: "clear",
+		Noun:    "counters",
+		Doc:     "Two-sided counters and story shapes: loose, in frames of up to 12 × 12, or shared into groups.",
+		New:     func(*board.IDs) board.Model { return Counters{Frames: []CounterFrame{{Rows: 2, Columns: 5}}} },
+		Most:    100,
+		Empty:   empty,
+		Lay: func(count int, p place.Place, part int) []board.Move {
+			return []board.Move{{Kind: "place", Args: PlaceArgs{Count: wholeOf(count, p), Mint: part == 2}}}
+		},
 		Check:     func(m board.Model) error { return m.(Counters).check() },
 		Decode:    decode,
 		Shape:     JSON{},
@@ -35,6 +40,25 @@ func Spec() board.ModelSpec {
 			"counters 8 of thousands", "counters 10x10: 37"},
 		Moves: moves(),
 	}
+}
+
+// empty are frames with a cell for every counter: one or two ten frames, or a hundred
+// frame.
+func empty(most int) string {
+	switch {
+	case most > 20:
+		return "counters 10x10: 0"
+	case most > 10:
+		return "counters 2x5 2x5: 0"
+	}
+	return "counters 2x5: 0"
+}
+
+// wholeOf is how many ones there are in pieces of a place.
+func wholeOf(count int, p place.Place) int {
+	value, _ := p.Value().Times(count)
+	ones, _ := value.Whole()
+	return ones
 }
 
 func moves() []board.MoveSpec {

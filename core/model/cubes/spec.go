@@ -20,6 +20,9 @@ func Spec() board.ModelSpec {
 		Noun:      "cubes",
 		Doc:       "Trains of 1 to 20 cubes in colours by part, snapped anywhere and joined, and towers of ten.",
 		New:       func(*board.IDs) board.Model { return Cubes{} },
+		Most:      100,
+		Empty:     func(int) string { return "cubes 0" },
+		Lay:       lay,
 		Check:     func(m board.Model) error { return m.(Cubes).check() },
 		Decode:    decode,
 		Shape:     JSON{},
@@ -36,6 +39,21 @@ func Spec() board.ModelSpec {
 		Examples:  []string{"cubes 0", "cubes 9", "cubes 5a4b 3", "cubes 2T 5a4b"},
 		Moves:     moves(),
 	}
+}
+
+// lay puts a train down; ten in a train become a tower.
+func lay(count int, p place.Place, part int) []board.Move {
+	if p == place.Ones {
+		return []board.Move{{Kind: "place", Args: TrainArgs{Count: count, Part: part}}}
+	}
+	value, _ := p.Value().Times(count)
+	ones, _ := value.Whole()
+	var moves []board.Move
+	for range ones / 10 {
+		moves = append(moves, board.Move{Kind: "place", Args: TrainArgs{Count: 10, Part: part}},
+			board.Move{Kind: "tower", Args: OneTrainArgs{Train: 1}})
+	}
+	return moves
 }
 
 func moves() []board.MoveSpec {

@@ -20,6 +20,8 @@ func Spec() board.ModelSpec {
 		Doc: "A chart of columns from millions to thousandths with labelled discs or plain dots, one to four rows, " +
 			"groups to share into, and digit cards.",
 		New:      func(ids *board.IDs) board.Model { return newDiscs(nil, ids) },
+		Empty:    func(int) string { return "discs 0" },
+		Lay:      pieces.Lay,
 		Check:    func(m board.Model) error { return m.(Discs).check() },
 		Decode:   decode,
 		Shape:    JSON{},

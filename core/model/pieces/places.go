@@ -16,6 +16,11 @@ type AmountArgs struct {
 	Part   int    `json:"part,omitempty" jsonschema:"minimum=0,maximum=4" jsonschema_description:"The addend that the pieces belong to; 0 for none."`
 }
 
+// Lay is the move that places so many pieces of a place.
+func Lay(count int, p place.Place, part int) []board.Move {
+	return []board.Move{{Kind: "place", Args: AmountArgs{Amount: place.Count{Place: p, Count: count}.String(), Part: part}}}
+}
+
 // BundleArgs name ten pieces of a place.
 type BundleArgs struct {
 	Place  place.Place    `json:"place" jsonschema:"required" jsonschema_description:"The place of the small pieces."`

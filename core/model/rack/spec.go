@@ -22,6 +22,12 @@ func Spec() board.ModelSpec {
 		New: func(ids *board.IDs) board.Model {
 			return Rack{Left: make([]int, 2), first: ids.Take(2 * Beads)}
 		},
+		Most:  MaxRows * Beads,
+		Empty: func(most int) string { return fmt.Sprintf("rack %d: 0", max(2, (most+Beads-1)/Beads)) },
+		Lay: func(count int, p place.Place, _ int) []board.Move {
+			value, _ := p.Value().Times(count)
+			return []board.Move{{Kind: "more", Args: NumberArgs{Amount: value.String()}}}
+		},
 		Check:     func(m board.Model) error { return m.(Rack).ringsCheck() },
 		Decode:    decode,
 		Shape:     Shape{},
