@@ -34,6 +34,12 @@ type ModelSpec struct {
 	// Lay are the moves that put so many pieces of a place beside what is there, as
 	// an addend, or as none with 0.
 	Lay func(count int, p place.Place, part int) []Move
+	// Split are the moves that do the same with one piece at a time; none where the
+	// move is one act. Of a move of many pieces there may be fewer than all.
+	Split func(Model, Move) []Move
+	// Ring rings pieces by their slots, counted from 0 as they are read; with beside,
+	// the rings that are there stay.
+	Ring func(m Model, slots []int, beside bool) Move
 	// Check says what of the model its file form does not take; nil where every
 	// value of it can be kept.
 	Check func(Model) error

@@ -100,8 +100,8 @@ func columnAddends(r Request) (ns []place.Number, sum place.Number, low place.Pl
 			return nil, sum, low, sumTooLarge(ns, 9_999_999)
 		}
 	}
-	if r.Model == "blocks" && sum.Cmp(place.Int(9999)) > 0 {
-		return nil, sum, low, sumTooLarge(ns, 9999)
+	if spec, _ := board.SpecOf(r.Model); spec.Most > 0 && sum.Cmp(place.Int(spec.Most)) > 0 {
+		return nil, sum, low, sumTooLarge(ns, spec.Most)
 	}
 	return ns, sum, low, nil
 }

@@ -7,7 +7,6 @@ import (
 	"unitbloom/core/model/blocks"
 	"unitbloom/core/model/pieces"
 	"unitbloom/core/place"
-	"unitbloom/core/say"
 )
 
 // columnNumbers reads the numbers of a column method and the smallest place
@@ -23,10 +22,8 @@ func columnNumbers(r Request, least, most int) ([]place.Number, place.Place, err
 		if err != nil {
 			return nil, low, badNumber(err)
 		}
-		whole, isWhole := w.Whole()
-		if r.Model == "blocks" && (!isWhole || whole > 9999) {
-			return nil, low, say.Refuse("method-holds", say.Number("n", say.Given, w.Number),
-				say.Text("model", say.Name, "blocks"), say.Int("most", say.Given, 9999))
+		if err := fitsModel(r.Model, w.Number); err != nil {
+			return nil, low, err
 		}
 		ns = append(ns, w.Number)
 		for p := place.Smallest; p < low; p++ {

@@ -8,7 +8,6 @@ import (
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
 	"unitbloom/core/model/counters"
-	"unitbloom/core/model/pieces"
 	"unitbloom/core/model/rack"
 	"unitbloom/core/say"
 )
@@ -166,24 +165,8 @@ func totals(sights []sight) string {
 
 // ringOf rings pieces of a model by their slots in reading order.
 func ringOf(m board.Model, slots []int, beside bool) board.Move {
-	r, ok := m.(rack.Rack)
-	if !ok {
-		return board.Move{Kind: "ring", Args: pieces.RingArgs{Pieces: []board.Select{{Slots: slots}}, Beside: beside}}
-	}
-	var spans []rack.Span
-	for _, slot := range slots {
-		row := 0
-		for slot >= r.Left[row] {
-			slot -= r.Left[row]
-			row++
-		}
-		if n := len(spans); n > 0 && spans[n-1].Row == row+1 && spans[n-1].To == slot {
-			spans[n-1].To++
-			continue
-		}
-		spans = append(spans, rack.Span{Row: row + 1, From: slot + 1, To: slot + 1})
-	}
-	return board.Move{Kind: "ring", Args: rack.RingArgs{Beads: spans, Beside: beside}}
+	spec, _ := board.SpecOf(m.Kind())
+	return spec.Ring(m, slots, beside)
 }
 
 // rackSights are numbers on the rows of a rack: by rows, and each row parted

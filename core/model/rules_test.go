@@ -9,8 +9,11 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"unitbloom/core/board"
+	"unitbloom/core/model/counters"
+	"unitbloom/core/model/cubes"
 	"unitbloom/core/model/discs"
 	"unitbloom/core/model/pieces"
+	"unitbloom/core/model/rack"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
@@ -133,6 +136,48 @@ func TestEveryModelIsLaidByItsSpec(t *testing.T) {
 				}
 			}
 			assert.Equal(t, number.String(), board.Total(b.Models[0]).String(), spec.Kind)
+		}
+	}
+}
+
+func take(one board.Select) board.Move {
+	return board.Move{Kind: "take", Args: pieces.PiecesArgs{Pieces: []board.Select{one}}}
+}
+
+// What a spec splits a move into comes to the same, one piece at a time.
+func TestAMoveIsSplitIntoSinglePieces(t *testing.T) {
+	for _, c := range []struct {
+		board string
+		move  board.Move
+		acts  int
+	}{
+		{"blocks 0", board.Move{Kind: "build", Args: pieces.AmountArgs{Amount: "2 tens 3 ones"}}, 5},
+		{"discs 0", board.Move{Kind: "place", Args: pieces.AmountArgs{Amount: "2 tens 3 ones"}}, 5},
+		{"discs 2h 7o", take(board.Select{Place: place.Ones, Count: 3}), 3},
+		{"counters 2x5: 0", board.Move{Kind: "build", Args: counters.NumberArgs{Amount: "7"}}, 7},
+		{"counters 2x5: 4", board.Move{Kind: "place", Args: counters.PlaceArgs{Count: 5, Mint: true}}, 5},
+		{"counters 2x5: 8", take(board.Select{Place: place.Ones, Slots: []int{2, 5}}), 2},
+		{"cubes 4", board.Move{Kind: "place", Args: cubes.TrainArgs{Count: 6, Part: 2}}, 6},
+		{"cubes 4", board.Move{Kind: "add", Args: cubes.AddArgs{Train: 1, Count: 3}}, 3},
+		{"rack 2: 6 8", board.Move{Kind: "slide", Args: rack.SlideArgs{Rows: []rack.Push{{Row: 1, To: 10}, {Row: 2, To: 5}}}}, 7},
+		{"rack 2: 6 8", board.Move{Kind: "home", Args: board.NoArgs{}}, 0},
+	} {
+		b, err := board.Parse(c.board)
+		require.NoError(t, err)
+		spec, _ := board.SpecOf(b.Models[0].Kind())
+		acts := spec.Split(b.Models[0], c.move)
+		assert.Len(t, acts, c.acts, "%s %s", c.board, c.move.Kind)
+		slow := b
+		for _, one := range acts {
+			before := board.Total(slow.Models[0])
+			slow, _, err = board.Apply(slow, one)
+			require.NoError(t, err)
+			assert.NotEqual(t, before, board.Total(slow.Models[0]), "each act is seen")
+		}
+		if c.acts > 0 {
+			fast, _, err := board.Apply(b, c.move)
+			require.NoError(t, err)
+			assert.Equal(t, board.Print(fast), board.Print(slow), "%s %s", c.board, c.move.Kind)
 		}
 	}
 }

@@ -20,6 +20,8 @@ func Spec() board.ModelSpec {
 		Most:     9999,
 		Empty:    func(int) string { return "blocks 0" },
 		Lay:      pieces.Lay,
+		Split:    pieces.Split,
+		Ring:     pieces.Ring,
 		Check:    func(m board.Model) error { return kit.Check(m.(Blocks).Ordered) },
 		Decode:   decode,
 		Shape:    Shape{},

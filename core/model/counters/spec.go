@@ -23,6 +23,8 @@ func Spec() board.ModelSpec {
 		Lay: func(count int, p place.Place, part int) []board.Move {
 			return []board.Move{{Kind: "place", Args: PlaceArgs{Count: wholeOf(count, p), Mint: part == 2}}}
 		},
+		Split:     split,
+		Ring:      pieces.Ring,
 		Check:     func(m board.Model) error { return m.(Counters).check() },
 		Decode:    decode,
 		Shape:     JSON{},
@@ -59,6 +61,38 @@ func wholeOf(count int, p place.Place) int {
 	value, _ := p.Value().Times(count)
 	ones, _ := value.Whole()
 	return ones
+}
+
+// split are the moves of one counter each that a move of several is made of.
+func split(m board.Model, mv board.Move) (out []board.Move) {
+	with := func(kind string, args any) { out = append(out, board.Move{Kind: kind, Args: args}) }
+	switch a := mv.Args.(type) {
+	case NumberArgs:
+		n, err := place.Parse(a.Amount)
+		count, whole := n.Whole()
+		if mv.Kind != "build" || m.Pieces() > 0 || err != nil || !whole {
+			return nil
+		}
+		for range min(count, board.MaxPieces) {
+			with("place", PlaceArgs{Count: 1})
+		}
+	case PlaceArgs:
+		n := a.Count
+		a.Count = 1
+		for range n {
+			with("place", a)
+		}
+	case PutArgs:
+		if len(a.Pieces) != 1 {
+			return nil
+		}
+		for _, slot := range a.Pieces[0].Slots {
+			with("put", PutArgs{Pieces: []board.Select{{Place: a.Pieces[0].Place, Slots: []int{slot}}}, Group: a.Group})
+		}
+	default:
+		return pieces.Split(m, mv)
+	}
+	return out
 }
 
 func moves() []board.MoveSpec {

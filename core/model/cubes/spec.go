@@ -23,6 +23,8 @@ func Spec() board.ModelSpec {
 		Most:      100,
 		Empty:     func(int) string { return "cubes 0" },
 		Lay:       lay,
+		Split:     split,
+		Ring:      pieces.Ring,
 		Check:     func(m board.Model) error { return m.(Cubes).check() },
 		Decode:    decode,
 		Shape:     JSON{},
@@ -54,6 +56,25 @@ func lay(count int, p place.Place, part int) []board.Move {
 			board.Move{Kind: "tower", Args: OneTrainArgs{Train: 1}})
 	}
 	return moves
+}
+
+// split are the moves of one cube each that a train is laid or grows by.
+func split(m board.Model, mv board.Move) (out []board.Move) {
+	add := func(train, count, part int) {
+		for range count {
+			out = append(out, board.Move{Kind: "add", Args: AddArgs{Train: train, Count: 1, Part: part}})
+		}
+	}
+	switch a := mv.Args.(type) {
+	case TrainArgs:
+		out = append(out, board.Move{Kind: "place", Args: TrainArgs{Count: 1, Part: a.Part}})
+		add(m.(Cubes).Trains()+1, a.Count-1, a.Part)
+	case AddArgs:
+		add(a.Train, a.Count, a.Part)
+	default:
+		return pieces.Split(m, mv)
+	}
+	return out
 }
 
 func moves() []board.MoveSpec {

@@ -22,6 +22,8 @@ func Spec() board.ModelSpec {
 		New:      func(ids *board.IDs) board.Model { return newDiscs(nil, ids) },
 		Empty:    func(int) string { return "discs 0" },
 		Lay:      pieces.Lay,
+		Split:    pieces.Split,
+		Ring:     pieces.Ring,
 		Check:    func(m board.Model) error { return m.(Discs).check() },
 		Decode:   decode,
 		Shape:    JSON{},

@@ -28,6 +28,8 @@ func Spec() board.ModelSpec {
 			value, _ := p.Value().Times(count)
 			return []board.Move{{Kind: "more", Args: NumberArgs{Amount: value.String()}}}
 		},
+		Split:     split,
+		Ring:      ringSlots,
 		Check:     func(m board.Model) error { return m.(Rack).ringsCheck() },
 		Decode:    decode,
 		Shape:     Shape{},
@@ -197,4 +199,42 @@ func orDash(s string) string {
 		return "–"
 	}
 	return s
+}
+
+// split are the pushes of one bead that a push is made of.
+func split(m board.Model, mv board.Move) (out []board.Move) {
+	a, ok := mv.Args.(SlideArgs)
+	if !ok {
+		return nil
+	}
+	for _, p := range a.Rows {
+		for left := m.(Rack).Left[p.Row-1]; left != p.To; {
+			if left < p.To {
+				left++
+			} else {
+				left--
+			}
+			out = append(out, board.Move{Kind: "slide", Args: SlideArgs{Rows: []Push{{Row: p.Row, To: left}}}})
+		}
+	}
+	return out
+}
+
+// ringSlots rings beads that are read, row by row.
+func ringSlots(m board.Model, slots []int, beside bool) board.Move {
+	left := m.(Rack).Left
+	var spans []Span
+	for _, slot := range slots {
+		row := 0
+		for slot >= left[row] {
+			slot -= left[row]
+			row++
+		}
+		if n := len(spans); n > 0 && spans[n-1].Row == row+1 && spans[n-1].To == slot {
+			spans[n-1].To++
+			continue
+		}
+		spans = append(spans, Span{Row: row + 1, From: slot + 1, To: slot + 1})
+	}
+	return board.Move{Kind: "ring", Args: RingArgs{Beads: spans, Beside: beside}}
 }
