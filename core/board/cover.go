@@ -206,8 +206,8 @@ func (b Board) cloakOf(mv Move) cloak {
 	if err != nil {
 		return c
 	}
-	seen := b.ShownIDs(mv.Model)
 	if ids := spec.idsIn(args); len(ids) > 0 {
+		seen := b.ShownIDs(mv.Model)
 		c.open = true
 		for _, id := range ids {
 			if !seen[id] {

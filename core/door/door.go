@@ -48,7 +48,11 @@ const (
 // Call runs one operation. After a fault inside it, an answer with the code
 // CodeFault, every document is as it was before the call.
 func (d *Door) Call(op string, arg []byte) (out []byte) {
-	handle := handleOf(arg)
+	o, ok := byName[op]
+	handle := 0
+	if o.OnOpen {
+		handle = handleOf(arg)
+	}
 	restore := d.keep(handle)
 	defer func() {
 		if r := recover(); r != nil {
@@ -57,7 +61,6 @@ func (d *Door) Call(op string, arg []byte) (out []byte) {
 				fmt.Sprintf("Something went wrong in the core (%s: %v). The board is as it was.", op, r)}})
 		}
 	}()
-	o, ok := byName[op]
 	if !ok {
 		return answer(Answer{Error: &Failure{CodeUnknown, fmt.Sprintf("There is no operation %s.", form.Quote(op))}})
 	}

@@ -111,9 +111,9 @@ func (l Lesson) edited(e Edit) (Lesson, error) {
 	case "record", "setRecord":
 		return l.keepRecord(e)
 	case "ink":
-		return l.draw(e)
+		return inkLayer.change(l, e, e.Strokes)
 	case "notes":
-		return l.note(e)
+		return noteLayer.change(l, e, e.Notes)
 	}
 	return l, fmt.Errorf("there is no such edit. Edits are play, putScene, removeScene, orderScenes, setScene, " +
 		"setBoard, steps, " +

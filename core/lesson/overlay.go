@@ -53,45 +53,42 @@ type Note struct {
 	extra form.Extra
 }
 
-// draw puts strokes on a scene, or in place of those of their ids, rubs others
-// out, and brings them into an order.
-func (l Lesson) draw(e Edit) (Lesson, error) {
-	s, i := l.Scene(e.Scene)
-	if i < 0 {
-		return l, noScene(e.Scene)
-	}
-	if len(e.Strokes) > maxStrokes {
-		return l, fmt.Errorf("strokes: %d are too many; a scene holds %d", len(e.Strokes), maxStrokes)
-	}
-	s.Ink = ordered(putByID(s.Ink, e.Strokes, e.Erase, strokeID), e.Order, strokeID)
-	var faults faultList
-	faults.limits("strokes", e.Strokes)
-	for k := range e.Strokes {
-		faults.unknown(fmt.Sprintf("strokes[%d]", k), e.Strokes[k].extra, l.Minor)
-	}
-	if len(s.Ink) > maxStrokes {
-		faults.add("scene.ink", fmt.Sprintf("%d strokes are too many; a scene holds %d", len(s.Ink), maxStrokes))
-	}
-	return l.withScene(i, s), faults.first()
+// layer is one of the lists that lie over the board of a scene.
+type layer[T any] struct {
+	// name is the list's in a scene, items that of what is put there.
+	name, items string
+	most        int
+	of          func(*Scene) *[]T
+	id          func(T) string
+	extra       func(T) form.Extra
 }
 
-// note puts notes on a scene in the same way.
-func (l Lesson) note(e Edit) (Lesson, error) {
+var (
+	inkLayer = layer[Stroke]{"ink", "strokes", maxStrokes, func(s *Scene) *[]Stroke { return &s.Ink }, strokeID,
+		func(x Stroke) form.Extra { return x.extra }}
+	noteLayer = layer[Note]{"notes", "notes", maxNotes, func(s *Scene) *[]Note { return &s.Notes }, noteID,
+		func(x Note) form.Extra { return x.extra }}
+)
+
+// change puts items on a scene, or in place of those of their ids, rubs others out,
+// and brings them into an order.
+func (y layer[T]) change(l Lesson, e Edit, put []T) (Lesson, error) {
 	s, i := l.Scene(e.Scene)
 	if i < 0 {
 		return l, noScene(e.Scene)
 	}
-	if len(e.Notes) > maxNotes {
-		return l, fmt.Errorf("notes: %d are too many; a scene holds %d", len(e.Notes), maxNotes)
+	if len(put) > y.most {
+		return l, fmt.Errorf("%s: %d are too many; a scene holds %d", y.items, len(put), y.most)
 	}
-	s.Notes = ordered(putByID(s.Notes, e.Notes, e.Erase, noteID), e.Order, noteID)
+	list := y.of(&s)
+	*list = ordered(putByID(*list, put, e.Erase, y.id), e.Order, y.id)
 	var faults faultList
-	faults.limits("notes", e.Notes)
-	for k := range e.Notes {
-		faults.unknown(fmt.Sprintf("notes[%d]", k), e.Notes[k].extra, l.Minor)
+	faults.limits(y.items, put)
+	for k := range put {
+		faults.unknown(fmt.Sprintf("%s[%d]", y.items, k), y.extra(put[k]), l.Minor)
 	}
-	if len(s.Notes) > maxNotes {
-		faults.add("scene.notes", fmt.Sprintf("%d notes are too many; a scene holds %d", len(s.Notes), maxNotes))
+	if n := len(*list); n > y.most {
+		faults.add("scene."+y.name, fmt.Sprintf("%d %s are too many; a scene holds %d", n, y.items, y.most))
 	}
 	return l.withScene(i, s), faults.first()
 }

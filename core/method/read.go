@@ -39,7 +39,7 @@ func makeRead(r Request) (Example, error) {
 		Look: line("look.all")})
 	var so place.Number
 	for _, c := range form {
-		v, _ := c.Place.Value().Times(c.Count)
+		v, _ := c.Value()
 		so, _ = so.Add(v)
 		s := lesson.Step{
 			Say: line("read.place", say.PlaceName("place", c.Place)),

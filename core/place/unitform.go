@@ -20,6 +20,16 @@ func (c Count) String() string {
 	return strconv.Itoa(c.Count) + " " + c.Place.Plural()
 }
 
+// Value is what the pieces are worth together, or ErrRange.
+func (c Count) Value() (Number, error) { return c.Place.Value().Times(c.Count) }
+
+// Ones is how many ones the pieces come to; a part of one is left out.
+func (c Count) Ones() int {
+	value, _ := c.Value()
+	ones, _ := value.Whole()
+	return ones
+}
+
 // UnitForm is a number as counts of places, which need not be regrouped:
 // 3 hundreds 12 ones. It is kept largest place first, empty places left out.
 type UnitForm []Count
@@ -59,7 +69,7 @@ func (u UnitForm) Of(p Place) int {
 func (u UnitForm) Total() (Number, error) {
 	var sum Number
 	for _, c := range u {
-		v, err := c.Place.Value().Times(c.Count)
+		v, err := c.Value()
 		if err != nil {
 			return Number{}, err
 		}

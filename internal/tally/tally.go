@@ -112,9 +112,7 @@ func Spec() board.ModelSpec {
 		Most:  Most,
 		Empty: func(int) string { return "tally 0" },
 		Lay: func(count int, p place.Place, _ int) []board.Move {
-			value, _ := p.Value().Times(count)
-			strokes, _ := value.Whole()
-			return []board.Move{{Kind: "mark", Args: MarkArgs{Count: strokes}}}
+			return []board.Move{{Kind: "mark", Args: MarkArgs{Count: place.Count{Place: p, Count: count}.Ones()}}}
 		},
 		Decode: func(raw json.RawMessage, ids *board.IDs) (board.Model, error) {
 			var s Shape

@@ -2,7 +2,7 @@
 // and fonts, into one text, which `unitbloom licences` prints.
 import { execFileSync } from 'node:child_process';
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { basename, join } from 'node:path';
+import { join } from 'node:path';
 
 const isLicence = (name) => /^(licen[cs]e|copying|notice|ofl)/i.test(name);
 
@@ -38,8 +38,7 @@ const ofGo = [...new Set(modules.split('\n').filter(Boolean))].map((line) => {
 
 const lock = JSON.parse(readFileSync('package-lock.json', 'utf8'));
 const ofPage = Object.entries(lock.packages)
-  .filter(([path, about]) => path !== '' && !about.dev && !basename(path).startsWith('@types'))
-  .filter(([path]) => !path.startsWith('node_modules/@types/'))
+  .filter(([path, about]) => path !== '' && !about.dev && !path.startsWith('node_modules/@types/'))
   .map(([path, about]) => ({ name: `${path.replace(/^.*node_modules\//, '')} ${about.version}`, dir: path }));
 
 const root = execFileSync('go', ['env', 'GOROOT'], { encoding: 'utf8' }).trim();

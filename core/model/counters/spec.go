@@ -21,7 +21,8 @@ func Spec() board.ModelSpec {
 		Most:    100,
 		Empty:   empty,
 		Lay: func(count int, p place.Place, part int) []board.Move {
-			return []board.Move{{Kind: "place", Args: PlaceArgs{Count: wholeOf(count, p), Mint: part == 2}}}
+			ones := place.Count{Place: p, Count: count}.Ones()
+			return []board.Move{{Kind: "place", Args: PlaceArgs{Count: ones, Mint: part == 2}}}
 		},
 		Split:     split,
 		Ring:      pieces.Ring,
@@ -54,13 +55,6 @@ func empty(most int) string {
 		return "counters 2x5 2x5: 0"
 	}
 	return "counters 2x5: 0"
-}
-
-// wholeOf is how many ones there are in pieces of a place.
-func wholeOf(count int, p place.Place) int {
-	value, _ := p.Value().Times(count)
-	ones, _ := value.Whole()
-	return ones
 }
 
 // split are the moves of one counter each that a move of several is made of.

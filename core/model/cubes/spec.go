@@ -48,10 +48,8 @@ func lay(count int, p place.Place, part int) []board.Move {
 	if p == place.Ones {
 		return []board.Move{{Kind: "place", Args: TrainArgs{Count: count, Part: part}}}
 	}
-	value, _ := p.Value().Times(count)
-	ones, _ := value.Whole()
 	var moves []board.Move
-	for range ones / 10 {
+	for range (place.Count{Place: p, Count: count}).Ones() / 10 {
 		moves = append(moves, board.Move{Kind: "place", Args: TrainArgs{Count: 10, Part: part}},
 			board.Move{Kind: "tower", Args: OneTrainArgs{Train: 1}})
 	}

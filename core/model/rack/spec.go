@@ -25,7 +25,7 @@ func Spec() board.ModelSpec {
 		Most:  MaxRows * Beads,
 		Empty: func(most int) string { return fmt.Sprintf("rack %d: 0", max(2, (most+Beads-1)/Beads)) },
 		Lay: func(count int, p place.Place, _ int) []board.Move {
-			value, _ := p.Value().Times(count)
+			value, _ := place.Count{Place: p, Count: count}.Value()
 			return []board.Move{{Kind: "more", Args: NumberArgs{Amount: value.String()}}}
 		},
 		Split:     split,
