@@ -36,10 +36,12 @@ class Server implements Net {
   rev = 1;
   done = new Map<string, number>();
   edits: Edit[] = [];
+  /** The lessons that saves went to. */
+  saved: string[] = [];
   made = new Map<string, unknown>();
   fault: ((what: 'save' | 'make') => ApiError | undefined) | undefined;
 
-  save = async (_: string, save: Save): Promise<number> => {
+  save = async (lesson: string, save: Save): Promise<number> => {
     const no = this.fault?.('save');
     if (no) throw no;
     const was = this.done.get(save.operation);
@@ -48,6 +50,7 @@ class Server implements Net {
     this.rev++;
     this.done.set(save.operation, this.rev);
     this.edits.push(...(save.edits as Edit[]));
+    this.saved.push(lesson);
     return this.rev;
   };
 
@@ -165,6 +168,27 @@ test('a lesson that moved on, or was deleted elsewhere: the work becomes a lesso
     expect(device.rows.size).toBe(0);
     expect(now().unsent).toBe(0);
   }
+});
+
+test('what is done while the copy is being made is in the copy too', async () => {
+  server.rev = 9;
+  box.add([edit(1)]);
+  let answer: () => void = () => undefined;
+  const make = server.make;
+  server.make = (id, lesson) =>
+    new Promise((yes) => (answer = () => yes(make(id, lesson)))).then((made) => made as Made);
+  await flush();
+  box.add([edit(2)]);
+  box.add([edit(3)]);
+  await flush();
+  server.rev = 1; // that of the copy
+  answer();
+  await flush();
+  expect(copies).toHaveLength(1);
+  expect(server.edits).toEqual([edit(2), edit(3)]);
+  expect(server.saved).toEqual([copies[0]!.id, copies[0]!.id]);
+  expect(device.rows.size).toBe(0);
+  expect(now()).toMatchObject({ unsent: 0 });
 });
 
 test('a copy that cannot be made keeps the work, and is tried again under the same id', async () => {

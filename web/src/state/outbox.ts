@@ -179,9 +179,16 @@ export class Outbox {
 
   /** Makes a lesson of its own of the work here, and only then lets go what was to be sent. */
   async keepAsCopy(): Promise<Made> {
-    const first = this.queue[0];
-    const copy = await makeCopy(this.o.net, first?.operation ?? newId(), this.o.document());
-    const sent = this.queue;
+    const { net, tab } = this.o;
+    const sent = [...this.queue];
+    const copy = await makeCopy(net, sent[0]?.operation ?? newId(), this.o.document());
+    // What was done meanwhile is saved on the copy.
+    const later = () => this.queue.find((pending) => !sent.includes(pending));
+    let { rev } = copy;
+    for (let next = later(); next; next = later()) {
+      rev = await sendOne(net, { ...next, lesson: copy.id, base: rev }, tab);
+      sent.push(next);
+    }
     this.queue = [];
     this.why = undefined;
     for (const pending of sent) await forget(this.o.device, pending, pending === sent[sent.length - 1]);
