@@ -7,6 +7,7 @@ import {
   fingers,
   open,
   pieces,
+  present,
   rack,
   says,
   settled,
@@ -50,8 +51,7 @@ test('axe finds nothing on worked examples, made and presented', async ({ page }
   await page.getByRole('button', { name: /^Step 5:/ }).click();
   await settled(page);
   await sound(page);
-  await page.getByRole('button', { name: 'Present' }).click();
-  await settled(page);
+  await present(page);
   await sound(page);
 });
 
@@ -62,21 +62,23 @@ for (const [name, [width, height]] of Object.entries(boards)) {
     await open(page, [blocks({ hundreds: 2, tens: 4, ones: 6 })]);
     const wide = () =>
       page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
-    expect(await wide()).toBe(0);
+    await expect(pieces(page, 'hundreds')).toHaveCount(2);
+    await settled(page);
+    await expect.poll(wide).toBe(0);
     const board = (await page.locator('.room').boundingBox())!;
     for (const piece of await pieces(page, 'hundreds').all()) {
       const box = (await piece.boundingBox())!;
       expect(box.x).toBeGreaterThanOrEqual(board.x);
       expect(box.x + box.width).toBeLessThanOrEqual(board.x + board.width);
     }
-    await page.getByRole('button', { name: 'Present' }).click();
-    await settled(page);
-    expect(await wide()).toBe(0);
-    const size = await page
-      .locator('.zone-count')
-      .first()
-      .evaluate((e) => parseFloat(getComputedStyle(e).fontSize));
-    if (width >= 1280) expect(size).toBeGreaterThanOrEqual((48 * Math.min(width, 1920)) / 1280);
+    await present(page);
+    await expect.poll(wide).toBe(0);
+    const size = () =>
+      page
+        .locator('.zone-count')
+        .first()
+        .evaluate((e) => parseFloat(getComputedStyle(e).fontSize));
+    if (width >= 1280) await expect.poll(size).toBeGreaterThanOrEqual((48 * Math.min(width, 1920)) / 1280);
   });
 }
 
@@ -177,7 +179,7 @@ test('on a phone a number is built, bundled and presented', async ({ page }) => 
   await page.getByRole('button', { name: 'Add 1 one' }).click();
   await page.getByRole('button', { name: 'Bundle' }).last().click();
   await expect(says(page, 'unitForm')).toHaveText('4 tens');
-  await page.getByRole('button', { name: 'Present' }).click();
+  await present(page);
   await expect(page.getByRole('button', { name: 'Quit' })).toBeInViewport();
 });
 

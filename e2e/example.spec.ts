@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { blocks, expect, open, pieces, saved, settled, test, write } from './teacher';
+import { blocks, expect, open, pieces, present, saved, settled, test, write } from './teacher';
 
 async function makeExample(page: Page, problem: string) {
   await page
@@ -93,7 +93,7 @@ test('pieces are built one place after another, and a key skips the way', async 
   await open(page, []);
   await makeExample(page, '146 + 87');
   await page.getByRole('button', { name: /^Step 1:/ }).click();
-  await page.getByRole('button', { name: 'Present' }).click();
+  await present(page);
   await expect(cue(page)).toContainText('Look at the digits');
   await page.keyboard.press('ArrowRight');
   await expect(cue(page)).toContainText('How many of each block');
@@ -131,8 +131,7 @@ test('touching the board while presenting makes a scratch copy, offered before i
   await open(page, []);
   await makeExample(page, '38 + 25');
   await page.getByRole('button', { name: /^Step 3:/ }).click();
-  await page.getByRole('button', { name: 'Present' }).click();
-  await settled(page);
+  await present(page);
   const start = await pieces(page, 'tens').count();
   await page.locator('.zone-name').first().click();
   await page.getByRole('toolbar').getByRole('button', { name: 'Take away' }).click();
@@ -183,8 +182,7 @@ test('steps taken faster than pieces travel leave each piece in its place', asyn
   await write(dialog.locator('.problem'), '264 + 158');
   await dialog.getByRole('button', { name: 'Add to the lesson' }).click();
   await expect(dialog).toBeHidden();
-  await page.getByRole('button', { name: 'Present' }).click();
-  await expect(page.getByRole('button', { name: 'Quit' })).toBeVisible();
+  await present(page);
   for (let n = 0; n < 12; n++) await page.keyboard.press('ArrowRight');
   await settled(page);
   await page.waitForTimeout(600);

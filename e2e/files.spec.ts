@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { blocks, expect, open, rack, saved, says, test } from './teacher';
+import { blocks, expect, open, present, rack, saved, says, test } from './teacher';
 
 async function take(page: Page, what: string) {
   await page.getByRole('button', { name: 'Export' }).click();
@@ -80,7 +80,7 @@ test('nothing is fetched from outside', async ({ page, baseURL }) => {
   page.on('request', (r) => asked.push(r.url()));
   await page.goto('/');
   await page.getByText('Two deliveries').first().click();
-  await page.getByRole('button', { name: 'Present' }).click();
+  await present(page);
   await expect(page.getByRole('region', { name: 'Prompt' })).toBeVisible();
   expect(asked.filter((u) => !u.startsWith(baseURL!) && !u.startsWith('data:'))).toEqual([]);
 });

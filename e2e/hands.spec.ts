@@ -1,6 +1,18 @@
 // The focus goes where the work goes: dialogs can be typed into at once, what closes
 // gives the focus back, and the keys of presenting go on whatever was touched.
-import { blocks, choose, counters, expect, open, rack, saved, test, typeThere, write } from './teacher';
+import {
+  blocks,
+  choose,
+  counters,
+  expect,
+  open,
+  present,
+  rack,
+  saved,
+  test,
+  typeThere,
+  write,
+} from './teacher';
 import type { Page } from '@playwright/test';
 
 const focused = (page: Page) =>
@@ -84,7 +96,7 @@ test('the keys of presenting go on whatever was touched', async ({ page }) => {
   await page.getByRole('button', { name: 'A worked example' }).click();
   await typeThere(page, '58 + 67');
   await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: 'Present' }).click();
+  await present(page);
   const at = page.locator('.dots [aria-current=step]');
   for (let n = 0; n < 8; n++) await page.keyboard.press('ArrowRight');
   const before = await at.textContent();
@@ -116,7 +128,7 @@ test('the keys of presenting go on whatever was touched', async ({ page }) => {
 
 test('while the board is blank nothing under it can be reached', async ({ page }) => {
   await open(page, [rack(7, 5)]);
-  await page.getByRole('button', { name: 'Present' }).click();
+  await present(page);
   await page.getByRole('slider').first().focus();
   await page.keyboard.press('b');
   await expect(page.getByRole('button')).toHaveCount(1);

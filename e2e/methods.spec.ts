@@ -1,4 +1,4 @@
-import { blocks, choose, expect, open, says, settled, test, type, write } from './teacher';
+import { blocks, choose, expect, open, present, says, settled, test, type, write } from './teacher';
 import type { Page } from '@playwright/test';
 
 /** What is chosen, what is typed, and what stands there at the end. */
@@ -130,7 +130,7 @@ test('presented, an example plays by itself, and the last step is left to the cl
   await open(page, [blocks({})]);
   await type(page, '3');
   await make(page, 'Numbers', 'Build a number', '40');
-  await page.getByRole('button', { name: 'Present' }).click();
+  await present(page);
   await choose(page, 'Play', 'Your turn: all steps');
   await page.keyboard.press('ArrowRight');
   await expect(page.locator('.cue')).toContainText('Your turn.');

@@ -102,6 +102,13 @@ export async function type(page: Page, number: string) {
 /** The pieces of a look that lie on the board. */
 export const pieces = (page: Page, tone: string): Locator => page.locator(`[data-piece]:has(.${tone})`);
 
+/** Begins to present what is open, and waits until the class's screen stands. */
+export async function present(page: Page) {
+  await page.getByRole('button', { name: 'Present' }).click();
+  await expect(page.getByRole('button', { name: 'Quit' })).toBeVisible();
+  await settled(page);
+}
+
 export async function saved(page: Page) {
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 }
