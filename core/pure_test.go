@@ -16,27 +16,29 @@ import (
 var forbidden = []string{"time", "math/rand", "math/rand/v2", "crypto/rand", "os", "io/fs", "net", "net/http",
 	"syscall/js"}
 
-// knowsModels are the packages that may name single models: those of the models
-// themselves, the list of them, and the methods.
-func knowsModels(path string) bool {
-	return strings.HasPrefix(path, "unitbloom/core/model") || path == "unitbloom/core/method"
+type imports struct {
+	ImportPath string
+	Imports    []string
+}
+
+// packages are those that a pattern means, with what they import.
+func packages(t *testing.T, pattern string) (all []imports) {
+	out, err := exec.Command("go", "list", "-json=ImportPath,Imports", pattern).Output()
+	require.NoError(t, err)
+	for dec := json.NewDecoder(strings.NewReader(string(out))); ; {
+		var pkg imports
+		err := dec.Decode(&pkg)
+		if errors.Is(err, io.EOF) {
+			return all
+		}
+		require.NoError(t, err)
+		all = append(all, pkg)
+	}
 }
 
 func TestCoreIsPure(t *testing.T) {
-	out, err := exec.Command("go", "list", "-json=ImportPath,Imports", "./...").Output()
-	require.NoError(t, err)
-	seen := 0
-	for dec := json.NewDecoder(strings.NewReader(string(out))); ; {
-		var pkg struct {
-			ImportPath string
-			Imports    []string
-		}
-		err := dec.Decode(&pkg)
-		if errors.Is(err, io.EOF) {
-			break
-		}
-		require.NoError(t, err)
-		seen++
+	all := packages(t, "./...")
+	for _, pkg := range all {
 		for _, path := range pkg.Imports {
 			first, _, _ := strings.Cut(path, "/")
 			ours := strings.HasPrefix(path, "unitbloom/core/")
@@ -44,10 +46,21 @@ func TestCoreIsPure(t *testing.T) {
 				"%s imports %s: the core may use only itself and the standard library", pkg.ImportPath, path)
 			require.NotContainsf(t, forbidden, path, "%s imports %s: the core has no clock, chance or input of its own",
 				pkg.ImportPath, path)
-			single := strings.HasPrefix(path, "unitbloom/core/model/") && path != "unitbloom/core/model/pieces"
-			require.Falsef(t, single && !knowsModels(pkg.ImportPath), "%s imports %s: it works with every model alike",
-				pkg.ImportPath, path)
 		}
 	}
-	require.Greater(t, seen, 7, "the packages of the core were found")
+	require.Greater(t, len(all), 7, "the packages of the core were found")
+}
+
+// Only a model itself and the list of all models name a single model: methods, door,
+// server and command line ask the registry.
+func TestNobodyKnowsASingleModel(t *testing.T) {
+	all := packages(t, "unitbloom/...")
+	for _, pkg := range all {
+		for _, path := range pkg.Imports {
+			single := strings.HasPrefix(path, "unitbloom/core/model/") && path != "unitbloom/core/model/pieces"
+			require.Falsef(t, single && pkg.ImportPath != "unitbloom/core/model",
+				"%s imports %s: it works with every model alike", pkg.ImportPath, path)
+		}
+	}
+	require.Greater(t, len(all), 20, "the packages of the product were found")
 }

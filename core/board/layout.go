@@ -1,6 +1,11 @@
 package board
 
-import "unitbloom/core/place"
+import (
+	"strconv"
+	"strings"
+
+	"unitbloom/core/place"
+)
 
 // Layout gives every piece of a model a rectangle in model units; the side of
 // a single block is ten units. The web turns units into pixels.
@@ -140,7 +145,7 @@ func Ringed(ring int8) Marks {
 
 // Zone is a part of a model that can be covered and that says its count.
 type Zone struct {
-	ID         string
+	ID         string // what it is, and its number where there are several: "group 2"
 	Label      string // a place's or a row's name
 	Count      int
 	Text       string // said in place of the count, as of a track
@@ -150,6 +155,17 @@ type Zone struct {
 	Hidden     bool         // its count is held back: it lies under a cover
 	// Offer is the verb that the zone carries at its foot, if any.
 	Offer *Offer
+}
+
+// Is is what the zone is, and its number from 1 where there are several, else 0. Columns
+// are known by their place.
+func (z Zone) Is() (role string, number int) {
+	if z.Place != nil {
+		return "column", 0
+	}
+	role, rest, _ := strings.Cut(z.ID, " ")
+	number, _ = strconv.Atoi(rest)
+	return role, number
 }
 
 // Lay is the layout of model i.

@@ -37,6 +37,8 @@ type ModelSpec struct {
 	// Split are the moves that do the same with one piece at a time; none where the
 	// move is one act. Of a move of many pieces there may be fewer than all.
 	Split func(Model, Move) []Move
+	// Acts are what a class sees done with it.
+	Acts Acts
 	// Ring rings pieces by their slots, counted from 0 as they are read; with beside,
 	// the rings that are there stay.
 	Ring func(m Model, slots []int, beside bool) Move

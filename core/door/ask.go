@@ -343,7 +343,7 @@ type MethodInfo struct {
 func Methods() []MethodInfo {
 	var out []MethodInfo
 	for _, m := range method.Specs() {
-		out = append(out, MethodInfo{m.ID, m.Title, m.Operation, m.Doc, m.Args, m.Sample, m.Typed, m.Limits, m.Models,
+		out = append(out, MethodInfo{m.ID, m.Title, m.Operation, m.Doc, m.Args, m.Sample, m.Typed, m.Limits, m.Kinds(),
 			m.AllOptions()})
 	}
 	return out

@@ -197,14 +197,17 @@ func (list Pieces) MarshalJSON() ([]byte, error) {
 
 // ZoneView is a zone with its count, or a question mark under a cover.
 type ZoneView struct {
-	ID    string `json:"id"`
-	Label string `json:"label"`
-	Count string `json:"count"`
-	X     int    `json:"x"`
-	Y     int    `json:"y"`
-	W     int    `json:"w"`
-	H     int    `json:"h"`
-	Side  bool   `json:"side,omitempty"`
+	ID string `json:"id"`
+	// Role is what the zone is, like group, and Number which of several, from 1.
+	Role   string `json:"role"`
+	Number int    `json:"number,omitempty"`
+	Label  string `json:"label"`
+	Count  string `json:"count"`
+	X      int    `json:"x"`
+	Y      int    `json:"y"`
+	W      int    `json:"w"`
+	H      int    `json:"h"`
+	Side   bool   `json:"side,omitempty"`
 	// Place is that of a column.
 	Place *place.Place `json:"place,omitempty"`
 	// One is the typed form of one more piece of the zone's place, Unit the
@@ -324,6 +327,7 @@ func (s *session) zoneViews(model int, zones []board.Zone) []ZoneView {
 
 func (s *session) zoneView(model int, z board.Zone) ZoneView {
 	v := ZoneView{ID: z.ID, Label: z.Label, Count: strconv.Itoa(z.Count), X: z.X, Y: z.Y, W: z.W, H: z.H, Side: z.Side}
+	v.Role, v.Number = z.Is()
 	if z.Text != "" {
 		v.Count = z.Text
 	}

@@ -5,7 +5,6 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
-	"unitbloom/core/model/rack"
 )
 
 // addFacts are the ways to a sum up to 20: on a rack of two rows, one number a
@@ -141,7 +140,7 @@ func makeTenFact(m *maker, a, b int) {
 	m.step(lesson.Step{
 		Say: line("ten.move"), Ask: line("ten.move.ask"), Answer: line("ten.move.answer", answer("left", small-more),
 			answer("sum", a+b)),
-		Moves: []board.Move{push(rack.Push{Row: top, To: 10}, rack.Push{Row: below, To: small - more})},
+		Moves: []board.Move{m.acts.Slide(board.Row{Row: top, To: 10}, board.Row{Row: below, To: small - more})},
 		Write: []lesson.Write{m.sentence(sumText([2]int{big, more}), "10"),
 			m.sentence("10 + "+strconv.Itoa(small-more), strconv.Itoa(a+b))},
 	})
@@ -179,12 +178,12 @@ func countOn(m *maker, a, b int) {
 	m.key(lesson.Step{
 		Say: line("countOn.start", part("big", big), part("small", small)), Ask: line("countOn.ask"),
 		Answer: line("countOn.answer", answer("big", big)),
-		Moves:  []board.Move{push(rack.Push{Row: top, To: big})},
+		Moves:  []board.Move{m.acts.Slide(board.Row{Row: top, To: big})},
 	})
 	for i := 1; i <= small; i++ {
 		m.step(lesson.Step{
 			Say: line("countOn.one"), Ask: line("count.ask"), Answer: line("countOn.next", answer("n", big+i)),
-			Moves: []board.Move{push(rack.Push{Row: below, To: i})},
+			Moves: []board.Move{m.acts.Slide(board.Row{Row: below, To: i})},
 		})
 	}
 	m.close(a, b)
@@ -196,8 +195,8 @@ func addTen(m *maker, a, b int) {
 	if b > a {
 		big, small, top = b, a, 2
 	}
-	m.tenInstead(big, small, []board.Move{push(rack.Push{Row: top, To: 10})})
-	m.tooMany(a, b, 10-big, []board.Move{push(rack.Push{Row: top, To: big})})
+	m.tenInstead(big, small, []board.Move{m.acts.Slide(board.Row{Row: top, To: 10})})
+	m.tooMany(a, b, 10-big, []board.Move{m.acts.Slide(board.Row{Row: top, To: big})})
 }
 
 // tenInstead takes a whole ten for a number that is almost ten.

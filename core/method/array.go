@@ -7,7 +7,6 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
-	"unitbloom/core/model/counters"
 )
 
 // array sets equal groups as rows, counts in steps, turns them, and splits a
@@ -38,11 +37,11 @@ func makeArray(r Request) (Example, error) {
 	if r.Options["reading"] == "5 three times" {
 		reading = "array.times"
 	}
-	m := begin(r, "counters 0")
+	m := begin(r, r.Model+" 0")
 	m.key(lesson.Step{
 		Say: line("array.start", given("a", a), given("b", b)), Ask: line("array.predict", given("a", a), given("b", b)),
 		Answer: line(reading, given("a", a), given("b", b)),
-		Moves:  []board.Move{{Kind: "array", Args: counters.FramesArgs{Rows: a, Columns: b}}},
+		Moves:  []board.Move{m.acts.Array(a, b)},
 	})
 	var steps []string
 	for i := 1; i <= a; i++ {
@@ -51,24 +50,22 @@ func makeArray(r Request) (Example, error) {
 	m.step(lesson.Step{
 		Say: line("array.skip", given("b", b)), Ask: line("array.skip.ask"),
 		Answer: line("array.skip.answer", answerText("steps", strings.Join(steps, ", "))),
-		Moves:  []board.Move{{Kind: "skip", Args: counters.ShownArgs{Shown: true}}},
+		Moves:  []board.Move{m.acts.Skip(true)},
 		Write:  append(rowsOfSix(steps), m.sentence(product, strconv.Itoa(a*b))),
 	})
 	m.step(lesson.Step{
 		Say: line("array.area"), Ask: line("array.area.ask", given("a", a), given("b", b)),
 		Answer: line("array.area.answer", answer("all", a*b), given("a", a), given("b", b)),
 		Look:   line("look.squares"),
-		Moves: []board.Move{{Kind: "skip", Args: counters.ShownArgs{}},
-			{Kind: "numerals", Args: counters.ShownArgs{Shown: true}}},
-		Write: []lesson.Write{{Kind: "text", Text: "area: " + strconv.Itoa(a*b) + " squares"}},
+		Moves:  []board.Move{m.acts.Skip(false), m.acts.Numerals(true)},
+		Write:  []lesson.Write{{Kind: "text", Text: "area: " + strconv.Itoa(a*b) + " squares"}},
 	})
 	if known := knownFactor(a); known > 0 {
 		m.key(lesson.Step{
 			Say:    line("array.split", given("a", a), given("known", known)),
 			Ask:    line("array.split.ask", given("known", known), given("b", b)),
 			Answer: line("array.split.answer", answer("first", known*b), answer("second", (a-known)*b), answer("all", a*b)),
-			Moves: []board.Move{{Kind: "numerals", Args: counters.ShownArgs{}},
-				{Kind: "split", Args: counters.SplitArgs{After: known}}},
+			Moves:  []board.Move{m.acts.Numerals(false), m.acts.Shade(known)},
 			Write: []lesson.Write{{Kind: "sentence", Text: product + " = " + strconv.Itoa(known) + " × " + strconv.Itoa(b) +
 				" + " + strconv.Itoa(a-known) + " × " + strconv.Itoa(b)}},
 		})
@@ -76,11 +73,10 @@ func makeArray(r Request) (Example, error) {
 	m.step(lesson.Step{
 		Say: line("array.turn"), Ask: line("array.turn.ask"),
 		Answer: line("array.turn.answer", answer("b", b), answer("a", a), answer("all", a*b)),
-		Moves: []board.Move{{Kind: "numerals", Args: counters.ShownArgs{}},
-			{Kind: "turn", Args: counters.FrameArgs{Frame: 1}}},
-		Write: []lesson.Write{m.sentence(strconv.Itoa(b)+" × "+strconv.Itoa(a), strconv.Itoa(a*b))},
+		Moves:  []board.Move{m.acts.Numerals(false), m.acts.Turn()},
+		Write:  []lesson.Write{m.sentence(strconv.Itoa(b)+" × "+strconv.Itoa(a), strconv.Itoa(a*b))},
 	})
-	if err := m.seen(true, arraySight(a, b)); err != nil {
+	if err := m.seen(true, m.arraySight(a, b)); err != nil {
 		return Example{}, err
 	}
 	return m.end(product, strconv.Itoa(a*b))

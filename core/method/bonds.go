@@ -1,13 +1,11 @@
 package method
 
 import (
-	"slices"
 	"strconv"
 	"strings"
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
-	"unitbloom/core/model/counters"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
@@ -42,16 +40,16 @@ func makeBonds(r Request) (Example, error) {
 	if n < 2*least {
 		return Example{}, say.Refuse("bonds-two")
 	}
-	frame := "1x" + strconv.Itoa(n)
+	rows := 1
 	if n > 12 {
-		frame = "2x" + strconv.Itoa((n+1)/2)
+		rows = 2
 	}
-	m := begin(r, "counters "+frame+": 0")
+	m := begin(r, actsOf(r.Model).Frames(1, rows, (n+rows-1)/rows))
 	pairs := n - 2*least + 1
 	opening := lesson.Step{
 		Say: line("bonds.start", given("n", n)), Ask: line("bonds.predict"),
 		Answer: line("bonds.predict.answer", answer("pairs", pairs)),
-		Moves:  []board.Move{{Kind: "build", Args: counters.NumberArgs{Amount: strconv.Itoa(n)}}},
+		Moves:  []board.Move{m.acts.Build(strconv.Itoa(n))},
 	}
 	ask, said := "bonds.ask", "bonds.answer"
 	story := strings.TrimSpace(r.Options["story"])
@@ -61,22 +59,19 @@ func makeBonds(r Request) (Example, error) {
 		}
 		ask, said = "bonds.story.ask", "bonds.story.answer"
 		opening.Say = line("bonds.story", given("n", n), text("story", story))
-		opening.Moves = append(opening.Moves, board.Move{Kind: "unit", Args: counters.UnitArgs{Name: story}})
-		if shape := strings.TrimSuffix(story, "s"); slices.Contains(counters.Shapes, shape) {
-			opening.Moves = append(opening.Moves, board.Move{Kind: "look", Args: counters.LookArgs{Shape: shape}})
-		}
+		opening.Moves = append(opening.Moves, m.acts.Story(story)...)
 	}
 	m.step(opening)
 	for first := n - least; first >= least; first-- {
 		m.step(lesson.Step{
 			Say: line("bonds.turn"), Ask: line(ask, text("story", story)),
 			Answer: line(said, answer("first", first), answer("second", n-first), text("story", story)),
-			Moves:  []board.Move{{Kind: "parts", Args: counters.FirstArgs{First: first}}},
+			Moves:  []board.Move{m.acts.Parts(first)},
 			Write: []lesson.Write{row(strconv.Itoa(first), strconv.Itoa(n-first),
 				m.sentence(sumText([2]int{first, n - first}), strconv.Itoa(n)).Text)},
 		})
 	}
-	if err := m.seen(false, bondSights(n)...); err != nil {
+	if err := m.seen(false, m.bondSights(n)...); err != nil {
 		return Example{}, err
 	}
 	m.key(lesson.Step{Say: line("bonds.all"), Ask: line("bonds.notice"), Answer: line("bonds.notice.answer")})

@@ -5,7 +5,6 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
-	"unitbloom/core/model/blocks"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
@@ -19,8 +18,7 @@ var build = Spec{
 	Sample: []string{"146"}, Typed: "146",
 	Limits: "Blocks and discs: whole numbers to 9,999; discs also decimals and numbers to 9,999,999; rack, counters " +
 		"and cubes to 100.",
-	Models: anyModel,
-	make:   makeBuild,
+	make: makeBuild,
 }
 
 func makeBuild(r Request) (Example, error) {
@@ -36,8 +34,7 @@ func makeBuild(r Request) (Example, error) {
 		return Example{}, err
 	}
 	whole, _ := n.Whole()
-	spec, _ := board.SpecOf(r.Model)
-	m := begin(r, spec.Empty(whole))
+	m := begin(r, specOf(r.Model).Empty(whole))
 	m.key(lesson.Step{
 		Say: line("build.start", say.Number("n", say.Given, n)),
 		Ask: line("build.predict"), Answer: line("build.predict.answer", say.PlaceName("place", n.Top())),
@@ -63,13 +60,13 @@ func makeBuild(r Request) (Example, error) {
 			Write: []lesson.Write{digitCell("sum", p, d, board.Select{Place: p, State: "any"})},
 		})
 	}
-	if r.Model == "blocks" && !n.IsZero() {
+	if m.acts.Sketch != nil && !n.IsZero() {
 		m.step(lesson.Step{
 			Say: line("build.sketch"), Ask: line("build.sketch.ask"),
 			Answer: line("build.sketch."+strconv.Itoa(int(n.Top()-place.Ones)+1),
 				say.PlaceName("o", place.Ones), say.PlaceName("t", place.Tens), say.PlaceName("h",
 					place.Hundreds), say.PlaceName("k", place.Thousands)),
-			Moves: []board.Move{{Kind: "style", Args: blocks.StyleArgs{Style: "sketch"}}},
+			Moves: []board.Move{m.acts.Sketch()},
 		})
 	}
 	m.key(lesson.Step{

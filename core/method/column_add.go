@@ -46,9 +46,11 @@ func makeColumnAdd(r Request) (Example, error) {
 	}
 	top := c.top()
 	c.maker = begin(r, r.Model+" 0")
-	if r.Model == "blocks" {
-		c.now = startBlocks(max(top, place.Tens), r.Options["style"] == "sketch")
-		c.scene.Start = c.now
+	if c.acts.Reach != nil {
+		c.startWith(c.acts.Reach(max(top, place.Tens)))
+	}
+	if c.acts.Sketch != nil && r.Options["style"] == "sketch" {
+		c.startWith(c.acts.Sketch())
 	}
 	c.predict()
 	for i := range c.addends {
@@ -100,7 +102,7 @@ func columnAddends(r Request) (ns []place.Number, sum place.Number, low place.Pl
 			return nil, sum, low, sumTooLarge(ns, 9_999_999)
 		}
 	}
-	if spec, _ := board.SpecOf(r.Model); spec.Most > 0 && sum.Cmp(place.Int(spec.Most)) > 0 {
+	if spec := specOf(r.Model); spec.Most > 0 && sum.Cmp(place.Int(spec.Most)) > 0 {
 		return nil, sum, low, sumTooLarge(ns, spec.Most)
 	}
 	return ns, sum, low, nil
@@ -202,8 +204,8 @@ func (c *columnAddition) addPlace(p place.Place, carried int) int {
 	ds := c.digits(p)
 	sum := sumOf(ds) + carried
 	s := lesson.Step{Say: c.joinLine(p, carried), Look: line("look.place", say.PlaceName("place", p))}
-	if c.r.Model == "blocks" {
-		s.Moves = append(s.Moves, joinMove(p))
+	if c.acts.Join != nil {
+		s.Moves = append(s.Moves, c.acts.Join(p))
 	}
 	if carried > 0 {
 		s.Moves = append(s.Moves, board.Move{Kind: "counted"})

@@ -348,7 +348,7 @@ func TestEveryOptionWorks(t *testing.T) {
 	for _, spec := range method.Specs() {
 		for _, o := range spec.AllOptions() {
 			for _, choice := range o.Choices {
-				for _, m := range append([]string{""}, spec.Models...) {
+				for _, m := range append([]string{""}, spec.Kinds()...) {
 					e, err := method.Make(method.Request{Method: spec.ID, Args: spec.Sample, Model: m,
 						Options: map[string]string{o.Name: choice}})
 					if m != "" && err != nil {

@@ -4,8 +4,6 @@ package method
 
 import (
 	"unitbloom/core/board"
-	"unitbloom/core/model/blocks"
-	"unitbloom/core/model/pieces"
 	"unitbloom/core/place"
 )
 
@@ -40,18 +38,7 @@ func columnNumbers(r Request, least, most int) ([]place.Number, place.Place, err
 
 func whole(p place.Place) int { n, _ := p.Value().Whole(); return n }
 
-// startBlocks is a board of blocks with columns up to a place, and more when
-// they are needed.
-func startBlocks(top place.Place, sketch bool) board.Board {
-	return board.Board{Models: []board.Model{blocks.Blocks{UpTo: top, Sketch: sketch}}, Tiles: []board.Tile{{}}}
-}
-
 // partly is a selector of one addend of a place.
 func partly(p place.Place, part int) board.Select {
 	return board.Select{Place: p, Part: &part, State: "any"}
-}
-
-// joinMove puts the addends of a place together.
-func joinMove(p place.Place) board.Move {
-	return board.Move{Kind: "join", Args: pieces.PlaceArgs{Place: p}}
 }

@@ -5,7 +5,6 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
-	"unitbloom/core/model/discs"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
 	"unitbloom/core/sentence"
@@ -108,16 +107,17 @@ func (m *maker) prove(a, b place.Number) {
 	})
 }
 
-// charts build both numbers, on discs in the same columns and with digit cards.
+// charts build both numbers, in the same columns and with digit cards where there are such.
 func (m *maker) charts(a, b place.Number) []board.Move {
 	var moves []board.Move
-	columns := discs.ColumnsArgs{Top: max(a.Top(), b.Top()), Bottom: min(lowest(a), lowest(b))}
 	for i, n := range []place.Number{a, b} {
-		if m.r.Model == "discs" {
-			moves = append(moves, board.Move{Kind: "columns", Model: i, Args: columns},
-				board.Move{Kind: "cards", Model: i, Args: shownArgs()})
+		if m.acts.Columns != nil {
+			moves = append(moves, on(i, m.acts.Columns(max(a.Top(), b.Top()), min(lowest(a), lowest(b)))))
 		}
-		moves = append(moves, board.Move{Kind: "build", Model: i, Args: buildArgs(n)})
+		if m.acts.Cards != nil {
+			moves = append(moves, on(i, m.acts.Cards(nil)))
+		}
+		moves = append(moves, on(i, m.acts.Build(n.String())))
 	}
 	return moves
 }
@@ -126,7 +126,7 @@ func (m *maker) charts(a, b place.Number) []board.Move {
 // the places of both stand under one another.
 func (m *maker) zeros(a, b place.Number) {
 	low := min(lowest(a), lowest(b))
-	if m.r.Model != "discs" || lowest(a) == lowest(b) {
+	if m.acts.Cards == nil || lowest(a) == lowest(b) {
 		return
 	}
 	short, shown := a, aligned(a, a, b)
@@ -141,7 +141,7 @@ func (m *maker) zeros(a, b place.Number) {
 			row(aligned(b, a, b))},
 	}
 	for i := range 2 {
-		s.Moves = append(s.Moves, board.Move{Kind: "cards", Model: i, Args: discs.CardsArgs{Shown: true, To: &low}})
+		s.Moves = append(s.Moves, on(i, m.acts.Cards(&low)))
 	}
 	m.key(s)
 }
@@ -191,7 +191,7 @@ func compareSums(r Request) (Example, error) {
 	m.step(lesson.Step{
 		Say: line("compareSums.start", text("left", left), text("right", right)), Ask: line("compareSums.ask"),
 		Answer: reasoning(p, q),
-		Moves:  []board.Move{{Kind: "build", Args: amountText(left)}, {Kind: "build", Model: 1, Args: amountText(right)}},
+		Moves:  []board.Move{m.acts.Build(left), on(1, m.acts.Build(right))},
 	})
 	relation := map[int]string{-1: "<", 0: "=", 1: ">"}[place.Int(sums[0]).Cmp(place.Int(sums[1]))]
 	m.key(lesson.Step{

@@ -42,7 +42,7 @@ func makeCount(r Request) (Example, error) {
 	m.step(lesson.Step{
 		Say: line("count.start", given("n", start), given("by", by)),
 		Ask: line("count.predict", given("by", by)), Answer: line("count.predict.answer", say.PlaceName("place", p)),
-		Moves: []board.Move{{Kind: "build", Args: amountOf(start)}},
+		Moves: []board.Move{m.acts.Build(strconv.Itoa(start))},
 		Write: []lesson.Write{row(strconv.Itoa(start), place.Int(start).Words(true), place.Int(start).PlaceWords())},
 	})
 	for i := 1; i <= times; i++ {

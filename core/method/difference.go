@@ -5,7 +5,6 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
-	"unitbloom/core/model/cubes"
 	"unitbloom/core/model/pieces"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
@@ -27,8 +26,9 @@ var difference = Spec{
 
 func makeDifference(r Request) (Example, error) {
 	limit := [2]int{0, 9999}
-	if r.Model == "cubes" {
-		limit = [2]int{1, cubes.MaxTrain}
+	inRows := actsOf(r.Model).Extend != nil
+	if inRows {
+		limit = [2]int{1, 20}
 	}
 	a, err := arguments(r, limit, limit)
 	if err != nil {
@@ -36,7 +36,7 @@ func makeDifference(r Request) (Example, error) {
 	}
 	m := begin(r, r.Model+" 0")
 	big, small := max(a[0], a[1]), min(a[0], a[1])
-	if r.Model == "cubes" {
+	if inRows {
 		m.scene.Show = []string{} // both rows together are no number of the problem
 		m.twoRows(a[0], a[1])
 	} else {
@@ -80,8 +80,7 @@ func (m *maker) twoRows(a, b int) {
 	s := lesson.Step{
 		Say: line("gap.rows", given("a", a), given("b", b)), Ask: line("gap.rows.ask"),
 		Answer: line("gap.rows.answer", part("big", big), part("small", small)),
-		Moves: []board.Move{{Kind: "place", Args: cubes.TrainArgs{Count: a, Part: 1}},
-			{Kind: "place", Args: cubes.TrainArgs{Count: b, Part: 2}}},
+		Moves:  append(m.lay(a, place.Ones, 1), m.lay(b, place.Ones, 2)...),
 	}
 	if d == 0 {
 		s.Answer = line("gap.rows.alike", part("big", big))
@@ -104,7 +103,7 @@ func (m *maker) twoRows(a, b int) {
 		m.step(lesson.Step{
 			Say: line("gap.up", part("small", small)), Ask: line("gap.up.ask"),
 			Answer: line("gap.up.answer", answer("d", d), part("small", small), answer("big", big)),
-			Moves:  []board.Move{{Kind: "add", Args: cubes.AddArgs{Train: shorter, Count: d, Part: 3}}},
+			Moves:  []board.Move{m.acts.Extend(shorter, d, 3)},
 		})
 	}
 }

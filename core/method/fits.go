@@ -1,4 +1,4 @@
-// Which numbers the models hold, for methods that are shown with any.
+// Which models a method is shown with, and which numbers they hold.
 
 package method
 
@@ -8,11 +8,22 @@ import (
 	"unitbloom/core/say"
 )
 
-var anyModel = []string{"blocks", "discs", "rack", "counters", "cubes"}
+// Kinds are the kinds of model that a method can be shown with; the first that the
+// problem fits is its default.
+func (s Spec) Kinds() []string {
+	if s.Models != nil {
+		return s.Models
+	}
+	var kinds []string
+	for _, m := range board.Specs() {
+		kinds = append(kinds, m.Kind)
+	}
+	return kinds
+}
 
 // fitsModel refuses a number that a model does not hold.
 func fitsModel(kind string, n place.Number) error {
-	spec, _ := board.SpecOf(kind)
+	spec := specOf(kind)
 	if spec.Most == 0 {
 		return nil
 	}

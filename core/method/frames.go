@@ -5,7 +5,6 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
-	"unitbloom/core/model/counters"
 	"unitbloom/core/model/pieces"
 )
 
@@ -14,14 +13,14 @@ import (
 // two are seen together, each has its own frame.
 
 // placed puts counters into the next free cells.
-func placed(count int, mint bool) []board.Move { return placedIn(0, count, mint) }
+func (m *maker) placed(count int, others bool) []board.Move { return m.placedIn(0, count, others) }
 
 // placedIn puts counters into one frame, or with 0 into the next free cells.
-func placedIn(frame, count int, mint bool) []board.Move {
+func (m *maker) placedIn(frame, count int, others bool) []board.Move {
 	if count == 0 {
 		return nil
 	}
-	return []board.Move{{Kind: "place", Args: counters.PlaceArgs{Count: count, Mint: mint, Frame: frame}}}
+	return []board.Move{m.acts.Fill(frame, count, others)}
 }
 
 // lastTaken takes the last of so many counters away.
@@ -34,7 +33,7 @@ func lastTaken(all, count int) []board.Move {
 
 func (m *maker) inFrame(n int) {
 	m.key(lesson.Step{
-		Say: line("frames.show", part("n", n)), Ask: line("facts.see"), Answer: line("facts.seen"), Moves: placed(n, false),
+		Say: line("frames.show", part("n", n)), Ask: line("facts.see"), Answer: line("facts.seen"), Moves: m.placed(n, false),
 	})
 }
 
@@ -45,13 +44,13 @@ func fillTheFrame(m *maker, a, b int) {
 	m.key(lesson.Step{
 		Say: line("frames.fill", part("small", small)), Ask: line("ten.ask", part("big", big)),
 		Answer: line("ten.answer", answer("more", more), part("small", small), answer("left", small-more)),
-		Moves:  placed(more, true),
+		Moves:  m.placed(more, true),
 		Write:  []lesson.Write{bond(small, more, small-more), m.sentence(sumText([2]int{big, more}), "10")},
 	})
 	m.step(lesson.Step{
 		Say: line("frames.rest"), Ask: line("frames.rest.ask"),
 		Answer: line("ten.move.answer", answer("left", small-more), answer("sum", a+b)),
-		Moves:  placed(small-more, true),
+		Moves:  m.placed(small-more, true),
 		Write:  []lesson.Write{m.sentence("10 + "+strconv.Itoa(small-more), strconv.Itoa(a+b))},
 	})
 	m.close(a, b)
@@ -63,7 +62,7 @@ func countOnFrames(m *maker, a, b int) {
 	for i := 1; i <= small; i++ {
 		m.step(lesson.Step{
 			Say: line("frames.one"), Ask: line("count.ask"), Answer: line("countOn.next", answer("n", big+i)),
-			Moves: placed(1, true),
+			Moves: m.placed(1, true),
 		})
 	}
 	m.close(a, b)
@@ -78,7 +77,7 @@ func addTenFrames(m *maker, a, b int) {
 		big, small, frame = b, a, 2
 	}
 	back := 10 - big
-	m.tenInstead(big, small, placedIn(frame, back, frame == 2))
+	m.tenInstead(big, small, m.placedIn(frame, back, frame == 2))
 	m.tooMany(a, b, back, lastTaken(a+b+back, back))
 }
 
@@ -87,7 +86,7 @@ func seeFrames(m *maker, a, b int) {
 	m.inFrame(a)
 	m.key(lesson.Step{
 		Say: line("frames.fill", part("small", b)), Ask: line("frames.rest.ask"),
-		Answer: line("frames.both", answer("sum", a+b)), Moves: placed(b, true),
+		Answer: line("frames.both", answer("sum", a+b)), Moves: m.placed(b, true),
 	})
 	m.close(a, b)
 }
@@ -122,24 +121,24 @@ func fillUpFrames(m *maker, a, b int) {
 	m.step(lesson.Step{
 		Say: line("think.start", part("a", a), part("b", b)), Ask: line("think.ask", part("b", b), part("a", a)),
 		Answer: line("think.answer", answer("d", a-b)),
-		Moves:  placed(b, false),
+		Moves:  m.placed(b, false),
 		Write:  []lesson.Write{{Kind: "text", Text: strconv.Itoa(b) + " + □ = " + strconv.Itoa(a)}},
 	})
 	m.key(lesson.Step{
 		Say: line("frames.up", part("a", a)), Ask: line("frames.up.ask"), Answer: line("frames.up.answer", answer("d", a-b)),
-		Moves: placed(a-b, true), Write: []lesson.Write{bond(a, b, a-b)},
+		Moves: m.placed(a-b, true), Write: []lesson.Write{bond(a, b, a-b)},
 	})
 	m.closeMinus(a, b)
 }
 
 // frameSights are numbers of counters in frames: by colour, and in rows of five.
-func frameSights(parts ...int) []sight {
+func (m *maker) frameSights(parts ...int) []sight {
 	total := sumOf(parts)
 	amount := strconv.Itoa(total)
 	if len(parts) == 2 && parts[0] > 0 && parts[1] > 0 {
 		amount = sumText([2]int{parts[0], parts[1]})
 	}
-	moves := []board.Move{{Kind: "build", Args: counters.NumberArgs{Amount: amount}}}
+	moves := []board.Move{m.acts.Build(amount)}
 	colours, fives := sight{moves: moves}, sight{moves: moves}
 	for _, n := range parts {
 		if n > 0 {

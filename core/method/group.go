@@ -6,7 +6,6 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
-	"unitbloom/core/model/counters"
 	"unitbloom/core/say"
 )
 
@@ -30,26 +29,23 @@ func makeGroup(r Request) (Example, error) {
 	if n/size > 12 {
 		return Example{}, say.Refuse("too-many-groups", given("n", n/size), given("most", 12))
 	}
-	m := begin(r, "counters 0")
+	m := begin(r, r.Model+" 0")
 	problem := strconv.Itoa(n) + " ÷ " + strconv.Itoa(size)
 	m.key(lesson.Step{
 		Say: line("group.start", given("n", n), given("size", size)),
 		Ask: line("group.steps", given("size", size), given("n", n)), Answer: inSteps(n, size),
-		Moves: []board.Move{{Kind: "build", Args: counters.NumberArgs{Amount: strconv.Itoa(n)}}},
+		Moves: []board.Move{m.acts.Build(strconv.Itoa(n))},
 	})
 	for g := 1; g <= n/size; g++ {
-		moves := []board.Move{{Kind: "groups", Args: counters.GroupsArgs{Count: g}}}
 		// The first of those that lie beside go into the new group.
 		slots := make([]int, size)
 		for i := range slots {
 			slots[i] = (g-1)*size + i
 		}
-		moves = append(moves, board.Move{Kind: "put", Args: counters.PutArgs{Pieces: []board.Select{{Slots: slots}},
-			Group: g}})
 		m.step(lesson.Step{
 			Say: line("group.one", given("size", size)), Ask: line("group.one.ask"),
 			Answer: line("group.one.answer", answer("g", g), answer("left", n-g*size)),
-			Moves:  moves, Write: []lesson.Write{row(strconv.Itoa(g), strconv.Itoa(g*size))},
+			Moves:  []board.Move{m.acts.Groups(g), m.acts.Put(slots, g)}, Write: []lesson.Write{row(strconv.Itoa(g), strconv.Itoa(g*size))},
 		})
 	}
 	return m.endDivision(problem, n, size)

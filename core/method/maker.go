@@ -6,7 +6,6 @@ import (
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
 	"unitbloom/core/model/pieces"
-	"unitbloom/core/model/rack"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
@@ -15,16 +14,42 @@ import (
 // teacher chose.
 type maker struct {
 	*builder
-	r Request
+	r    Request
+	spec board.ModelSpec
+	acts board.Acts
 }
 
 // begin starts an example on a board in notation.
 func begin(r Request, notation string) *maker {
 	b, err := board.Parse(notation)
-	m := &maker{newBuilder(b), r}
+	spec := specOf(r.Model)
+	m := &maker{newBuilder(b), r, spec, spec.Acts}
 	m.err = err
 	m.asks, m.slow = r.Options["ask"], r.Options["pace"] == "one by one"
 	return m
+}
+
+// specOf is the spec of a model that is registered.
+func specOf(kind string) board.ModelSpec {
+	spec, _ := board.SpecOf(kind)
+	return spec
+}
+
+// actsOf are what can be done with a model.
+func actsOf(kind string) board.Acts { return specOf(kind).Acts }
+
+// startWith has a move made before the first step.
+func (m *maker) startWith(mv board.Move) {
+	if m.err == nil {
+		m.now, _, m.err = board.Apply(m.now, mv)
+		m.scene.Start = m.now
+	}
+}
+
+// on is a move made on another model of the board, counted from 0.
+func on(model int, mv board.Move) board.Move {
+	mv.Model = model
+	return mv
 }
 
 // end closes the example with its title and bare answer.
@@ -52,16 +77,7 @@ func (m *maker) lay(count int, p place.Place, part int) []board.Move {
 	if count == 0 {
 		return nil
 	}
-	each, times := count, 1
-	if m.slow && (m.r.Model != "cubes" || p > place.Ones) {
-		each, times = 1, count
-	}
-	spec, _ := board.SpecOf(m.r.Model)
-	var moves []board.Move
-	for range times {
-		moves = append(moves, spec.Lay(each, p, part)...)
-	}
-	return moves
+	return m.spec.Lay(count, p, part)
 }
 
 // ringed rings so many pieces of a place.
@@ -80,11 +96,6 @@ func unbundled(p place.Place) board.Move {
 
 func stepped(p place.Place, down bool) board.Move {
 	return board.Move{Kind: "step", Args: pieces.StepArgs{Place: p, Down: down}}
-}
-
-// push sets the beads of rack rows in one push.
-func push(rows ...rack.Push) board.Move {
-	return board.Move{Kind: "slide", Args: rack.SlideArgs{Rows: rows}}
 }
 
 // row is a line of a table.
@@ -176,5 +187,3 @@ func mirrored(sign string) string {
 	}
 	return sign
 }
-
-func amountOf(n int) pieces.AmountArgs { return pieces.AmountArgs{Amount: strconv.Itoa(n)} }

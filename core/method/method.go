@@ -27,7 +27,7 @@ type Spec struct {
 	Typed  string
 	// Limits say in words what fits.
 	Limits string
-	// Models are the kinds that it can be shown with; the first is the default.
+	// Models are the kinds that it is taught with; none for every kind that there is.
 	Models  []string
 	Options []Option
 
@@ -110,9 +110,9 @@ func Make(r Request) (Example, error) {
 	if r.Options, err = spec.choose(r.Options); err != nil {
 		return Example{}, err
 	}
-	if r.Model != "" && !slices.Contains(spec.Models, r.Model) {
+	if r.Model != "" && !slices.Contains(spec.Kinds(), r.Model) {
 		return Example{}, say.Refuse("method-model", say.Text("method", say.Name, spec.Title),
-			say.Text("models", say.Name, strings.Join(spec.Models, ", ")), say.Text("model", say.Given, r.Model))
+			say.Text("models", say.Name, strings.Join(spec.Kinds(), ", ")), say.Text("model", say.Given, r.Model))
 	}
 	if r.Model != "" {
 		return spec.make(r)
@@ -124,7 +124,7 @@ func Make(r Request) (Example, error) {
 // the problem. When none does, the first model's reason is given.
 func (s Spec) firstThatFits(r Request) (Example, error) {
 	var reason error
-	for _, model := range s.Models {
+	for _, model := range s.Kinds() {
 		r.Model = model
 		e, err := s.make(r)
 		if err == nil {

@@ -20,6 +20,7 @@ import (
 	"unitbloom/core/say"
 	"unitbloom/core/sentence"
 	"unitbloom/internal/proptest"
+	"unitbloom/internal/tally"
 )
 
 // trial is a way of drawing problems of a method, with the answer from
@@ -947,10 +948,11 @@ func TestEveryTenThatIsMadeOrOpenedIsSaid(t *testing.T) {
 }
 
 func TestEveryModelHoldsWhatItSays(t *testing.T) {
+	defer board.With(tally.Spec())()
 	r := proptest.Random(17)
 	for range min(proptest.Cases(), 2000) {
-		n := r.IntN(101)
-		for _, model := range []string{"blocks", "discs", "rack", "counters", "cubes"} {
+		for _, spec := range board.Specs() {
+			n, model := r.IntN(min(100, cmp.Or(spec.Most, 100))+1), spec.Kind
 			for _, pace := range []string{"by groups", "one by one"} {
 				e, err := method.Make(method.Request{Method: "build", Args: []string{itoa(n)}, Model: model,
 					Options: map[string]string{"pace": pace}})
@@ -963,10 +965,39 @@ func TestEveryModelHoldsWhatItSays(t *testing.T) {
 			}
 		}
 	}
-	for _, model := range []string{"rack", "counters", "cubes"} {
-		_, err := method.Make(method.Request{Method: "build", Args: []string{"101"}, Model: model})
-		assert.ErrorContains(t, err, "to 100 here", model)
+	for _, spec := range board.Specs() {
+		if spec.Most > 0 {
+			_, err := method.Make(method.Request{Method: "build", Args: []string{itoa(spec.Most + 1)}, Model: spec.Kind})
+			assert.ErrorContains(t, err, fmt.Sprintf("to %d here", spec.Most), spec.Kind)
+		}
 	}
+}
+
+// A model that is registered is taught by the methods of every model, without a line
+// of theirs.
+func TestANewModelIsTaughtAtOnce(t *testing.T) {
+	defer board.With(tally.Spec())()
+	e, err := method.Make(method.Request{Method: "build", Args: []string{"13"}, Model: "tally"})
+	require.NoError(t, err)
+	assert.Equal(t, "tally 13", board.Print(e.End))
+	assert.Equal(t, []string{"0", "10", "13", "13"}, totalsOf(e))
+	e, err = method.Make(method.Request{Method: "read", Args: []string{"tally 7"}})
+	require.NoError(t, err)
+	assert.Equal(t, "7", e.Scene.Made.Answer)
+	for _, spec := range board.Specs() {
+		b, err := board.Parse(spec.Empty(20))
+		require.NoError(t, err)
+		b, _, err = board.Apply(b, spec.Acts.Build("17"))
+		require.NoError(t, err, spec.Kind)
+		assert.Equal(t, "17", board.Total(b.Models[0]).String(), spec.Kind)
+	}
+}
+
+func totalsOf(e method.Example) (totals []string) {
+	for _, s := range e.Scene.Steps {
+		totals = append(totals, s.Total)
+	}
+	return totals
 }
 
 func TestCountersAreDealtAsDivisionSays(t *testing.T) {

@@ -94,7 +94,7 @@ func (m *maker) startAt(start place.Number, first bool, write ...lesson.Write) {
 	s := lesson.Step{
 		Say: line("moreLess.start", say.Number("n", say.Given, start)), Ask: line("moreLess.predict"),
 		Answer: line("moreLess.predict.answer"),
-		Moves:  []board.Move{{Kind: "build", Args: pieces.AmountArgs{Amount: start.String()}}},
+		Moves:  []board.Move{m.acts.Build(start.String())},
 		Write:  write,
 	}
 	if !first {

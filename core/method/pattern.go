@@ -5,6 +5,7 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
+	"unitbloom/core/model/pieces"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
@@ -25,7 +26,7 @@ func makePattern(r Request) (Example, error) {
 	if len(r.Args) < 2 || len(r.Args) > 10 {
 		return Example{}, needs(r)
 	}
-	m := begin(r, "blocks 0")
+	m := begin(r, r.Model+" 0")
 	crosses := false
 	last := 0
 	var problems string
@@ -45,9 +46,9 @@ func makePattern(r Request) (Example, error) {
 		}
 		crosses = crosses || crossesTen(x, y, sign)
 		done = append(done, simple{x, sign, y})
-		moves := []board.Move{{Kind: "build", Args: amountOf(x)}}
+		moves := []board.Move{m.acts.Build(strconv.Itoa(x))}
 		if kind == "place" {
-			moves = append(moves, board.Move{Kind: "place", Args: amountOf(y)}, board.Move{Kind: "fewest"})
+			moves = append(moves, board.Move{Kind: "place", Args: pieces.AmountArgs{Amount: strconv.Itoa(y)}}, board.Move{Kind: "fewest"})
 		} else {
 			moves = append(moves, takeNumber(x, y)...)
 		}

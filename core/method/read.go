@@ -1,7 +1,6 @@
 package method
 
 import (
-	"slices"
 	"strings"
 
 	"unitbloom/core/board"
@@ -17,7 +16,6 @@ var read = Spec{
 	Args:   "a board in notation",
 	Sample: []string{"blocks 1h 4t 6o"}, Typed: "blocks 1h 4t 6o",
 	Limits: "Any blocks, discs, rack, counters or cubes.",
-	Models: anyModel,
 	make:   makeRead,
 	read:   func(text string) []string { return []string{text} },
 }
@@ -25,9 +23,7 @@ var read = Spec{
 func makeRead(r Request) (Example, error) {
 	notation := strings.Join(r.Args, " ")
 	kind, _, _ := strings.Cut(notation, " ")
-	if r.Model = kind; !slices.Contains(anyModel, kind) {
-		return Example{}, needs(r)
-	}
+	r.Model = kind
 	b, err := board.Parse(notation)
 	if err != nil || len(b.Models) != 1 {
 		return Example{}, needs(r)
@@ -48,7 +44,7 @@ func makeRead(r Request) (Example, error) {
 				say.Number("value", say.Answer, v), say.Number("so", say.Answer, so)),
 			Look: line("look.place", say.PlaceName("place", c.Place)),
 		}
-		if kind != "rack" {
+		if m.spec.Find(m.now.Models[0], board.Select{Place: c.Place}) != nil {
 			s.Moves = []board.Move{ringed(c.Place, c.Count)}
 		}
 		m.key(s)

@@ -7,8 +7,6 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
-	"unitbloom/core/model/counters"
-	"unitbloom/core/model/rack"
 	"unitbloom/core/say"
 )
 
@@ -163,19 +161,13 @@ func totals(sights []sight) string {
 	return strings.Join(out, " or ")
 }
 
-// ringOf rings pieces of a model by their slots in reading order.
-func ringOf(m board.Model, slots []int, beside bool) board.Move {
-	spec, _ := board.SpecOf(m.Kind())
-	return spec.Ring(m, slots, beside)
-}
-
-// rackSights are numbers on the rows of a rack: by rows, and each row parted
+// rowSights are numbers on rows of beads: by rows, and each row parted
 // after five.
-func rackSights(rows ...int) []sight {
-	var to []rack.Push
+func (m *maker) rowSights(rows ...int) []sight {
+	var to []board.Row
 	var whole, fives []int
 	for i, n := range rows {
-		to = append(to, rack.Push{Row: i + 1, To: n})
+		to = append(to, board.Row{Row: i + 1, To: n})
 		if n > 0 {
 			whole = append(whole, n)
 		}
@@ -183,15 +175,15 @@ func rackSights(rows ...int) []sight {
 			fives = append(fives, min(n, 5))
 		}
 	}
-	moves := []board.Move{push(to...)}
+	moves := []board.Move{m.acts.Slide(to...)}
 	return []sight{{moves: moves, runs: whole}, {moves: moves, runs: fives}}
 }
 
 // bondSights are a whole of counters parted in two colours, every way.
-func bondSights(n int) []sight {
+func (m *maker) bondSights(n int) []sight {
 	var all []sight
 	for first := range n + 1 {
-		s := sight{moves: []board.Move{{Kind: "parts", Args: counters.FirstArgs{First: first}}}}
+		s := sight{moves: []board.Move{m.acts.Parts(first)}}
 		for _, run := range []int{first, n - first} {
 			if run > 0 {
 				s.runs = append(s.runs, run)
@@ -203,8 +195,8 @@ func bondSights(n int) []sight {
 }
 
 // arraySight is rows of an array.
-func arraySight(a, b int) sight {
-	s := sight{moves: []board.Move{{Kind: "array", Args: counters.FramesArgs{Rows: a, Columns: b}}}}
+func (m *maker) arraySight(a, b int) sight {
+	s := sight{moves: []board.Move{m.acts.Array(a, b)}}
 	for range a {
 		s.runs = append(s.runs, b)
 	}

@@ -5,9 +5,6 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
-	"unitbloom/core/model/counters"
-	"unitbloom/core/model/discs"
-	"unitbloom/core/model/pieces"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
@@ -31,7 +28,8 @@ var share = Spec{
 
 func makeShare(r Request) (Example, error) {
 	limits := [][2]int{{0, 9_999_999}, {2, 9}}
-	if r.Model == "counters" {
+	byPlaces := actsOf(r.Model).OpenLeft != nil
+	if !byPlaces {
 		if r.Options["remainder"] == "decimals" {
 			return Example{}, say.Refuse("share-decimals")
 		}
@@ -41,25 +39,24 @@ func makeShare(r Request) (Example, error) {
 	if err != nil {
 		return Example{}, err
 	}
-	if r.Model == "counters" {
-		return shareCounters(r, a[0], a[1])
+	if byPlaces {
+		return shareByPlaces(r, a[0], a[1])
 	}
-	return shareDiscs(r, a[0], a[1])
+	return shareByOnes(r, a[0], a[1])
 }
 
-func shareCounters(r Request, n, by int) (Example, error) {
-	m := begin(r, "counters 0")
+func shareByOnes(r Request, n, by int) (Example, error) {
+	m := begin(r, r.Model+" 0")
 	m.key(lesson.Step{
 		Say: line("share.start", given("n", n), given("by", by)), Ask: line("share.predict"),
 		Answer: line("share.predict.answer"),
-		Moves: []board.Move{{Kind: "build", Args: counters.NumberArgs{Amount: strconv.Itoa(n)}},
-			{Kind: "groups", Args: counters.GroupsArgs{Count: by}}},
+		Moves:  []board.Move{m.acts.Build(strconv.Itoa(n)), m.acts.Groups(by)},
 	})
 	for round := 1; round <= n/by; round++ {
 		m.step(lesson.Step{
 			Say: line("share.deal"), Ask: line("share.deal.ask"),
 			Answer: line("share.deal.answer", answer("each", round), answer("left", n-round*by)),
-			Moves:  []board.Move{{Kind: "share", Args: counters.ShareArgs{Rounds: 1}}},
+			Moves:  []board.Move{m.acts.Deal(place.Ones)},
 			Write:  []lesson.Write{row(strconv.Itoa(round), strconv.Itoa(n-round*by))},
 		})
 	}
@@ -73,8 +70,8 @@ type sharing struct {
 	quot  place.Number
 }
 
-func shareDiscs(r Request, n, by int) (Example, error) {
-	s := sharing{maker: begin(r, "discs 0"), n: n, by: by}
+func shareByPlaces(r Request, n, by int) (Example, error) {
+	s := sharing{maker: begin(r, r.Model+" 0"), n: n, by: by}
 	problem := strconv.Itoa(n) + " ÷ " + strconv.Itoa(by)
 	number := place.Int(n)
 	s.known(number)
@@ -89,8 +86,7 @@ func shareDiscs(r Request, n, by int) (Example, error) {
 	s.key(lesson.Step{
 		Say: line("share.start", given("n", n), given("by", by)),
 		Ask: line("share.place.predict", say.PlaceName("place", number.Top())), Answer: s.predictPlace(number),
-		Moves: []board.Move{{Kind: "build", Args: pieces.AmountArgs{Amount: number.String()}},
-			{Kind: "groups", Args: discs.CountArgs{Count: by}}},
+		Moves: []board.Move{s.acts.Build(number.String()), s.acts.Groups(by)},
 		Write: frame,
 	})
 	left := 0
@@ -162,7 +158,7 @@ func (s *sharing) sharePlace(p place.Place, has, opened int) int {
 		step.Write = []lesson.Write{digitCell("quotient", p, each, board.Select{Place: p})}
 	}
 	if each > 0 {
-		step.Moves = []board.Move{{Kind: "share", Args: pieces.PlaceArgs{Place: p}}}
+		step.Moves = []board.Move{s.acts.Deal(p)}
 	}
 	s.step(step)
 	return left
@@ -178,26 +174,12 @@ func (s *sharing) carried(p place.Place, left int) []lesson.Write {
 	return []lesson.Write{mark}
 }
 
-// openLeft opens the discs that no track took: those of a place that lie last in
-// no group.
+// openLeft opens what no group took of a place.
 func (s *sharing) openLeft(p place.Place, count int) []board.Move {
 	if s.err != nil {
 		return nil
 	}
-	d := s.now.Models[0].(discs.Discs)
-	var slots []int
-	slot := 0
-	for _, k := range d.List {
-		if k.Place != p || k.State != pieces.Play {
-			continue
-		}
-		if k.Group == 0 && len(slots) < count {
-			slots = append(slots, slot)
-		}
-		slot++
-	}
-	return []board.Move{{Kind: "unbundle", Args: pieces.UnbundleArgs{Place: p,
-		Pieces: []board.Select{{Place: p, Slots: slots}}}}}
+	return []board.Move{s.acts.OpenLeft(s.now.Models[0], p, count)}
 }
 
 // endDecimals closes a division that went on into tenths and further.

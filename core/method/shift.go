@@ -6,8 +6,6 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
-	"unitbloom/core/model/discs"
-	"unitbloom/core/model/pieces"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
@@ -50,11 +48,8 @@ func makeShift(r Request) (Example, error) {
 			text("by", r.Args[2]))
 	}
 	problem := w.String() + " " + sign + " " + r.Args[2]
-	m := begin(r, "discs 0")
-	if m.err == nil {
-		m.now, m.err = board.ApplyAll(m.now, []board.Move{{Kind: "cards", Args: shownArgs()}})
-		m.scene.Start = m.now
-	}
+	m := begin(r, r.Model+" 0")
+	m.startWith(m.acts.Cards(nil))
 	m.shiftSteps(w, to, power, problem)
 	if err := m.shiftUse(w, to, power); err != nil {
 		return Example{}, err
@@ -74,7 +69,7 @@ func (m *maker) shiftSteps(w place.Written, to place.Number, power int, problem 
 	m.key(lesson.Step{
 		Say: line("shift.start", say.Number("n", say.Given, n)), Ask: line("shift.predict", text("problem", problem)),
 		Answer: line(bigger),
-		Moves:  []board.Move{{Kind: "build", Args: pieces.AmountArgs{Amount: n.String()}}},
+		Moves:  []board.Move{m.acts.Build(n.String())},
 	})
 	if w.Decimals > 0 && w.String() != n.String() {
 		m.step(lesson.Step{
@@ -101,7 +96,7 @@ func (m *maker) shiftSteps(w place.Written, to place.Number, power int, problem 
 			Say: line(map[bool]string{true: "shift.left", false: "shift.right"}[by > 0]), Ask: line("shift.ask"),
 			Answer: line("shift.answer", say.Number("next", say.Answer, next)),
 			Look:   line("look.point"),
-			Moves:  []board.Move{{Kind: "shift", Args: shiftArgs(by, i == 0)}},
+			Moves:  []board.Move{m.acts.Shift(by, i == 0)},
 			Write:  []lesson.Write{row(fmt.Sprintf("%s %s", mirroredPower(by), powerText(by)), next.String())},
 		}
 		if n.IsZero() {
@@ -163,7 +158,3 @@ func mirroredPower(by int) string {
 func powerText(by int) string { return "1" + "000"[:max(by, -by)] }
 
 func inverseText(power int) string { return mirroredPower(-power) + " " + powerText(power) }
-
-func shownArgs() discs.CardsArgs { return discs.CardsArgs{Shown: true} }
-
-func shiftArgs(by int, keep bool) discs.ShiftArgs { return discs.ShiftArgs{By: by, Keep: keep} }

@@ -5,7 +5,6 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
-	"unitbloom/core/model/cubes"
 	"unitbloom/core/say"
 )
 
@@ -40,14 +39,14 @@ func makeSnap(r Request) (Example, error) {
 		at = 1 + (n*7+3)%(n-1)
 	}
 	rest := n - at
-	m := begin(r, "cubes 0")
+	m := begin(r, r.Model+" 0")
 	m.step(lesson.Step{
 		Say: line("snap.start", given("n", n)), Ask: line("snap.predict"), Answer: line("snap.predict.answer"),
-		Moves: []board.Move{{Kind: "build", Args: cubes.NumberArgs{Amount: strconv.Itoa(n)}}},
+		Moves: []board.Move{m.acts.Build(strconv.Itoa(n))},
 	})
 	m.key(lesson.Step{
 		Say: line("snap.break"), Ask: line("snap.ask"), Answer: line("snap.answer", answer("at", at), answer("rest", rest)),
-		Moves: []board.Move{{Kind: "snap", Args: cubes.SnapArgs{Train: 1, After: at}}, {Kind: "colourTrains"}},
+		Moves: m.acts.Snap(at),
 		Write: []lesson.Write{bond(n, at, rest)},
 	})
 	m.step(lesson.Step{

@@ -5,7 +5,6 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
-	"unitbloom/core/model/rack"
 	"unitbloom/core/say"
 )
 
@@ -61,14 +60,14 @@ func makeSubtractFacts(r Request) (Example, error) {
 func minusText(a, b int) string { return strconv.Itoa(a) + " − " + strconv.Itoa(b) }
 
 // rowsOf pushes a number on two rows, the first filled first.
-func rowsOf(n int) board.Move {
-	return push(rack.Push{Row: 1, To: min(n, 10)}, rack.Push{Row: 2, To: max(0, n-10)})
+func (m *maker) rowsOf(n int) board.Move {
+	return m.acts.Slide(board.Row{Row: 1, To: min(n, 10)}, board.Row{Row: 2, To: max(0, n-10)})
 }
 
 func (m *maker) showWhole(a int) {
 	m.step(lesson.Step{
 		Say: line("minus.show", part("a", a)), Ask: line("facts.see"), Answer: line("facts.seen"),
-		Moves: []board.Move{rowsOf(a)},
+		Moves: []board.Move{m.rowsOf(a)},
 	})
 }
 
@@ -86,7 +85,7 @@ func takeAway(m *maker, a, b int) {
 	m.showWhole(a)
 	m.key(lesson.Step{
 		Say: line("minus.take", part("b", b)), Ask: line("minus.left"), Answer: line("minus.left.answer", answer("d", a-b)),
-		Moves: []board.Move{rowsOf(a - b)},
+		Moves: []board.Move{m.rowsOf(a - b)},
 	})
 	m.closeMinus(a, b)
 }
@@ -97,12 +96,12 @@ func backThroughTen(m *maker, a, b int) {
 	m.key(lesson.Step{
 		Say: line("back.start", part("a", a)), Ask: line("back.ask", part("b", b)),
 		Answer: line("back.answer", part("b", b), answer("first", first), answer("rest", b-first)),
-		Moves:  []board.Move{rowsOf(10)},
+		Moves:  []board.Move{m.rowsOf(10)},
 		Write:  []lesson.Write{bond(b, first, b-first), m.sentence(minusText(a, first), "10")},
 	})
 	m.step(lesson.Step{
 		Say: line("back.rest"), Ask: line("minus.left"), Answer: line("minus.left.answer", answer("d", a-b)),
-		Moves: []board.Move{rowsOf(a - b)},
+		Moves: []board.Move{m.rowsOf(a - b)},
 		Write: []lesson.Write{m.sentence(minusText(10, b-first), strconv.Itoa(a-b))},
 	})
 	m.closeMinus(a, b)
@@ -112,12 +111,12 @@ func thinkAddition(m *maker, a, b int) {
 	m.step(lesson.Step{
 		Say: line("think.start", part("a", a), part("b", b)), Ask: line("think.ask", part("b", b), part("a", a)),
 		Answer: line("think.answer", answer("d", a-b)),
-		Moves:  []board.Move{rowsOf(b)},
+		Moves:  []board.Move{m.rowsOf(b)},
 		Write:  []lesson.Write{{Kind: "text", Text: strconv.Itoa(b) + " + □ = " + strconv.Itoa(a)}},
 	})
 	m.key(lesson.Step{
 		Say: line("think.up"), Ask: line("think.up.ask"), Answer: line("think.up.answer", answer("d", a-b)),
-		Moves: []board.Move{rowsOf(a)}, Write: []lesson.Write{bond(a, b, a-b)},
+		Moves: []board.Move{m.rowsOf(a)}, Write: []lesson.Write{bond(a, b, a-b)},
 	})
 	m.closeMinus(a, b)
 }

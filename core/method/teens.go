@@ -5,7 +5,6 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
-	"unitbloom/core/model/rack"
 	"unitbloom/core/place"
 )
 
@@ -24,7 +23,7 @@ func makeTeens(r Request) (Example, error) {
 	if len(r.Args) != 1 {
 		return Example{}, needs(r)
 	}
-	m := begin(r, "rack 2: 0 0")
+	m := begin(r, specOf(r.Model).Empty(20))
 	if r.Args[0] == "run" {
 		for n := 10; n <= 20; n++ {
 			m.oneTeen(n, n == 10)
@@ -40,12 +39,12 @@ func makeTeens(r Request) (Example, error) {
 	m.step(lesson.Step{
 		Say: line("teens.slow", given("n", n)), Ask: line("teens.slow.ask"),
 		Answer: line("teens.slow.answer", answer("slow", n), answer("fast", fastPushes(n))),
-		Moves:  []board.Move{{Kind: "home"}}, Write: []lesson.Write{row("one by one", strconv.Itoa(n)),
+		Moves:  []board.Move{{Kind: m.spec.Empties}}, Write: []lesson.Write{row("one by one", strconv.Itoa(n)),
 			row("by tens", strconv.Itoa(fastPushes(n)))},
 	})
 	m.step(lesson.Step{
 		Say: line("teens.check"), Ask: line("teens.check.ask"), Answer: line("teens.check.answer", answer("n", n)),
-		Moves: []board.Move{{Kind: "build", Args: rack.NumberArgs{Amount: strconv.Itoa(n)}}},
+		Moves: []board.Move{m.acts.Build(strconv.Itoa(n))},
 	})
 	return m.end(strconv.Itoa(n), strconv.Itoa(n))
 }
@@ -60,13 +59,12 @@ func fastPushes(n int) int {
 // oneTeen shows one number from 10 to 20: a whole row, and what more.
 func (m *maker) oneTeen(n int, first bool) {
 	ones := n - 10
-	rows := []rack.Push{{Row: 1, To: 10}, {Row: 2, To: ones}}
 	var moves []board.Move
 	if first {
-		moves = append(moves, push(rows[0]))
+		moves = append(moves, m.acts.Slide(board.Row{Row: 1, To: 10}))
 	}
 	if ones > 0 {
-		moves = append(moves, push(rows[1]))
+		moves = append(moves, m.acts.Slide(board.Row{Row: 2, To: ones}))
 	}
 	id, sentence := "teens.some", m.sentence("10 + "+strconv.Itoa(ones), strconv.Itoa(n))
 	switch n {

@@ -5,7 +5,6 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
-	"unitbloom/core/model/counters"
 )
 
 // turn shows that a sum and a product are the same either way round.
@@ -31,15 +30,13 @@ func makeTurn(r Request) (Example, error) {
 	}
 	x, y := a[0], a[1]
 	left, right, total := sumText([2]int{x, y}), sumText([2]int{y, x}), x+y
-	build := board.Move{Kind: "build", Args: counters.NumberArgs{Amount: left}}
-	change := board.Move{Kind: "swap"}
-	notation := "counters 0"
+	acts := actsOf(r.Model)
+	build, change := acts.Build(left), acts.Swap()
 	if times {
 		left, right, total = strconv.Itoa(x)+" × "+strconv.Itoa(y), strconv.Itoa(y)+" × "+strconv.Itoa(x), x*y
-		build = board.Move{Kind: "array", Args: counters.FramesArgs{Rows: x, Columns: y}}
-		change = board.Move{Kind: "turn", Args: counters.FrameArgs{Frame: 1}}
+		build, change = acts.Array(x, y), acts.Turn()
 	}
-	m := begin(r, notation)
+	m := begin(r, r.Model+" 0")
 	m.step(lesson.Step{
 		Say: line("turn.start", text("left", left)), Ask: line("turn.many"),
 		Answer: line("turn.many.answer", answer("total", total)),

@@ -6,7 +6,6 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
-	"unitbloom/core/model/counters"
 	"unitbloom/core/say"
 	"unitbloom/core/sentence"
 )
@@ -40,7 +39,7 @@ func makeUnknown(r Request) (Example, error) {
 	if err != nil {
 		return Example{}, err
 	}
-	m := begin(r, "counters 0")
+	m := begin(r, r.Model+" 0")
 	switch x.op {
 	case '+', '−':
 		x.parts(m)
@@ -118,7 +117,7 @@ func (x missing) parts(m *maker) {
 		Say:    line("unknown.start", text("sentence", x.text)),
 		Ask:    line(map[bool]string{true: "unknown.whole.ask", false: "unknown.part.ask"}[wholeUnknown]),
 		Answer: line(map[bool]string{true: "unknown.whole", false: "unknown.part"}[wholeUnknown]),
-		Moves: []board.Move{{Kind: "build", Args: counters.NumberArgs{Amount: amount}},
+		Moves: []board.Move{m.acts.Build(amount),
 			{Kind: "cover", Args: board.CoverArgs{Zone: board.AllZone}}},
 	})
 	if wholeUnknown {
@@ -148,7 +147,7 @@ func (x missing) groups(m *maker) {
 	}
 	m.key(lesson.Step{
 		Say: line("unknown.start", text("sentence", x.text)), Ask: line("unknown.groups.ask"), Answer: line("unknown.groups"),
-		Moves: []board.Move{{Kind: "build", Args: counters.NumberArgs{Amount: strconv.Itoa(product)}},
+		Moves: []board.Move{m.acts.Build(strconv.Itoa(product)),
 			{Kind: "cover", Args: board.CoverArgs{Zone: board.AllZone}}},
 	})
 	inverse := strconv.Itoa(one) + " × " + strconv.Itoa(two) + " = " + strconv.Itoa(product)
@@ -160,7 +159,7 @@ func (x missing) groups(m *maker) {
 	reveal := lesson.Step{Say: line("unknown.reveal"), Ask: line("unknown.reveal.ask"),
 		Answer: line("unknown.is", answer("n", x.answer)), Moves: []board.Move{{Kind: "uncover"}}}
 	if one >= 1 && one <= 12 && two >= 1 && two <= 12 {
-		reveal.Moves = append(reveal.Moves, board.Move{Kind: "array", Args: counters.FramesArgs{Rows: one, Columns: two}})
+		reveal.Moves = append(reveal.Moves, m.acts.Array(one, two))
 	}
 	m.step(reveal)
 }

@@ -8,9 +8,6 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
-	"unitbloom/core/model/pieces"
-	"unitbloom/core/model/rack"
-	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
 
@@ -19,7 +16,7 @@ import (
 type way struct {
 	name   string
 	fits   func(a, b int) string // a message of the catalogue that says why not, empty when it fits
-	rack   func(m *maker, a, b int)
+	beads  func(m *maker, a, b int)
 	frames func(m *maker, a, b int)
 	rows   bool // in frames of one row each, under one another
 }
@@ -41,7 +38,7 @@ func ways(r Request, all []way, a, b int, problem, result string) (Example, erro
 		m := w.steps(r, a, b)
 		if len(made) == 0 {
 			// What children saw stands with the first way.
-			if err := m.seen(false, sightsOf(r, a, b)...); err != nil {
+			if err := m.seen(false, m.sightsOf(a, b)...); err != nil {
 				return Example{}, err
 			}
 		}
@@ -61,15 +58,17 @@ func ways(r Request, all []way, a, b int, problem, result string) (Example, erro
 
 // steps are the way's steps on the model that is asked for.
 func (w way) steps(r Request, a, b int) *maker {
-	start, show := "rack 2: 0 0", w.rack
-	if r.Model == "counters" {
-		start, show = "counters 2x5 2x5: 0", w.frames
-		if w.rows {
-			start = "counters 1x10 1x10: 0"
-		}
+	spec := specOf(r.Model)
+	start := spec.Empty(20)
+	if w.rows && spec.Acts.Frames != nil {
+		start = spec.Acts.Frames(2, 1, 10)
 	}
 	m := begin(r, start)
-	show(m, a, b)
+	if m.inFrames() {
+		w.frames(m, a, b)
+	} else {
+		w.beads(m, a, b)
+	}
 	return m
 }
 
@@ -79,20 +78,24 @@ func acrossTen(more, less int) string { return strconv.FormatBool(more > 10 && l
 
 // sightsOf are what can be seen of a fact: of a sum both rows; of a difference
 // the whole, what goes, and what is left.
-func sightsOf(r Request, a, b int) []sight {
+func (m *maker) sightsOf(a, b int) []sight {
+	minus := m.r.Method == subtractFactsID
 	switch {
-	case r.Model == "counters" && r.Method == subtractFactsID:
-		all := frameSights(a)
-		return append(append(all, frameSights(a-b)...), all[0].last(b), all[1].last(b))
-	case r.Model == "counters":
-		return frameSights(max(a, b), min(a, b))
-	case r.Method == subtractFactsID:
-		all := rackSights(min(a, 10), max(0, a-10))
-		left := rackSights(min(a-b, 10), max(0, a-b-10))
+	case m.inFrames() && minus:
+		all := m.frameSights(a)
+		return append(append(all, m.frameSights(a-b)...), all[0].last(b), all[1].last(b))
+	case m.inFrames():
+		return m.frameSights(max(a, b), min(a, b))
+	case minus:
+		all := m.rowSights(min(a, 10), max(0, a-10))
+		left := m.rowSights(min(a-b, 10), max(0, a-b-10))
 		return append(append(all, left...), all[0].last(b), all[1].last(b))
 	}
-	return rackSights(a, b)
+	return m.rowSights(a, b)
 }
+
+// inFrames tells whether numbers fill frames; otherwise they are pushed on rows.
+func (m *maker) inFrames() bool { return m.acts.Fill != nil }
 
 func anyFits(all []way, a, b int) bool {
 	for _, w := range all {
@@ -102,10 +105,6 @@ func anyFits(all []way, a, b int) bool {
 	}
 	return false
 }
-
-func amountText(s string) pieces.AmountArgs { return pieces.AmountArgs{Amount: s} }
-
-func buildArgs(n place.Number) pieces.AmountArgs { return pieces.AmountArgs{Amount: n.String()} }
 
 // showBoth puts the two numbers on their rows, or each in its frame, and asks
 // what is seen.
@@ -119,10 +118,10 @@ func (m *maker) showBoth(a, b int) {
 
 // both are the moves that put two numbers down, each on its own row or frame.
 func (m *maker) both(a, b int) []board.Move {
-	if m.r.Model == "counters" {
-		return append(placedIn(1, a, false), placedIn(2, b, true)...)
+	if m.inFrames() {
+		return append(m.placedIn(1, a, false), m.placedIn(2, b, true)...)
 	}
-	return []board.Move{push(rack.Push{Row: 1, To: a}, rack.Push{Row: 2, To: b})}
+	return []board.Move{m.acts.Slide(board.Row{Row: 1, To: a}, board.Row{Row: 2, To: b})}
 }
 
 // rings adds a ring round the slots of each group that has any, beside one
@@ -135,7 +134,7 @@ func (m *maker) rings(moves []board.Move, groups ...[]int) []board.Move {
 	beside := false
 	for _, slots := range groups {
 		if len(slots) > 0 {
-			moves = append(moves, ringOf(shown.Models[0], slots, beside))
+			moves = append(moves, m.spec.Ring(shown.Models[0], slots, beside))
 			beside = true
 		}
 	}
@@ -153,7 +152,7 @@ func run(from, to int) []int {
 
 // ofFrames is a message for beads, or that for counters in frames.
 func (m *maker) ofFrames(beads, frames string) string {
-	if m.r.Model == "counters" {
+	if m.inFrames() {
 		return frames
 	}
 	return beads

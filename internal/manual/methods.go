@@ -31,7 +31,7 @@ func Methods() string {
 
 func writeMethod(w *strings.Builder, spec method.Spec) {
 	fmt.Fprintf(w, "\n### %s (`%s`)\n\n%s\n\nTyped: `%s`. Shown with: %s. Fits: %s\n", spec.Title, spec.ID, spec.Doc,
-		spec.Typed, strings.Join(spec.Models, ", "), spec.Limits)
+		spec.Typed, strings.Join(spec.Kinds(), ", "), spec.Limits)
 	for _, o := range spec.Options {
 		choices := "A text"
 		if len(o.Choices) > 0 {

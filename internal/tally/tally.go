@@ -61,6 +61,20 @@ func (m Tally) mark(a MarkArgs, t *board.Turn) (Tally, error) {
 	return m.to(len(m.Strokes)+a.Count, t)
 }
 
+// ScoreArgs are the number of all strokes.
+type ScoreArgs struct {
+	Amount string `json:"amount" jsonschema:"required,maxLength=80" jsonschema_description:"How many there are then."`
+}
+
+func (m Tally) score(a ScoreArgs, t *board.Turn) (Tally, error) {
+	n, err := strconv.Atoi(a.Amount)
+	if err != nil || n < 0 {
+		return m, board.BadCount(n, 0, Most)
+	}
+	t.Say("did.placed", say.Pieces("pieces", say.Given, n, place.Ones))
+	return m.to(n, t)
+}
+
 func (m Tally) rub(_ board.NoArgs, t *board.Turn) (Tally, error) {
 	t.Say("did.cleared")
 	return Tally{}, nil
@@ -114,6 +128,9 @@ func Spec() board.ModelSpec {
 		Lay: func(count int, p place.Place, _ int) []board.Move {
 			return []board.Move{{Kind: "mark", Args: MarkArgs{Count: place.Count{Place: p, Count: count}.Ones()}}}
 		},
+		Acts: board.Acts{
+			Build: func(amount string) board.Move { return board.Move{Kind: "score", Args: ScoreArgs{amount}} },
+		},
 		Decode: func(raw json.RawMessage, ids *board.IDs) (board.Model, error) {
 			var s Shape
 			if err := board.ReadForm(raw, &s); err != nil {
@@ -158,6 +175,14 @@ func Spec() board.ModelSpec {
 					return board.Law{Kind: board.Adds, Value: place.Int(max(0, a.Count))}, nil
 				},
 				Apply: Tally.mark, Board: "tally 4", Example: MarkArgs{3},
+			}.Spec(),
+			board.Rule[Tally, ScoreArgs]{
+				Kind: "score", Doc: "So many strokes.", Laws: []board.LawKind{board.Sets},
+				Law: func(_ Tally, a ScoreArgs) (board.Law, error) {
+					n, err := strconv.Atoi(a.Amount)
+					return board.Law{Kind: board.Sets, Value: place.Int(max(0, n))}, err
+				},
+				Apply: Tally.score, Board: "tally 4", Example: ScoreArgs{"12"},
 			}.Spec(),
 			board.Rule[Tally, board.NoArgs]{
 				Kind: "rub", Doc: "Rub all strokes out.", Laws: []board.LawKind{board.Sets},

@@ -11,16 +11,26 @@ import (
 // Spec is the registry's line for blocks.
 func Spec() board.ModelSpec {
 	return board.ModelSpec{
-		Kind:     "blocks",
-		Title:    "Base-ten blocks",
-		Empties:  "clear",
-		Noun:     "blocks",
-		Doc:      "Ones, tens, hundreds and thousands, in columns or on an open mat, solid or as a sketch.",
-		New:      func(*board.IDs) board.Model { return Blocks{} },
-		Most:     9999,
-		Empty:    func(int) string { return "blocks 0" },
-		Lay:      pieces.Lay,
-		Split:    pieces.Split,
+		Kind:    "blocks",
+		Title:   "Base-ten blocks",
+		Empties: "clear",
+		Noun:    "blocks",
+		Doc:     "Ones, tens, hundreds and thousands, in columns or on an open mat, solid or as a sketch.",
+		New:     func(*board.IDs) board.Model { return Blocks{} },
+		Most:    9999,
+		Empty:   func(int) string { return "blocks 0" },
+		Lay:     pieces.Lay,
+		Split:   pieces.Split,
+		Acts: board.Acts{
+			Build: pieces.Build,
+			Reach: func(top place.Place) board.Move {
+				return board.Move{Kind: "columns", Args: pieces.PlaceArgs{Place: top}}
+			},
+			Join: func(p place.Place) board.Move {
+				return board.Move{Kind: "join", Args: pieces.PlaceArgs{Place: p}}
+			},
+			Sketch: func() board.Move { return board.Move{Kind: "style", Args: StyleArgs{"sketch"}} },
+		},
 		Ring:     pieces.Ring,
 		Check:    func(m board.Model) error { return kit.Check(m.(Blocks).Ordered) },
 		Decode:   decode,

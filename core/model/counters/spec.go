@@ -1,7 +1,9 @@
 package counters
 
 import (
+	"fmt"
 	"slices"
+	"strings"
 
 	"unitbloom/core/board"
 	"unitbloom/core/model/pieces"
@@ -21,10 +23,10 @@ func Spec() board.ModelSpec {
 		Most:    100,
 		Empty:   empty,
 		Lay: func(count int, p place.Place, part int) []board.Move {
-			ones := place.Count{Place: p, Count: count}.Ones()
-			return []board.Move{{Kind: "place", Args: PlaceArgs{Count: ones, Mint: part == 2}}}
+			return []board.Move{fill(0, place.Count{Place: p, Count: count}.Ones(), part == 2)}
 		},
 		Split:     split,
+		Acts:      acts(),
 		Ring:      pieces.Ring,
 		Check:     func(m board.Model) error { return m.(Counters).check() },
 		Decode:    decode,
@@ -87,6 +89,44 @@ func split(m board.Model, mv board.Move) (out []board.Move) {
 		return pieces.Split(m, mv)
 	}
 	return out
+}
+
+func acts() board.Acts {
+	return board.Acts{
+		Build: func(amount string) board.Move { return board.Move{Kind: "build", Args: NumberArgs{Amount: amount}} },
+		Frames: func(frames, rows, columns int) string {
+			return "counters" + strings.Repeat(fmt.Sprintf(" %dx%d", rows, columns), frames) + ": 0"
+		},
+		Fill:  fill,
+		Parts: func(first int) board.Move { return board.Move{Kind: "parts", Args: FirstArgs{First: first}} },
+		Swap:  func() board.Move { return board.Move{Kind: "swap"} },
+		Story: story,
+		Array: func(rows, columns int) board.Move {
+			return board.Move{Kind: "array", Args: FramesArgs{Rows: rows, Columns: columns}}
+		},
+		Skip:     func(shown bool) board.Move { return board.Move{Kind: "skip", Args: ShownArgs{Shown: shown}} },
+		Numerals: func(shown bool) board.Move { return board.Move{Kind: "numerals", Args: ShownArgs{Shown: shown}} },
+		Shade:    func(after int) board.Move { return board.Move{Kind: "split", Args: SplitArgs{After: after}} },
+		Turn:     func() board.Move { return board.Move{Kind: "turn", Args: FrameArgs{Frame: 1}} },
+		Groups:   func(count int) board.Move { return board.Move{Kind: "groups", Args: GroupsArgs{Count: count}} },
+		Deal:     func(place.Place) board.Move { return board.Move{Kind: "share", Args: ShareArgs{Rounds: 1}} },
+		Put: func(slots []int, group int) board.Move {
+			return board.Move{Kind: "put", Args: PutArgs{Pieces: []board.Select{{Slots: slots}}, Group: group}}
+		},
+	}
+}
+
+func fill(frame, count int, mint bool) board.Move {
+	return board.Move{Kind: "place", Args: PlaceArgs{Count: count, Mint: mint, Frame: frame}}
+}
+
+// story names what the counters stand for, and gives them its shape where there is one.
+func story(things string) []board.Move {
+	moves := []board.Move{{Kind: "unit", Args: UnitArgs{Name: things}}}
+	if shape := strings.TrimSuffix(things, "s"); slices.Contains(Shapes, shape) {
+		moves = append(moves, board.Move{Kind: "look", Args: LookArgs{Shape: shape}})
+	}
+	return moves
 }
 
 func moves() []board.MoveSpec {

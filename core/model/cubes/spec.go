@@ -14,16 +14,25 @@ import (
 // Spec is the registry's line for cubes.
 func Spec() board.ModelSpec {
 	return board.ModelSpec{
-		Kind:      "cubes",
-		Title:     "Linking cubes",
-		Empties:   "clear",
-		Noun:      "cubes",
-		Doc:       "Trains of 1 to 20 cubes in colours by part, snapped anywhere and joined, and towers of ten.",
-		New:       func(*board.IDs) board.Model { return Cubes{} },
-		Most:      100,
-		Empty:     func(int) string { return "cubes 0" },
-		Lay:       lay,
-		Split:     split,
+		Kind:    "cubes",
+		Title:   "Linking cubes",
+		Empties: "clear",
+		Noun:    "cubes",
+		Doc:     "Trains of 1 to 20 cubes in colours by part, snapped anywhere and joined, and towers of ten.",
+		New:     func(*board.IDs) board.Model { return Cubes{} },
+		Most:    100,
+		Empty:   func(int) string { return "cubes 0" },
+		Lay:     lay,
+		Split:   split,
+		Acts: board.Acts{
+			Build: func(amount string) board.Move { return board.Move{Kind: "build", Args: NumberArgs{Amount: amount}} },
+			Extend: func(row, count, part int) board.Move {
+				return board.Move{Kind: "add", Args: AddArgs{Train: row, Count: count, Part: part}}
+			},
+			Snap: func(after int) []board.Move {
+				return []board.Move{{Kind: "snap", Args: SnapArgs{Train: 1, After: after}}, {Kind: "colourTrains"}}
+			},
+		},
 		Ring:      pieces.Ring,
 		Check:     func(m board.Model) error { return m.(Cubes).check() },
 		Decode:    decode,

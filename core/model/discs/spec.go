@@ -23,6 +23,7 @@ func Spec() board.ModelSpec {
 		Empty:    func(int) string { return "discs 0" },
 		Lay:      pieces.Lay,
 		Split:    pieces.Split,
+		Acts:     acts(),
 		Ring:     pieces.Ring,
 		Check:    func(m board.Model) error { return m.(Discs).check() },
 		Decode:   decode,
@@ -48,6 +49,45 @@ func Spec() board.ModelSpec {
 		Examples: []string{"discs 0", "discs 3o 5.h", "discs 1h 4t 6o + 8t 7o", "discs 2m 1tth 12o"},
 		Moves:    moves(),
 	}
+}
+
+func acts() board.Acts {
+	return board.Acts{
+		Build: pieces.Build,
+		Groups: func(count int) board.Move {
+			return board.Move{Kind: "groups", Args: CountArgs{Count: count}}
+		},
+		Deal: func(p place.Place) board.Move {
+			return board.Move{Kind: "share", Args: pieces.PlaceArgs{Place: p}}
+		},
+		OpenLeft: openLeft,
+		Columns: func(top, bottom place.Place) board.Move {
+			return board.Move{Kind: "columns", Args: ColumnsArgs{Top: top, Bottom: bottom}}
+		},
+		Cards: func(to *place.Place) board.Move {
+			return board.Move{Kind: "cards", Args: CardsArgs{Shown: true, To: to}}
+		},
+		Shift: func(by int, keep bool) board.Move {
+			return board.Move{Kind: "shift", Args: ShiftArgs{By: by, Keep: keep}}
+		},
+	}
+}
+
+// openLeft opens discs that no track took: those of a place that lie last in no group.
+func openLeft(m board.Model, p place.Place, count int) board.Move {
+	var slots []int
+	slot := 0
+	for _, k := range m.(Discs).List {
+		if k.Place != p || k.State != pieces.Play {
+			continue
+		}
+		if k.Group == 0 && len(slots) < count {
+			slots = append(slots, slot)
+		}
+		slot++
+	}
+	return board.Move{Kind: "unbundle", Args: pieces.UnbundleArgs{Place: p,
+		Pieces: []board.Select{{Place: p, Slots: slots}}}}
 }
 
 func moves() []board.MoveSpec {

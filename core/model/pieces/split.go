@@ -42,6 +42,11 @@ func Split(m board.Model, mv board.Move) (out []board.Move) {
 	return out
 }
 
+// Build is the act of models that are built from amounts.
+func Build(amount string) board.Move {
+	return board.Move{Kind: "build", Args: AmountArgs{Amount: amount}}
+}
+
 // Ring rings pieces by their slots.
 func Ring(_ board.Model, slots []int, beside bool) board.Move {
 	return board.Move{Kind: "ring", Args: RingArgs{Pieces: []board.Select{{Slots: slots}}, Beside: beside}}

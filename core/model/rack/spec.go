@@ -22,13 +22,11 @@ func Spec() board.ModelSpec {
 		New: func(ids *board.IDs) board.Model {
 			return Rack{Left: make([]int, 2), first: ids.Take(2 * Beads)}
 		},
-		Most:  MaxRows * Beads,
-		Empty: func(most int) string { return fmt.Sprintf("rack %d: 0", max(2, (most+Beads-1)/Beads)) },
-		Lay: func(count int, p place.Place, _ int) []board.Move {
-			value, _ := place.Count{Place: p, Count: count}.Value()
-			return []board.Move{{Kind: "more", Args: NumberArgs{Amount: value.String()}}}
-		},
+		Most:      MaxRows * Beads,
+		Empty:     func(most int) string { return fmt.Sprintf("rack %d: 0", max(2, (most+Beads-1)/Beads)) },
+		Lay:       lay,
 		Split:     split,
+		Acts:      board.Acts{Build: build, Slide: slide},
 		Ring:      ringSlots,
 		Check:     func(m board.Model) error { return m.(Rack).ringsCheck() },
 		Decode:    decode,
@@ -93,6 +91,7 @@ const (
 	space  = Beads*bead + 24
 	fiveG  = 3 // a hair between the two fives
 	length = Beads*bead + fiveG + space
+	rim    = 6 // how far the wires reach beyond the last beads
 )
 
 func layout(m board.Model) board.Layout {
@@ -102,6 +101,7 @@ func layout(m board.Model) board.Layout {
 		y := i * row
 		name := "row " + strconv.Itoa(i+1)
 		edge := left*bead + left/6*fiveG + space/2
+		l.Decor = append(l.Decor, board.Decor{Kind: "wire", X: -rim, Y: y + row/2, W: length + 2*rim})
 		l.Zones = append(l.Zones,
 			board.Zone{ID: name, Label: name, Count: left, Y: y, W: length, H: row},
 			board.Zone{ID: name + " left", Count: left, Y: y, W: edge, H: row, Side: true},
@@ -201,23 +201,51 @@ func orDash(s string) string {
 	return s
 }
 
-// split are the pushes of one bead that a push is made of.
-func split(m board.Model, mv board.Move) (out []board.Move) {
-	a, ok := mv.Args.(SlideArgs)
-	if !ok {
-		return nil
+func build(amount string) board.Move {
+	return board.Move{Kind: "build", Args: NumberArgs{Amount: amount}}
+}
+
+func slide(rows ...board.Row) board.Move {
+	args := SlideArgs{}
+	for _, r := range rows {
+		args.Rows = append(args.Rows, Push{Row: r.Row, To: r.To})
 	}
-	for _, p := range a.Rows {
-		for left := m.(Rack).Left[p.Row-1]; left != p.To; {
-			if left < p.To {
-				left++
-			} else {
-				left--
+	return board.Move{Kind: "slide", Args: args}
+}
+
+// split are the pushes of one bead that a push is made of, and the whole rows and
+// single beads that a number is added by.
+func split(m board.Model, mv board.Move) (out []board.Move) {
+	switch a := mv.Args.(type) {
+	case SlideArgs:
+		for _, p := range a.Rows {
+			for left := m.(Rack).Left[p.Row-1]; left != p.To; {
+				if left < p.To {
+					left++
+				} else {
+					left--
+				}
+				out = append(out, slide(board.Row{Row: p.Row, To: left}))
 			}
-			out = append(out, board.Move{Kind: "slide", Args: SlideArgs{Rows: []Push{{Row: p.Row, To: left}}}})
+		}
+	case NumberArgs:
+		n, err := place.Parse(a.Amount)
+		if mv.Kind != "more" || err != nil {
+			return nil
+		}
+		for _, c := range n.UnitForm() {
+			for range c.Count {
+				out = append(out, lay(1, c.Place, 0)...)
+			}
 		}
 	}
 	return out
+}
+
+// lay adds so many of a place as in the head.
+func lay(count int, p place.Place, _ int) []board.Move {
+	value, _ := place.Count{Place: p, Count: count}.Value()
+	return []board.Move{{Kind: "more", Args: NumberArgs{Amount: value.String()}}}
 }
 
 // ringSlots rings beads that are read, row by row.

@@ -66,7 +66,7 @@ export function Arrange({ model, index, alone, zoom, setZoom }: Props) {
       <Words
         label="Arrange"
         words={[
-          ...(model.kind === 'rack' ? [] : [{ label: 'Clear pieces', run: () => make('clear') }]),
+          ...(views[model.kind as Kind].clears ? [{ label: 'Clear pieces', run: () => make('clear') }] : []),
           { label: 'Keep a copy beside it', run: () => make('keep') },
           { label: model.title ? 'Change the title' : 'Write a title', run: () => setTitle(model.title) },
           {

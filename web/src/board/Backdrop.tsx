@@ -32,6 +32,8 @@ function Drawn({ d }: { d: Decor }) {
       return <rect className="start-band" x={d.x + 1} y={d.y + 1} width={d.w - 2} height={d.h - 2} />;
     case 'line':
       return <path className="row-line" d={`M${d.x} ${d.y}h${d.w}`} />;
+    case 'wire':
+      return <path className="wire" d={`M${d.x} ${d.y}h${d.w}`} />;
     case 'point':
       return <circle className="point" cx={d.x + d.w / 2} cy={d.y + d.h / 2} r={d.w / 2} />;
     case 'five':

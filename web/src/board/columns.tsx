@@ -24,7 +24,7 @@ export function Columns({ model, index, scale, bare, sample }: Props) {
         className={`zone ${zoneClass(z)}`}
         style={{ left: z.x * scale, top: z.y * scale, width: z.w * scale, height: z.h * scale }}
       >
-        {z.id.startsWith('group') && (
+        {z.role === 'group' && (
           <button
             type="button"
             className="zone-badge"
@@ -34,7 +34,7 @@ export function Columns({ model, index, scale, bare, sample }: Props) {
             {z.count}
           </button>
         )}
-        {z.id !== 'mat' && !z.id.startsWith('group') && (
+        {z.role !== 'mat' && z.role !== 'group' && (
           <div className="zone-head" style={{ '--letters': z.label.length } as CSSProperties}>
             <button type="button" className="zone-name" onClick={() => selectZone(model, index, z)}>
               {z.unit && <small className="zone-unit">{z.unit}</small>}
@@ -42,7 +42,7 @@ export function Columns({ model, index, scale, bare, sample }: Props) {
               {model.flags.includes('names') && z.shape && (
                 <small className="zone-shape">
                   {z.shape}
-                  {z.id !== 'ones' && <b>× 10</b>}
+                  {z.place !== 'ones' && <b>× 10</b>}
                 </small>
               )}
             </button>
@@ -55,7 +55,7 @@ export function Columns({ model, index, scale, bare, sample }: Props) {
 
 function zoneClass(z: ZoneView) {
   if (z.one) return 'column';
-  return z.id === 'taken' ? 'taken' : z.id.startsWith('group') ? 'group' : 'mat';
+  return z.role === 'taken' || z.role === 'group' ? z.role : 'mat';
 }
 
 /** All pieces of a zone at once. */

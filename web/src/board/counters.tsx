@@ -35,11 +35,11 @@ export function CountersView({ model, index, scale, bare }: ViewProps) {
       }}
     >
       {model.zones
-        .filter((z) => z.id.startsWith('group') || z.id === 'taken')
+        .filter((z) => z.role === 'group' || z.role === 'taken')
         .map((z) => (
           <div
             key={z.id}
-            className={`zone ${z.id === 'taken' ? 'taken' : 'group'}`}
+            className={`zone ${z.role}`}
             style={{ left: z.x * scale, top: z.y * scale, width: z.w * scale, height: z.h * scale }}
           >
             <button
@@ -48,7 +48,7 @@ export function CountersView({ model, index, scale, bare }: ViewProps) {
               aria-label={`${z.label}: ${z.count}. Select its counters`}
               onClick={() => selectZone(model, index, z)}
             >
-              {z.id === 'taken' ? `taken ${z.count}` : z.count}
+              {z.role === 'taken' ? `taken ${z.count}` : z.count}
             </button>
           </div>
         ))}

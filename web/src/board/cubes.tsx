@@ -27,7 +27,7 @@ export function CubesView({ model, index, scale, bare }: ViewProps) {
       {model.zones.map((z) => (
         <div
           key={z.id}
-          className={`zone ${z.id.startsWith('train') ? 'train' : z.id}`}
+          className={`zone ${z.role}`}
           style={{ left: z.x * scale, top: z.y * scale, width: z.w * scale, height: z.h * scale }}
         >
           <button
@@ -36,11 +36,9 @@ export function CubesView({ model, index, scale, bare }: ViewProps) {
             aria-label={`${z.label}: ${z.count}. Select its cubes`}
             onClick={() => selectZone(model, index, z)}
           >
-            {z.id === 'taken' || z.id === 'copies' ? `${z.label} ${z.count}` : z.count}
+            {z.role === 'taken' || z.role === 'copies' ? `${z.label} ${z.count}` : z.count}
           </button>
-          {!bare && z.id.startsWith('train') && (
-            <Train model={model} index={index} n={Number(z.id.slice(6))} />
-          )}
+          {!bare && z.number && <Train model={model} index={index} n={z.number} />}
         </div>
       ))}
     </PieceBoard>

@@ -11,7 +11,7 @@ export function named(d: Drop): Select[] {
 
 /** Takes away, or brings back. True when the drop meant that. */
 export function onTray(model: DrawnModel, index: number, d: Drop): boolean {
-  const taken = model.zones.find((z) => z.id === 'taken');
+  const taken = model.zones.find((z) => z.role === 'taken');
   const fromTray = (d.piece[7] & Mark.taken) > 0;
   const toTray = !!taken && d.at.x > taken.x;
   const off = d.at.y > model.h + 4 || d.at.x > model.w + 4;
@@ -54,10 +54,9 @@ export function onColumn(model: DrawnModel, index: number, d: Drop) {
 const isUnder = (r: { x: number; y: number; w: number; h: number }, d: Drop) =>
   d.at.x >= r.x && d.at.x < r.x + r.w && d.at.y >= r.y && d.at.y < r.y + r.h;
 
-/** The zone of a kind under a drop: the 2 of "group 2". */
-export function zoneUnder(model: DrawnModel, d: Drop, kind: string): number | undefined {
-  const zone = model.zones.find((z) => z.id.startsWith(`${kind} `) && isUnder(z, d));
-  return zone && Number(zone.id.slice(kind.length + 1));
+/** The number of the zone of a role under a drop: the 2 of "group 2". */
+export function zoneUnder(model: DrawnModel, d: Drop, role: string): number | undefined {
+  return model.zones.find((z) => z.role === role && z.number && isUnder(z, d))?.number;
 }
 
 /** The cell of a frame under a drop, from 1; 0 for none. */

@@ -5,6 +5,7 @@ import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Piece } from '../core/core';
 import { act } from '../state/acts';
 import { useLesson, type DrawnModel } from '../state/lesson';
+import { Backdrop } from './Backdrop';
 import { Panel, Words } from './controls';
 import { Look } from './looks';
 import { PieceLayer } from './PieceLayer';
@@ -90,9 +91,7 @@ export function RackView({ model, index, scale }: ViewProps) {
         onPointerCancel={() => setPush(undefined)}
       >
         <rect className="reading-side" x={-4} y={0} width={READING} height={model.h} rx={6} />
-        {rows.map((z) => (
-          <line key={z.id} className="wire" x1={-6} x2={model.w + 6} y1={z.y + z.h / 2} y2={z.y + z.h / 2} />
-        ))}
+        <Backdrop decor={model.decor} />
         <path className="posts" d={`M-6 2V${model.h - 2}M${model.w + 6} 2V${model.h - 2}`} />
         <PieceLayer pieces={model.pieces.map(travelling)} draw={draw} origins={origins} lit={lit} />
         {!push && <Rings pieces={model.pieces} />}

@@ -28,6 +28,10 @@ export interface View {
   end: number;
   /** What is drawn beyond both ends, in model units. */
   rim: number;
+  /** Whether the general words put its pieces away; otherwise its own line does. */
+  clears: boolean;
+  /** Whether boards of it with the same columns stand under one another in an example. */
+  under: boolean;
   /** Most pixels to a unit. */
   largest: number;
 }

@@ -21,6 +21,8 @@ export const views: Record<Kind, View> = {
     side: 0,
     end: 0,
     rim: 0,
+    clears: true,
+    under: false,
     largest: 4.4,
   },
   rack: {
@@ -33,6 +35,8 @@ export const views: Record<Kind, View> = {
     side: 70,
     end: 0,
     rim: 18,
+    clears: false,
+    under: false,
     largest: 2.6,
   },
   counters: {
@@ -45,6 +49,8 @@ export const views: Record<Kind, View> = {
     side: 0,
     end: 0,
     rim: 0,
+    clears: true,
+    under: false,
     largest: 2.2,
   },
   cubes: {
@@ -57,6 +63,8 @@ export const views: Record<Kind, View> = {
     side: 50,
     end: 104,
     rim: 0,
+    clears: true,
+    under: false,
     largest: 1.8,
   },
   discs: {
@@ -69,6 +77,8 @@ export const views: Record<Kind, View> = {
     side: 0,
     end: 0,
     rim: 0,
+    clears: true,
+    under: true,
     largest: 2,
   },
 };

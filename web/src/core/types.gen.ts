@@ -3402,6 +3402,8 @@ export interface ModelView {
 }
 export interface ZoneView {
   id: string;
+  role: string;
+  number?: number;
   label: string;
   count: string;
   x: number;

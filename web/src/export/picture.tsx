@@ -96,7 +96,7 @@ function ModelPicture({ model }: { model: DrawnModel }) {
   return (
     <>
       {model.zones
-        .filter((z) => z.one || z.id === 'taken')
+        .filter((z) => z.one || z.role === 'taken')
         .map((z) => (
           <g key={z.id}>
             <rect x={z.x + 1} y={z.y} width={z.w - 2} height={z.h} fill="#fff" stroke="#d8d0bd" />
@@ -105,10 +105,6 @@ function ModelPicture({ model }: { model: DrawnModel }) {
             </text>
           </g>
         ))}
-      {model.kind === 'rack' &&
-        model.zones
-          .filter((z) => !z.side)
-          .map((z) => <path key={z.id} className="wire" d={`M${z.x} ${z.y + z.h / 2}H${z.x + z.w}`} />)}
       <StillPieces kept={seen} />
       {model.covers.map((c) => (
         <g key={c.index}>

@@ -134,7 +134,10 @@ function TileLine({ model, index, alone, zoom, setZoom }: LineProps) {
 /** Charts with the same columns stand under one another in an example, so that place is under place. */
 function underOneAnother(models: DrawnModel[]) {
   const columns = (m: DrawnModel) => m.zones.flatMap((z) => (z.side ? [] : [z.id])).join();
-  return models.length > 1 && models.every((m) => m.kind === 'discs' && columns(m) === columns(models[0]!));
+  return (
+    models.length > 1 &&
+    models.every((m) => views[m.kind as Kind].under && columns(m) === columns(models[0]!))
+  );
 }
 
 /**
