@@ -92,8 +92,10 @@ func (b Board) Pieces() int {
 
 // Total is the exact value of the pieces in play on a model. Boards that
 // decode or come out of Apply are always within the range of numbers.
-func Total(m Model) place.Number {
-	n, err := m.InPlay().Total()
+func Total(m Model) place.Number { return totalOf(m.InPlay()) }
+
+func totalOf(form place.UnitForm) place.Number {
+	n, err := form.Total()
 	if err != nil {
 		panic(err)
 	}

@@ -15,12 +15,13 @@ const Hidden = "?"
 // away.
 func (b Board) ReadOuts(i int, w say.Words) []ReadOut {
 	m := b.Models[i]
-	total := Total(m)
+	form := m.InPlay()
+	total := totalOf(form)
 	spec, _ := SpecOf(m.Kind())
 	outs := []ReadOut{
 		{ID: "numeral", Label: label("numeral", w), Text: total.String()},
 		{ID: "expanded", Label: label("expanded", w), Text: total.Expanded()},
-		{ID: "unitForm", Label: label("unitForm", w), Text: w.UnitForm(m.InPlay())},
+		{ID: "unitForm", Label: label("unitForm", w), Text: w.UnitForm(form)},
 		{ID: "words", Label: label("words", w), Text: total.Words(true)},
 		{ID: "placeWords", Label: label("placeWords", w), Text: total.PlaceWords()},
 	}

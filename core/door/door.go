@@ -6,6 +6,7 @@
 package door
 
 import (
+	"bytes"
 	"encoding/json"
 	"errors"
 	"fmt"
@@ -20,21 +21,17 @@ import (
 type Door struct {
 	sessions map[int]*session
 	last     int
+	// room is how long the last answer of each operation was: the next is mostly like it.
+	room map[string]int
 }
 
 // New makes a door with nothing open.
-func New() *Door { return &Door{sessions: map[int]*session{}} }
+func New() *Door { return &Door{sessions: map[int]*session{}, room: map[string]int{}} }
 
 // Failure is the JSON of an error: a code for programs, a sentence for people.
 type Failure struct {
 	Code string `json:"code"`
 	Text string `json:"text"`
-}
-
-// Answer is what a call gives: OK or Error.
-type Answer struct {
-	OK    any      `json:"ok,omitempty"`
-	Error *Failure `json:"error,omitempty"`
 }
 
 // Codes of failures that are not refusals of a rule.
@@ -57,26 +54,36 @@ func (d *Door) Call(op string, arg []byte) (out []byte) {
 	defer func() {
 		if r := recover(); r != nil {
 			restore()
-			out = answer(Answer{Error: &Failure{CodeFault,
-				fmt.Sprintf("Something went wrong in the core (%s: %v). The board is as it was.", op, r)}})
+			out = refusal(Failure{CodeFault,
+				fmt.Sprintf("Something went wrong in the core (%s: %v). The board is as it was.", op, r)})
 		}
 	}()
 	if !ok {
-		return answer(Answer{Error: &Failure{CodeUnknown, fmt.Sprintf("There is no operation %s.", form.Quote(op))}})
+		return refusal(Failure{CodeUnknown, fmt.Sprintf("There is no operation %s.", form.Quote(op))})
 	}
 	result, err := o.run(d, handle, arg)
 	if err != nil {
-		failed := d.explain(handle, err)
-		return answer(Answer{Error: &failed})
+		return refusal(d.explain(handle, err))
 	}
-	return answer(Answer{OK: result})
+	return d.success(op, result)
 }
 
-func answer(a Answer) []byte {
-	body, err := json.Marshal(a)
+// A call answers {"ok": what it gives} or {"error": a failure}.
+func refusal(f Failure) []byte {
+	body, err := json.Marshal(map[string]Failure{"error": f})
 	if err != nil {
 		panic(err)
 	}
+	return body
+}
+
+func (d *Door) success(op string, result any) []byte {
+	body, err := encode(append(make([]byte, 0, d.room[op]), `{"ok":`...), reflect.ValueOf(result))
+	if err != nil {
+		panic(err)
+	}
+	body = append(body, '}')
+	d.room[op] = len(body) + len(body)/8
 	return body
 }
 
@@ -102,12 +109,28 @@ func (d *Door) keep(handle int) (restore func()) {
 	}
 }
 
-func handleOf(arg []byte) int {
-	var on struct {
-		Handle int `json:"handle"`
+// handleOf is the handle that an argument names; 0 for none. It reads no further than
+// that: hosts write the handle first, and what comes after may be a lesson.
+func handleOf(arg []byte) (handle int) {
+	dec := json.NewDecoder(bytes.NewReader(arg))
+	if open, err := dec.Token(); err != nil || open != json.Delim('{') {
+		return 0
 	}
-	_ = json.Unmarshal(arg, &on)
-	return on.Handle
+	for dec.More() {
+		key, err := dec.Token()
+		if err != nil {
+			return 0
+		}
+		if key == "handle" {
+			_ = dec.Decode(&handle)
+			return handle
+		}
+		var other json.RawMessage
+		if dec.Decode(&other) != nil {
+			return 0
+		}
+	}
+	return 0
 }
 
 // explain words an error in the class's words when the call names a session.

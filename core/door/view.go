@@ -169,32 +169,6 @@ type KeptView struct {
 	Pieces Pieces        `json:"pieces"`
 }
 
-// Pieces are pieces as they are drawn, each [id, look, x, y, w, h, part, marks] in
-// model units, and what is written on it when there is something.
-type Pieces []board.Sprite
-
-// MarshalJSON writes the lists. There may be thousands in an answer, so that this is
-// the one form that is not left to the standard library's reflection.
-func (list Pieces) MarshalJSON() ([]byte, error) {
-	out := append(make([]byte, 0, 2+48*len(list)), '[')
-	for i := range list {
-		if i > 0 {
-			out = append(out, ',')
-		}
-		p := &list[i]
-		out = strconv.AppendUint(append(out, '['), uint64(p.ID), 10)
-		out = append(append(append(out, `,"`...), p.Look...), '"')
-		for _, n := range [...]int32{p.X, p.Y, p.W, p.H, int32(p.Part), int32(p.Marks)} {
-			out = strconv.AppendInt(append(out, ','), int64(n), 10)
-		}
-		if p.Text != "" {
-			out = strconv.AppendQuote(append(out, ','), p.Text)
-		}
-		out = append(out, ']')
-	}
-	return append(out, ']'), nil
-}
-
 // ZoneView is a zone with its count, or a question mark under a cover.
 type ZoneView struct {
 	ID string `json:"id"`
