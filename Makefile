@@ -2,7 +2,7 @@
 SHELL := /bin/bash
 .SHELLFLAGS := -eu -o pipefail -c
 .DELETE_ON_ERROR:
-.PHONY: demo dev build test bench screenshots generate tools format clean check-generated check-lint check-types check-format check-unit check-arrows check-unused go-test web-test e2e soak
+.PHONY: demo dev build test bench screenshots generate tools format clean check-generated check-lint check-types check-format check-unit check-arrows check-unused go-test web-test e2e soak mutants
 
 VERSION := $(shell git describe --tags --always --dirty 2>/dev/null || echo dev)
 WEB := $(shell find web/src web/public web/scripts -type f -not -path '*/generated/*' 2>/dev/null) web/index.html web/vite.config.ts
@@ -74,6 +74,13 @@ soak:
 		go test $${target%%:*} -run xxx -fuzz "^$${target##*:}$$" -fuzztime $(SOAK) -parallel 2; \
 	done
 	go test ./cmd/unitbloom -run 'Killed|WholeOrNot|FullDisk' -count 5
+
+# Small changes to the rules, one after another: which does no test notice? EACH a
+# package, drawn by SEED.
+EACH ?= 60
+SEED ?= 1
+mutants: node_modules/.ready
+	go run ./cmd/mutants -each $(EACH) -seed $(SEED)
 
 bench: tools build
 	node e2e/bench.mjs

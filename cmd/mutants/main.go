@@ -1,0 +1,201 @@
+// Command mutants changes the core in one small place after another, and says which
+// changes no test notices. Arguments are packages; with none it takes those that hold
+// the rules. The changes are drawn by seed, so that a run can be repeated.
+package main
+
+import (
+	"encoding/json"
+	"flag"
+	"fmt"
+	"go/ast"
+	"go/parser"
+	"go/token"
+	"math/rand/v2"
+	"os"
+	"os/exec"
+	"path/filepath"
+	"slices"
+	"strings"
+	"sync"
+	"time"
+)
+
+// rules are the packages that hold the rules of the core.
+var rules = []string{"core/place", "core/board", "core/model", "core/sentence", "core/method", "core/lesson"}
+
+// instead is what each operator is changed into.
+var instead = map[token.Token][]token.Token{
+	token.LSS: {token.LEQ, token.GEQ}, token.LEQ: {token.LSS, token.GTR},
+	token.GTR: {token.GEQ, token.LEQ}, token.GEQ: {token.GTR, token.LSS},
+	token.EQL: {token.NEQ}, token.NEQ: {token.EQL},
+	token.LAND: {token.LOR}, token.LOR: {token.LAND},
+	token.ADD: {token.SUB}, token.SUB: {token.ADD}, token.MUL: {token.QUO}, token.QUO: {token.MUL},
+	token.REM: {token.MUL}, token.INC: {token.DEC}, token.DEC: {token.INC},
+	token.ADD_ASSIGN: {token.SUB_ASSIGN}, token.SUB_ASSIGN: {token.ADD_ASSIGN},
+	token.BREAK: {token.CONTINUE}, token.CONTINUE: {token.BREAK},
+}
+
+// mutant is one change: the bytes of a file from an offset on, and what they become.
+type mutant struct {
+	file, text, into string
+	offset, line     int
+}
+
+func (m mutant) String() string {
+	return fmt.Sprintf("%s:%d: %s → %s", m.file, m.line, m.text, m.into)
+}
+
+func main() {
+	each := flag.Int("each", 60, "how many changes to a package")
+	seed := flag.Uint64("seed", 1, "which of them")
+	wait := flag.Duration("wait", 90*time.Second, "how long a change may keep its tests busy; longer counts as noticed")
+	workers := flag.Int("workers", 2, "how many are tried at a time")
+	flag.Parse()
+	packages := flag.Args()
+	if len(packages) == 0 {
+		packages = rules
+	}
+	for _, dir := range packages {
+		if err := report(dir, *each, *seed, *wait, *workers); err != nil {
+			fmt.Fprintln(os.Stderr, err)
+			os.Exit(1)
+		}
+	}
+}
+
+// report tries the changes of a package and prints how many were noticed, and the others.
+func report(dir string, each int, seed uint64, wait time.Duration, workers int) error {
+	all, err := mutantsOf(dir)
+	if err != nil {
+		return err
+	}
+	draw := rand.New(rand.NewPCG(seed, 0))
+	draw.Shuffle(len(all), func(i, j int) { all[i], all[j] = all[j], all[i] })
+	next := make(chan mutant)
+	var mu sync.Mutex
+	var lived []mutant
+	tried := 0
+	var done sync.WaitGroup
+	for range workers {
+		done.Go(func() {
+			for m := range next {
+				compiles, noticed := try(dir, m, wait)
+				mu.Lock()
+				if compiles {
+					tried++
+					if !noticed {
+						lived = append(lived, m)
+					}
+				}
+				mu.Unlock()
+			}
+		})
+	}
+	for _, m := range all {
+		mu.Lock()
+		enough := tried >= each
+		mu.Unlock()
+		if enough {
+			break
+		}
+		next <- m
+	}
+	close(next)
+	done.Wait()
+	fmt.Printf("%s: %d of %d noticed (of %d, seed %d)\n", dir, tried-len(lived), tried, len(all), seed)
+	slices.SortFunc(lived, func(a, b mutant) int { return strings.Compare(a.String(), b.String()) })
+	for _, m := range lived {
+		fmt.Println("  lives:", m)
+	}
+	return nil
+}
+
+// mutantsOf are all changes to the files of a package and of those below it.
+func mutantsOf(dir string) (all []mutant, err error) {
+	err = filepath.WalkDir(dir, func(path string, d os.DirEntry, err error) error {
+		if err != nil || !strings.HasSuffix(path, ".go") || strings.HasSuffix(path, "_test.go") {
+			return err
+		}
+		files := token.NewFileSet()
+		file, err := parser.ParseFile(files, path, nil, 0)
+		if err != nil {
+			return err
+		}
+		add := func(at token.Pos, op token.Token) {
+			for _, other := range instead[op] {
+				p := files.Position(at)
+				all = append(all, mutant{path, op.String(), other.String(), p.Offset, p.Line})
+			}
+		}
+		ast.Inspect(file, func(n ast.Node) bool {
+			switch n := n.(type) {
+			case *ast.BinaryExpr:
+				add(n.OpPos, n.Op)
+			case *ast.IncDecStmt:
+				add(n.TokPos, n.Tok)
+			case *ast.AssignStmt:
+				add(n.TokPos, n.Tok)
+			case *ast.BranchStmt:
+				if n.Label == nil {
+					add(n.TokPos, n.Tok)
+				}
+			case *ast.UnaryExpr:
+				if n.Op == token.NOT || n.Op == token.SUB {
+					p := files.Position(n.OpPos)
+					all = append(all, mutant{path, n.Op.String(), "", p.Offset, p.Line})
+				}
+			}
+			return true
+		})
+		return nil
+	})
+	return all, err
+}
+
+// try tells whether a change compiles, and whether a test of the core notices it: first
+// those of the package itself, then all.
+func try(dir string, m mutant, wait time.Duration) (compiles, noticed bool) {
+	folder, err := os.MkdirTemp("", "mutant-")
+	if err != nil {
+		return false, false
+	}
+	defer func() { _ = os.RemoveAll(folder) }()
+	overlay, err := m.overlay(folder)
+	if err != nil {
+		return false, false
+	}
+	if exec.Command("go", "build", "-overlay", overlay, "./core/...").Run() != nil {
+		return false, false
+	}
+	for _, tests := range []string{"./" + dir + "/...", "./core/..."} {
+		cmd := exec.Command("go", "test", "-failfast", "-vet=off", "-timeout", wait.String(), "-overlay", overlay, tests)
+		cmd.Env = append(os.Environ(), "UNITBLOOM_CASES=60")
+		if cmd.Run() != nil {
+			return true, true
+		}
+	}
+	return true, false
+}
+
+// overlay writes the changed file and the list that puts it in place of the real one.
+func (m mutant) overlay(folder string) (string, error) {
+	raw, err := os.ReadFile(m.file)
+	if err != nil {
+		return "", err
+	}
+	from, err := filepath.Abs(m.file)
+	if err != nil {
+		return "", err
+	}
+	changed := string(raw[:m.offset]) + m.into + string(raw[m.offset+len(m.text):])
+	to := filepath.Join(folder, "changed.go")
+	if err := os.WriteFile(to, []byte(changed), 0o600); err != nil {
+		return "", err
+	}
+	list, err := json.Marshal(map[string]map[string]string{"Replace": {from: to}})
+	if err != nil {
+		return "", err
+	}
+	path := filepath.Join(folder, "overlay.json")
+	return path, os.WriteFile(path, list, 0o600)
+}
