@@ -168,7 +168,7 @@ async function drags(chosen, width, height) {
     if (chosen === 1) await ones.first().click({ force: true });
     else await ringRound(page, ones, chosen);
     const counted = await page.getByRole('toolbar').getAttribute('aria-label');
-    const box = await page.locator('.pieces.chosen [data-piece]').first().boundingBox();
+    const box = await page.locator('.PieceBoard_chosen [data-piece]').first().boundingBox();
     await cdp.send('Performance.enable');
     await page.evaluate(() => {
       window.frames_ = [];

@@ -86,7 +86,7 @@ test('pieces are chosen by tap and by ring, taken, crossed out and put back', as
   await expect(says(page, 'numeral')).toHaveText('6');
   await expect(page.locator('.strike')).toHaveCount(2);
 
-  await page.locator('.zone.taken .zone-name').click();
+  await page.locator('.zone.taken .columns_zone-name').click();
   await page.getByRole('toolbar').getByRole('button', { name: 'Put back in play' }).click();
   await expect(says(page, 'numeral')).toHaveText('8');
 });
@@ -144,7 +144,7 @@ test('read-outs are shown or held back, and a cover silences them', async ({ pag
     ['Expanded form', '300 + 10 + 2'],
     ['Number', '312'],
   ] as const) {
-    const readOut = page.locator('.readout').filter({ hasText: new RegExp(`^${name}(?! bond)`) });
+    const readOut = page.locator('.Record_readout').filter({ hasText: new RegExp(`^${name}(?! bond)`) });
     await readOut.click();
     await expect(readOut).toContainText(text);
   }
@@ -153,6 +153,6 @@ test('read-outs are shown or held back, and a cover silences them', async ({ pag
   await expect(says(page, 'numeral')).toHaveText('?');
   await expect(says(page, 'words')).toHaveText('?');
   await expect(page.getByRole('button', { name: 'tens ?' })).toBeVisible();
-  await page.locator('.cover').click();
+  await page.locator('.Covers_cover').click();
   await expect(says(page, 'numeral')).toHaveText('312');
 });

@@ -49,7 +49,7 @@ test('a kept copy stands beside the model and is not counted', async ({ page }) 
 test('models change places and share the board by their edge', async ({ page }) => {
   await open(page, [blocks({ ones: 3 }), counters(4)]);
   const edge = page.getByRole('separator');
-  const first = page.locator('.tile').first();
+  const first = page.locator('.Tile_tile').first();
   const before = (await first.boundingBox())!.width;
   const at = (await edge.boundingBox())!;
   await page.mouse.move(at.x + 10, at.y + 300);
@@ -60,7 +60,7 @@ test('models change places and share the board by their edge', async ({ page }) 
   await edge.focus();
   await page.keyboard.press('ArrowLeft');
   await choose(page, 'Arrange', 'Move right');
-  await expect(page.locator('.tile').first()).toHaveAttribute('aria-label', 'Counters, 4');
+  await expect(page.locator('.Tile_tile').first()).toHaveAttribute('aria-label', 'Counters, 4');
 });
 
 test('a cover is laid anywhere, moved and resized; a quick look gives nothing away to the read-outs', async ({
@@ -71,13 +71,13 @@ test('a cover is laid anywhere, moved and resized; a quick look gives nothing aw
   await expect(says(page, 'missing')).toHaveText('3 and ? make 10');
   await expect(says(page, 'numeral')).toHaveText('?');
   await page.getByRole('button', { name: 'Quick look', exact: true }).click();
-  await expect(page.locator('.cover')).toHaveCount(0);
+  await expect(page.locator('.Covers_cover')).toHaveCount(0);
   await expect(says(page, 'numeral')).toHaveText('?');
-  await expect(page.locator('.cover')).toHaveCount(1, { timeout: 3000 });
-  await page.locator('.cover').click();
+  await expect(page.locator('.Covers_cover')).toHaveCount(1, { timeout: 3000 });
+  await page.locator('.Covers_cover').click();
   await expect(says(page, 'numeral')).toHaveText('3');
   await choose(page, 'Cover', 'A cover to move about');
-  const cover = page.locator('.cover.free');
+  const cover = page.locator('.Covers_cover.Covers_free');
   const was = (await cover.boundingBox())!;
   await drag(page, cover, { x: was.x + was.width / 2 + 90, y: was.y + was.height / 2 });
   await expect.poll(async () => (await cover.boundingBox())!.x).toBeGreaterThan(was.x + 60);
@@ -110,7 +110,10 @@ test('ink and notes stay on their model when it moves, and are cleared apart fro
   await settled(page);
   const apart = async () => {
     const ring = (await page.locator('svg.ink ellipse').boundingBox())!;
-    const piece = (await page.locator('.tile-place:has(.zone.column) [data-piece]').first().boundingBox())!;
+    const piece = (await page
+      .locator('.Tile_tile-place:has(.zone.column) [data-piece]')
+      .first()
+      .boundingBox())!;
     return [Math.round(ring.x - piece.x), Math.round(ring.y - piece.y)];
   };
   const before = await apart();
@@ -191,14 +194,14 @@ test('numbers come by chance, and a number is listed in all its builds', async (
   await dialog.getByText('Number cards').click();
   await dialog.getByText('3 digits').click();
   await dialog.getByRole('button', { name: 'Draw' }).click();
-  const digits = await dialog.locator('.thrown b').allTextContents();
+  const digits = await dialog.locator('.ChanceDialog_thrown b').allTextContents();
   expect(digits).toHaveLength(3);
   await dialog.getByRole('button', { name: /^Build/ }).click();
   await expect(says(page, 'numeral')).toHaveText(String(Number(digits.join(''))));
   await choose(page, 'More', 'All builds of a number');
   await write(page.getByLabel('Number to build'), '37');
   await page.getByRole('button', { name: 'List them' }).click();
-  await expect(page.locator('.builds li')).toHaveText([
+  await expect(page.locator('.BuildsDialog_builds li')).toHaveText([
     '3 tens 7 ones',
     '2 tens 17 ones',
     '1 ten 27 ones',
@@ -214,11 +217,11 @@ test('number sentences are judged, filled, and given arrows; two models are comp
   await write(line, '400 + ? = 408');
   await page.getByRole('button', { name: 'Fill in the unknown' }).click();
   await expect(line).toHaveValue('400 + 8 = 408');
-  await expect(page.locator('.judged')).toContainText('It fits what the discs show.');
+  await expect(page.locator('.Judged_judged')).toContainText('It fits what the discs show.');
   await line.press('Enter');
-  await expect(page.locator('.standing')).toHaveText('true');
+  await expect(page.locator('.Judged_standing')).toHaveText('true');
   await write(line, '3 + 4 = 7 + 2 = 9');
-  await expect(page.locator('.judged')).toContainText('3 + 4 is 7, and 7 + 2 is 9.');
+  await expect(page.locator('.Judged_judged')).toContainText('3 + 4 is 7, and 7 + 2 is 9.');
   await page.getByRole('button', { name: 'Write it with arrows' }).click();
   await expect(line).toHaveValue('3 + 4 → 7 + 2 → 9');
   await choose(page, 'More', 'Compare the two models');

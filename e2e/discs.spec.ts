@@ -50,7 +50,7 @@ test('steps cross tens, columns appear when they are needed, words name them', a
     'bulbs, bags, trays, crates',
   );
   await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.locator('.zone-unit').last()).toHaveText('bulbs');
+  await expect(page.locator('.columns_zone-unit').last()).toHaveText('bulbs');
 });
 
 test('discs are shared place by place on tracks', async ({ page }) => {

@@ -65,7 +65,7 @@ for (const [name, [width, height]] of Object.entries(boards)) {
     await expect(pieces(page, 'hundreds')).toHaveCount(2);
     await settled(page);
     await expect.poll(wide).toBe(0);
-    const board = (await page.locator('.room').boundingBox())!;
+    const board = (await page.locator('.Tile_room').boundingBox())!;
     for (const piece of await pieces(page, 'hundreds').all()) {
       const box = (await piece.boundingBox())!;
       expect(box.x).toBeGreaterThanOrEqual(board.x);
@@ -75,7 +75,7 @@ for (const [name, [width, height]] of Object.entries(boards)) {
     await expect.poll(wide).toBe(0);
     const size = () =>
       page
-        .locator('.zone-count')
+        .locator('.columns_zone-count')
         .first()
         .evaluate((e) => parseFloat(getComputedStyle(e).fontSize));
     if (width >= 1280) await expect.poll(size).toBeGreaterThanOrEqual((48 * Math.min(width, 1920)) / 1280);
@@ -91,7 +91,7 @@ test.describe('a touch board', () => {
     await expect(page.getByRole('toolbar')).toContainText('1 selected');
     await page.getByRole('toolbar').getByRole('button', { name: 'Take away' }).tap();
     await expect(says(page, 'numeral').first()).toHaveText('11');
-    await page.locator('.rack [data-piece]').nth(6).tap();
+    await page.locator('.rack_rack [data-piece]').nth(6).tap();
     await expect(says(page, 'numeral').nth(1)).toHaveText('7');
     await page.getByRole('button', { name: 'Bundle' }).last().tap();
     await expect(says(page, 'unitForm').first()).toHaveText('1 ten 1 one');
@@ -121,7 +121,7 @@ test.describe('a touch board', () => {
     await touch('touchStart', [from]);
     await touch('touchMove', [{ x: from.x + 30, y: from.y + 30 }]);
     await touch('touchMove', [{ x: from.x + 60, y: from.y + 80 }]);
-    const carried = await centre(page.locator('svg.chosen [data-piece]'));
+    const carried = await centre(page.locator('.PieceBoard_chosen [data-piece]'));
     expect(carried.y, 'seen above the finger').toBeLessThan(from.y + 80 - 40);
     await touch('touchEnd', []);
     await expect(says(page, 'numeral')).toHaveText('23');
@@ -162,7 +162,9 @@ test.describe('a touch board', () => {
   test('what is touched is large enough for a finger', async ({ page }) => {
     await open(page, [blocks({ tens: 4, ones: 12 }), rack(3, 4)]);
     await pieces(page, 'tens').first().tap();
-    for (const button of await page.locator('.room button:visible, .tile-line button:visible').all()) {
+    for (const button of await page
+      .locator('.Tile_room button:visible, .Tile_tile-line button:visible')
+      .all()) {
       const box = (await button.boundingBox())!;
       const name = (await button.getAttribute('aria-label')) ?? (await button.textContent());
       if (name?.match(/^(tens|ones|taken)/)) continue; // headings, which the whole column stands for
@@ -191,7 +193,7 @@ test('on a phone a note at the edge is read whole', async ({ page }) => {
     data: { format: 2, id: '', title: 'Planting day', words: {}, scenes },
   });
   await page.goto(`/lesson/${((await made.json()) as { id: string }).id}`);
-  const note = (await page.locator('.note').boundingBox())!;
+  const note = (await page.locator('.Notes_note').boundingBox())!;
   expect(note.x).toBeGreaterThan(0);
   expect(note.x + note.width).toBeLessThanOrEqual(391);
 });

@@ -58,8 +58,8 @@ test('an example is presented with keys alone, forward, back and to its end', as
       );
       return [
         ...spots,
-        document.querySelector('.written')?.textContent,
-        document.querySelector('.cue-say')?.textContent,
+        document.querySelector('.Written_written')?.textContent,
+        document.querySelector('.PresentPage_cue-say')?.textContent,
       ].join(' ');
     });
   };
@@ -123,7 +123,7 @@ test('written digits and pieces light each other', async ({ page }) => {
   await digit(page, 'sum ones').hover();
   await expect(page.locator('.piece.lit')).toHaveCount(3);
   await pieces(page, 'hundreds').hover();
-  await expect(page.locator('.digit.lit')).toHaveCount(1);
+  await expect(page.locator('.Written_digit.Written_lit')).toHaveCount(1);
   await expect(digit(page, 'addend 1 hundreds')).toHaveClass(/lit/);
 });
 
@@ -133,17 +133,17 @@ test('touching the board while presenting makes a scratch copy, offered before i
   await page.getByRole('button', { name: /^Step 3:/ }).click();
   await present(page);
   const start = await pieces(page, 'tens').count();
-  await page.locator('.zone-name').first().click();
+  await page.locator('.columns_zone-name').first().click();
   await page.getByRole('toolbar').getByRole('button', { name: 'Take away' }).click();
   await expect(page.getByText('Scratch copy')).toBeVisible();
   await page.keyboard.press('ArrowRight');
   await expect(page.getByText('Keep what you did as a step?')).toBeVisible();
   await page.keyboard.press('ArrowRight');
-  await expect(page.locator('.scratch-bar')).toBeHidden();
+  await expect(page.locator('.PresentPage_scratch-bar')).toBeHidden();
   await page.keyboard.press('ArrowLeft');
   await expect(pieces(page, 'tens')).toHaveCount(start);
 
-  await page.locator('.zone-name').first().click();
+  await page.locator('.columns_zone-name').first().click();
   await page.getByRole('toolbar').getByRole('button', { name: 'Take away' }).click();
   await page.getByRole('button', { name: 'Keep as a step' }).click();
   await page.keyboard.press('Escape');
@@ -179,7 +179,7 @@ test('steps taken faster than pieces travel leave each piece in its place', asyn
   await open(page, [blocks({})]);
   await page.getByRole('button', { name: 'New worked example' }).click();
   const dialog = page.getByRole('dialog');
-  await write(dialog.locator('.problem'), '264 + 158');
+  await write(dialog.locator('.ExampleDialog_problem'), '264 + 158');
   await dialog.getByRole('button', { name: 'Add to the lesson' }).click();
   await expect(dialog).toBeHidden();
   await present(page);

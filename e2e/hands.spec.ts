@@ -97,7 +97,7 @@ test('the keys of presenting go on whatever was touched', async ({ page }) => {
   await typeThere(page, '58 + 67');
   await page.keyboard.press('Enter');
   await present(page);
-  const at = page.locator('.dots [aria-current=step]');
+  const at = page.locator('.PresentPage_dots [aria-current=step]');
   for (let n = 0; n < 8; n++) await page.keyboard.press('ArrowRight');
   const before = await at.textContent();
   await page.locator('[data-piece]').first().click();
@@ -178,5 +178,5 @@ test('typing goes on where a field was, and Escape leaves a dialog as it was', a
   await expect(page.getByRole('button', { name: 'Planting day in May' })).toBeFocused();
   await write(page.getByLabel(/^Type a number/).first(), '12');
   await page.keyboard.press('Enter');
-  await expect(page.locator('.readout.numeral .readout-text')).toHaveText('12');
+  await expect(page.locator('.Record_readout.Record_numeral .Record_readout-text')).toHaveText('12');
 });

@@ -55,15 +55,17 @@ for (const [operation, list] of Object.entries(problems)) {
     await open(page, [blocks({ ones: 3 })]);
     for (const [method, typed, end] of list) {
       await make(page, operation, method, typed);
-      const place = page.locator('.prompt-place');
+      const place = page.locator('.Prompt_prompt-place');
       const steps = Number((await place.textContent())!.split(' of ')[1]);
       expect(steps).toBeGreaterThan(1);
-      const last = page.locator('.scene.here .leaf.now', { hasText: new RegExp(`^${steps}$`) });
+      const last = page.locator('.Stem_scene.Stem_here .Stem_leaf.Stem_now', {
+        hasText: new RegExp(`^${steps}$`),
+      });
       await page.getByRole('button', { name: 'Next', exact: true }).focus();
       for (let n = 0; n < 2 * steps + 2 && (await last.count()) === 0; n++)
         await page.keyboard.press('Enter');
-      await expect(page.locator('.lines')).toContainText(end);
-      await expect(page.locator('.misfit-note')).toHaveCount(0);
+      await expect(page.locator('.Lines_lines')).toContainText(end);
+      await expect(page.locator('.Prompt_misfit-note')).toHaveCount(0);
     }
   });
 }
@@ -73,7 +75,7 @@ test('a wrong problem is answered under the field with what would fit', async ({
   await page.getByRole('button', { name: 'New worked example' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByText('Divide', { exact: true }).click();
-  await write(dialog.locator('.problem'), '97 ÷ 0');
+  await write(dialog.locator('.ExampleDialog_problem'), '97 ÷ 0');
   await expect(dialog.getByRole('alert')).toContainText('0 does not fit here. Use 2 to 9.');
   await expect(dialog.getByRole('button', { name: 'Add to the lesson' })).toBeDisabled();
 });
@@ -82,8 +84,8 @@ test('another like it has other numbers and the same regroupings', async ({ page
   await open(page, [blocks({})]);
   await make(page, 'Add', 'Column addition', '146 + 87');
   await page.getByRole('button', { name: 'Another like it' }).click();
-  await expect(page.locator('.bud')).toHaveCount(3);
-  const title = (await page.locator('.scene.here .bud-title').textContent())!;
+  await expect(page.locator('.Stem_bud')).toHaveCount(3);
+  const title = (await page.locator('.Stem_scene.Stem_here .Stem_bud-title').textContent())!;
   expect(title).toMatch(/^\d{3} \+ \d{2}$/);
   expect(title).not.toBe('146 + 87');
 });
@@ -94,9 +96,9 @@ test('steps are split, joined and moved, where the moves allow it', async ({ pag
   await page.getByRole('button', { name: /^Step 2:/ }).click();
   await settled(page);
   await choose(page, 'Change order', 'Split in two');
-  await expect(page.locator('.prompt-place')).toHaveText('2 of 10');
+  await expect(page.locator('.Prompt_prompt-place')).toHaveText('2 of 10');
   await choose(page, 'Change order', 'Join to the next');
-  await expect(page.locator('.prompt-place')).toHaveText('2 of 9');
+  await expect(page.locator('.Prompt_prompt-place')).toHaveText('2 of 9');
   await page.getByRole('button', { name: /^Step 5:/ }).click();
   await settled(page);
   await choose(page, 'Change order', 'Earlier');
@@ -115,11 +117,11 @@ test('the teacher captures an example with her own hands', async ({ page }) => {
   await page.getByRole('button', { name: 'Add 1 ten' }).click();
   await write(bar.getByLabel('Say'), 'One ten more.');
   await bar.getByRole('button', { name: 'Make the example' }).click();
-  await expect(page.locator('.prompt-place')).toHaveText('0 of 2');
+  await expect(page.locator('.Prompt_prompt-place')).toHaveText('0 of 2');
   await expect(says(page, 'unitForm')).toHaveText('13 ones');
   await page.getByRole('button', { name: 'Next', exact: true }).click();
-  await expect(page.locator('.prompt')).toContainText('How many ones stay?');
-  await expect(page.locator('.prompt')).not.toContainText('Three.');
+  await expect(page.locator('.Prompt_prompt')).toContainText('How many ones stay?');
+  await expect(page.locator('.Prompt_prompt')).not.toContainText('Three.');
   await page.getByRole('button', { name: 'Next', exact: true }).click();
   await expect(says(page, 'unitForm')).toHaveText('1 ten 3 ones');
   await page.getByRole('button', { name: 'Next', exact: true }).click();
@@ -133,9 +135,9 @@ test('presented, an example plays by itself, and the last step is left to the cl
   await present(page);
   await choose(page, 'Play', 'Your turn: all steps');
   await page.keyboard.press('ArrowRight');
-  await expect(page.locator('.cue')).toContainText('Your turn.');
+  await expect(page.locator('.PresentPage_cue')).toContainText('Your turn.');
   await page.keyboard.press('r');
-  await expect(page.locator('.cue')).toContainText('With the tens');
+  await expect(page.locator('.PresentPage_cue')).toContainText('With the tens');
   await choose(page, 'Play', 'By itself, every 4 seconds');
   await expect(page.getByRole('img', { name: 'Step 2 of 4' })).toBeVisible({ timeout: 20_000 });
 });
@@ -145,7 +147,7 @@ test('what children saw stands with the example, and the slow way beside the fas
   await page.getByRole('button', { name: 'New worked example' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('radio', { name: 'Addition facts' }).click();
-  await write(dialog.locator('.problem'), '8 + 5');
+  await write(dialog.locator('.ExampleDialog_problem'), '8 + 5');
   await write(dialog.getByLabel('What children saw'), 'two fives and 4');
   await expect(dialog.getByRole('alert')).toContainText('comes to 14, and there are 13.');
   await write(dialog.getByLabel('What children saw'), '8 and 2 more and 3');
@@ -156,10 +158,10 @@ test('what children saw stands with the example, and the slow way beside the fas
   await choose(page, 'More', 'Slow way and fast way');
   await write(page.getByLabel('Number to lay'), '37');
   await page.getByRole('button', { name: 'Count the acts' }).click();
-  await expect(page.locator('.acts')).toContainText('one by one37');
-  await expect(page.locator('.acts')).toContainText('by tens10');
+  await expect(page.locator('.ActsDialog_acts')).toContainText('one by one37');
+  await expect(page.locator('.ActsDialog_acts')).toContainText('by tens10');
   await page.getByRole('button', { name: 'Show both ways' }).click();
-  await expect(page.locator('.bud')).toHaveCount(3);
+  await expect(page.locator('.Stem_bud')).toHaveCount(3);
 });
 
 test('a finger along the leaves goes through the steps, and one that waits stops the playing', async ({
@@ -174,7 +176,7 @@ test('a finger along the leaves goes through the steps, and one that waits stops
   await page.mouse.down();
   await page.mouse.move(to.x + 12, to.y + 15, { steps: 12 });
   await page.mouse.up();
-  await expect(page.locator('.prompt-place')).toHaveText('6 of 9');
+  await expect(page.locator('.Prompt_prompt-place')).toHaveText('6 of 9');
   await page.getByRole('button', { name: 'Edit step' }).click();
   await page.getByLabel('Played by itself, it waits here').check();
   await page.getByRole('button', { name: 'Save' }).click();

@@ -23,7 +23,7 @@ test('the second tab reads until it takes over, and follows the first', async ({
   await second.goto(`/lesson/${id}`);
   await expect(second.getByText('Reading only')).toBeVisible();
   await second.getByRole('button', { name: 'Add 1 one' }).click();
-  await expect(second.locator('.notice')).toBeVisible();
+  await expect(second.locator('.Notices_notice')).toBeVisible();
   await expect(says(second, 'numeral')).toHaveText('3');
 
   await page.getByRole('button', { name: 'Add 1 one' }).click();
@@ -49,7 +49,7 @@ test('work goes on while the network is cut, and is sent when it is back', async
   for (let n = 0; n < 5; n++) await page.getByRole('button', { name: 'Add 1 ten' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(says(page, 'numeral')).toHaveText('41');
-  await expect(page.locator('.save-state')).toContainText('not saved');
+  await expect(page.locator('.Saving_save-state')).toContainText('not saved');
   await context.setOffline(false);
   await saved(page);
   const doc = (await (await page.request.get(`/api/lessons/${id}`)).json()) as {
@@ -63,7 +63,7 @@ test('unsent work of a closed tab is sent from the shelf', async ({ page, contex
   await saved(page);
   await page.route('**/saves', (route) => route.abort());
   await page.getByRole('button', { name: 'Add 1 ten' }).click();
-  await expect(page.locator('.save-state')).toContainText('not saved');
+  await expect(page.locator('.Saving_save-state')).toContainText('not saved');
   await page.close();
   const later = await context.newPage();
   await later.goto('/');
@@ -78,7 +78,7 @@ test('unsent work that meets a newer lesson becomes a copy beside it', async ({ 
   await saved(page);
   await context.setOffline(true);
   await page.getByRole('button', { name: 'Add 1 ten' }).click();
-  await expect(page.locator('.save-state')).toContainText('not saved');
+  await expect(page.locator('.Saving_save-state')).toContainText('not saved');
   // Meanwhile another device takes over and adds a hundred.
   await page.request.post(`/api/lessons/${id}/hold`, { data: { holder: 'elsewhere', take: true } });
   const save = await page.request.post(`/api/lessons/${id}/saves`, {
@@ -125,7 +125,10 @@ test('lessons are deleted and brought back', async ({ page }) => {
   await page.getByRole('menuitem', { name: /^Delete/ }).click();
   await expect(page.getByRole('link', { name: /Tulips/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Deleted lessons' }).click();
-  await page.locator('.card', { hasText: 'Tulips' }).getByRole('button', { name: 'Bring back' }).click();
+  await page
+    .locator('.ShelfPage_card', { hasText: 'Tulips' })
+    .getByRole('button', { name: 'Bring back' })
+    .click();
   await page.getByRole('button', { name: 'Back to the lessons' }).click();
   await expect(page.getByRole('link', { name: /Tulips/ })).toBeVisible();
 });
@@ -163,7 +166,7 @@ async function untilAsked(page: Page, goWrong: (route: Route) => Promise<void>) 
       'pointerdown',
       ({ target }) => {
         const { asks } = window as unknown as { asks: () => void };
-        if (target instanceof Element && target.closest('.save-banner')) asks();
+        if (target instanceof Element && target.closest('.Saving_save-banner')) asks();
       },
       true,
     ),
@@ -194,7 +197,7 @@ for (const [name, answer] of [
     await saved(page);
     await untilAsked(page, (route) => route.fulfill(answer));
     for (let n = 0; n < 5; n++) await page.getByRole('button', { name: 'Add 1 ten' }).click();
-    await expect(page.locator('.save-state')).toHaveText('5 changes not saved');
+    await expect(page.locator('.Saving_save-state')).toHaveText('5 changes not saved');
     await expect(page.getByText('Saved', { exact: true })).toBeHidden();
     await page.getByRole('button', { name: 'Try again' }).click();
     await saved(page);
@@ -212,7 +215,7 @@ test('unsent work of a lesson that was deleted elsewhere becomes a lesson of its
   await saved(page);
   await context.setOffline(true);
   for (let n = 0; n < 5; n++) await page.getByRole('button', { name: 'Add 1 ten' }).click();
-  await expect(page.locator('.save-state')).toContainText('not saved');
+  await expect(page.locator('.Saving_save-state')).toContainText('not saved');
   expect((await page.request.delete(`/api/lessons/${id}`)).status()).toBe(204);
   await context.setOffline(false);
   await expect(page.getByText(/kept as “Planting day \(unsent work\)” on the shelf/)).toBeVisible();
@@ -238,7 +241,7 @@ test('a new lesson is made on the device while the network is away', async ({ pa
   await page.getByRole('button', { name: 'Base-ten blocks' }).click();
   await type(page, '24');
   await expect(says(page, 'numeral')).toHaveText('24');
-  await expect(page.locator('.save-state')).toContainText('not saved');
+  await expect(page.locator('.Saving_save-state')).toContainText('not saved');
   await context.setOffline(false);
   await saved(page);
   await page.reload();
@@ -250,7 +253,7 @@ test('the shelf never takes the work of a tab that lives', async ({ page, contex
   await saved(page);
   await untilAsked(page, (route) => route.abort());
   await page.getByRole('button', { name: 'Add 1 ten' }).click();
-  await expect(page.locator('.save-state')).toContainText('not saved');
+  await expect(page.locator('.Saving_save-state')).toContainText('not saved');
   const copies = async () => {
     const { lessons } = (await (await page.request.get('/api/lessons')).json()) as {
       lessons: { title: string }[];
@@ -292,7 +295,7 @@ test('unsent work is kept as a copy, or as a file, when the teacher says so', as
   await saved(page);
   await page.route('**/saves', (route) => route.abort());
   await page.getByRole('button', { name: 'Add 1 ten' }).click();
-  await expect(page.locator('.save-state')).toContainText('not saved');
+  await expect(page.locator('.Saving_save-state')).toContainText('not saved');
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save as a file' }).click();
   const file = await (await download).createReadStream();

@@ -63,7 +63,7 @@ try {
     await page.getByText('Cover tens').click();
     await shot('cover');
     await lesson('Making ten');
-    await page.locator('.rack').waitFor();
+    await page.locator('.rack_rack').waitFor();
     await shot('rack');
     await lesson('Counters in frames');
     await page.locator('[data-piece]').first().waitFor();
@@ -114,7 +114,7 @@ try {
     await page.keyboard.press('Escape');
     await lesson('Two deliveries');
     await page.getByRole('button', { name: 'New worked example' }).click();
-    await page.locator('.problem').click({ clickCount: 3 });
+    await page.locator('.ExampleDialog_problem').click({ clickCount: 3 });
     await page.keyboard.type('58 + 67');
     await shot('new-example');
     await page.keyboard.press('Escape');

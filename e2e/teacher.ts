@@ -78,7 +78,8 @@ export async function open(page: Page, models: object[], show = ['numeral', 'uni
 }
 
 /** A read-out's text. */
-export const says = (page: Page, id: string): Locator => page.locator(`.readout.${id} .readout-text`);
+export const says = (page: Page, id: string): Locator =>
+  page.locator(`.Record_readout:is(.${id}, .Record_${id}) .Record_readout-text`);
 
 /** Types into a field as a person does: clicks into it, and presses keys in place of what stands there. */
 export async function write(field: Locator, text: string) {

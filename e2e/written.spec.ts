@@ -15,7 +15,7 @@ async function make(
   const dialog = page.getByRole('dialog');
   await dialog.getByText(operation, { exact: true }).click();
   await dialog.getByRole('radio', { name: method }).click();
-  await write(dialog.locator('.problem'), typed);
+  await write(dialog.locator('.ExampleDialog_problem'), typed);
   for (const [label, value] of Object.entries(fields)) await write(dialog.getByLabel(label), value);
   await expect(dialog.getByRole('list', { name: 'How it will go' })).toBeVisible();
   return dialog;
@@ -32,15 +32,15 @@ const step = (page: Page, n: number) => page.getByRole('button', { name: new Reg
 /** Reads a row of the grid from the largest place down; empty cells are dots. */
 const rowOf = (page: Page, row: string) =>
   page
-    .locator(`.written .row-${row} td:not([data-place='sign'])`)
+    .locator(`.Written_written .row-${row} td:not([data-place='sign'])`)
     .evaluateAll((cells) =>
-      cells.map((c) => c.querySelector('.digit:not(.mark)')?.textContent ?? '.').join(''),
+      cells.map((c) => c.querySelector('.Written_digit:not(.Written_mark)')?.textContent ?? '.').join(''),
     );
 
 /** The step whose words match, shown with what it did. */
 async function goTo(page: Page, says: RegExp) {
   const leaf = page
-    .locator('.scene.here .leaf')
+    .locator('.Stem_scene.Stem_here .Stem_leaf')
     .and(page.getByRole('button', { name: says }))
     .first();
   await leaf.click();
@@ -57,7 +57,7 @@ test('a subtraction across two zeros is exchanged on the model and in writing', 
   await expect(cell(page, 'mark hundreds')).toHaveText('9');
   await expect(cell(page, 'mark tens')).toHaveText('9');
   await expect(cell(page, 'mark ones')).toHaveText('12');
-  await expect(page.locator('.readout.unitForm .readout-text')).toHaveText(
+  await expect(page.locator('.Record_readout.unitForm .Record_readout-text')).toHaveText(
     '3 thousands 9 hundreds 9 tens 12 ones',
   );
   await cell(page, 'mark tens').hover();
@@ -65,15 +65,15 @@ test('a subtraction across two zeros is exchanged on the model and in writing', 
   await page.getByRole('button', { name: 'Back', exact: true }).click();
   await page.getByRole('button', { name: 'Back', exact: true }).click();
   await expect(cell(page, 'mark ones')).toHaveCount(0);
-  await expect(page.locator('.readout.unitForm .readout-text')).toHaveText(
+  await expect(page.locator('.Record_readout.unitForm .Record_readout-text')).toHaveText(
     '3 thousands 9 hundreds 10 tens 2 ones',
   );
-  await page.locator('.scene.here .leaf').last().click();
+  await page.locator('.Stem_scene.Stem_here .Stem_leaf').last().click();
   await settled(page);
   expect(await rowOf(page, 'addend-1')).toBe('4002');
   expect(await rowOf(page, 'addend-2')).toBe('1567');
   expect(await rowOf(page, 'sum')).toBe('2435');
-  await expect(page.locator('.lines')).toContainText('2435 + 1567 = 4002');
+  await expect(page.locator('.Lines_lines')).toContainText('2435 + 1567 = 4002');
 });
 
 test('a division is written short while the discs are dealt', async ({ page }) => {
@@ -88,7 +88,7 @@ test('a division is written short while the discs are dealt', async ({ page }) =
   await goTo(page, /left over/);
   await expect(cell(page, 'mark ones')).toHaveText('1');
   expect(await rowOf(page, 'quotient')).toBe('2.');
-  await page.locator('.scene.here .leaf').last().click();
+  await page.locator('.Stem_scene.Stem_here .Stem_leaf').last().click();
   await settled(page);
   expect(await rowOf(page, 'quotient')).toBe('24');
   await expect(page.locator('.zone.group')).toHaveCount(4);
@@ -105,12 +105,12 @@ test('an array has an area, and children see known facts in it', async ({ page }
   await add(page);
   await goTo(page, /number the squares/);
   await expect(page.locator('.cell-numeral')).toHaveCount(42);
-  await page.locator('.scene.here .leaf').last().click();
+  await page.locator('.Stem_scene.Stem_here .Stem_leaf').last().click();
   await settled(page);
   await expect(page.locator('.cell-numeral')).toHaveCount(0);
   await expect(page.locator('.ring')).toHaveCount(2);
-  await expect(page.locator('.lines')).toContainText('5 × 6 + 2 × 6 = 42');
-  await expect(page.locator('.lines')).toContainText('area: 42 squares');
+  await expect(page.locator('.Lines_lines')).toContainText('5 × 6 + 2 × 6 = 42');
+  await expect(page.locator('.Lines_lines')).toContainText('area: 42 squares');
 });
 
 test('what was seen on the rack is ringed there, each way in its turn', async ({ page }) => {
@@ -120,22 +120,22 @@ test('what was seen on the rack is ringed there, each way in its turn', async ({
   await add(page);
   await goTo(page, /saw 8 and 2 more and 3/);
   await expect(page.locator('.ring')).toHaveCount(3);
-  await expect(page.locator('.prompt')).toContainText('when a group is parted');
+  await expect(page.locator('.Prompt_prompt')).toContainText('when a group is parted');
   await goTo(page, /saw 10 and 3/);
   await expect(page.locator('.ring')).toHaveCount(2);
-  await expect(page.locator('.lines .bond')).toHaveCount(3);
+  await expect(page.locator('.Lines_lines .Beside_bond')).toHaveCount(3);
 });
 
 test('a row of problems that crosses no ten is offered one that does', async ({ page }) => {
   await open(page, [blocks({})]);
   const dialog = await make(page, 'Subtract', 'A row of problems', '14 - 10, 23 - 10, 35 - 10');
   await dialog.getByRole('button', { name: 'Add 34 − 9' }).click();
-  await expect(dialog.locator('.problem')).toHaveValue('14 - 10, 23 - 10, 35 - 10, 34 − 9');
+  await expect(dialog.locator('.ExampleDialog_problem')).toHaveValue('14 - 10, 23 - 10, 35 - 10, 34 − 9');
   await expect(dialog.getByText('No problem here crosses a ten.')).toBeHidden();
   await add(page);
-  await page.locator('.scene.here .leaf').last().click();
+  await page.locator('.Stem_scene.Stem_here .Stem_leaf').last().click();
   await settled(page);
-  await expect(page.locator('.lines')).toContainText('34 − 9 = 25');
+  await expect(page.locator('.Lines_lines')).toContainText('34 − 9 = 25');
 });
 
 test('charts that are compared stand under one another, with a zero where a digit lacks', async ({
@@ -151,7 +151,7 @@ test('charts that are compared stand under one another, with a zero where a digi
   expect(below.y).toBeGreaterThan(above.y + above.height);
   expect(Math.abs(below.x - above.x)).toBeLessThan(2);
   await expect(page.locator('.card-digit')).toHaveText(['0', '5', '0', '0', '4', '5']);
-  await expect(page.locator('.lines')).toContainText('0.5 = 0.50');
+  await expect(page.locator('.Lines_lines')).toContainText('0.5 = 0.50');
 });
 
 test('a step of an example takes the moves that the teacher makes on the board', async ({ page }) => {
@@ -160,7 +160,7 @@ test('a step of an example takes the moves that the teacher makes on the board',
   await add(page);
   await step(page, 2).click();
   await settled(page);
-  await page.locator('.zone-name').first().click();
+  await page.locator('.columns_zone-name').first().click();
   await page.getByRole('toolbar').getByRole('button', { name: 'Ring' }).click();
   await expect(page.locator('.ring')).toHaveCount(1);
   await page.getByRole('button', { name: 'Add to step 2' }).click();

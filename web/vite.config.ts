@@ -1,4 +1,5 @@
 import react from '@vitejs/plugin-react';
+import { basename } from 'node:path';
 import { defineConfig, type Plugin } from 'vite';
 
 /** The core is fetched and compiled while the page's script is still being read. */
@@ -28,5 +29,11 @@ function earlyCore(): Plugin {
 export default defineConfig({
   plugins: [react(), earlyCore()],
   build: { target: 'es2022', assetsInlineLimit: 0, chunkSizeWarningLimit: 1500 },
+  // A class of a component's own sheet is known by both their names: Stem_leaf.
+  css: {
+    modules: {
+      generateScopedName: (name, file) => `${basename(file.split('?')[0]!, '.module.css')}_${name}`,
+    },
+  },
   server: { proxy: { '/api': 'http://127.0.0.1:8080' } },
 });

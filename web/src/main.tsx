@@ -1,13 +1,15 @@
 import '@fontsource/andika/latin-400.css';
 import '@fontsource/andika/latin-700.css';
 import '@fontsource-variable/figtree/wght.css';
+import { StyleProvider } from '@ant-design/cssinjs';
 import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { Alert, Button, ConfigProvider } from 'antd';
 import { StrictMode, useEffect, useState } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
-import './board/pieces.css';
-import './styles.css';
+import './tokens.css';
+import './base.css';
+import './board/board.css';
 import { BenchPage } from './bench/BenchPage';
 import { useLesson } from './state/lesson';
 import { PresentPage } from './present/PresentPage';
@@ -64,10 +66,12 @@ keepFocus();
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
-    <ConfigProvider theme={theme} modal={{ mask: { closable: false } }}>
-      <QueryClientProvider client={client}>
-        <App />
-      </QueryClientProvider>
-    </ConfigProvider>
+    <StyleProvider layer>
+      <ConfigProvider theme={theme} modal={{ mask: { closable: false } }}>
+        <QueryClientProvider client={client}>
+          <App />
+        </QueryClientProvider>
+      </ConfigProvider>
+    </StyleProvider>
   </StrictMode>,
 );

@@ -7,6 +7,10 @@ import { call, type Acts } from '../core/core';
 import { newId } from '../state/api';
 import { edit, show } from '../state/acts';
 import { notify, sentence } from '../state/lesson';
+import { names } from '../shell/names';
+import css from './ActsDialog.module.css';
+
+const cx = names(css);
 
 export function ActsDialog({ close }: { close: () => void }) {
   const [text, setText] = useState('');
@@ -43,7 +47,7 @@ export function ActsDialog({ close }: { close: () => void }) {
       />
       {acts.length > 0 && (
         <>
-          <dl className="acts">
+          <dl className={cx('acts')}>
             {acts.map((a) => (
               <div key={a.way}>
                 <dt>{a.way}</dt>

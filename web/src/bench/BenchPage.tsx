@@ -23,6 +23,10 @@ import { act, addBoard, change, dropScratch, edit, setPresenting, show } from '.
 import { notify, sentence, useLesson } from '../state/lesson';
 import { claim, closeLesson, openLesson } from '../state/session';
 import { Stem } from './Stem';
+import { names } from '../shell/names';
+import css from './BenchPage.module.css';
+
+const cx = names(css);
 
 export function BenchPage() {
   const { id = '' } = useParams();
@@ -53,7 +57,7 @@ export function BenchPage() {
 
   if (status === 'failed') {
     return (
-      <main className="centre">
+      <main className={cx('centre')}>
         <Alert
           type="warning"
           showIcon
@@ -73,26 +77,26 @@ export function BenchPage() {
   }
   if (status === 'loading') {
     return (
-      <main className="centre">
+      <main className={cx('centre')}>
         <p role="status">Opening the lesson …</p>
       </main>
     );
   }
   return (
-    <div className="lesson">
+    <div className={cx('lesson')}>
       <Header id={id} onDialog={setDialog} />
       <Banners />
-      <main className="desk">
-        <div className="work">
+      <main className={cx('desk')}>
+        <div className={cx('work')}>
           <Prompt />
           {empty ? <FirstBoard onExample={() => setDialog('example')} /> : <Stage />}
           <PenBar />
           <CountBar />
           <CaptureBar />
         </div>
-        {rest ? <Record /> : <aside className="record" />}
+        {rest ? <Record /> : <aside className={cx('record')} />}
       </main>
-      {rest ? <Stem onExample={() => setDialog('example')} /> : <nav className="stem" />}
+      {rest ? <Stem onExample={() => setDialog('example')} /> : <nav className={cx('stem')} />}
       <Notices />
       <OpenDialog name={dialog} close={() => setDialog(undefined)} />
     </div>
@@ -139,14 +143,14 @@ function Header({ id, onDialog }: { id: string; onDialog: (d: DialogName) => voi
     { key: 'png', label: 'Board as PNG', disabled: !hasScene, onClick: () => void takePng() },
   ];
   return (
-    <header className="bar">
-      <Link to="/" className="home-link" aria-label="All lessons">
+    <header className={cx('bar')}>
+      <Link to="/" className={cx('home-link')} aria-label="All lessons">
         <Flower size={30} />
       </Link>
       <h1>
         <button
           type="button"
-          className="title-button"
+          className={cx('title-button')}
           onClick={() => onDialog('about')}
           title="About this lesson"
         >
@@ -274,7 +278,7 @@ function Banners() {
   const step = useLesson((s) => s.frame.step);
   const copy = useLesson((s) => s.copy);
   return (
-    <div className="banners">
+    <div className={cx('banners')}>
       <SaveBanner />
       {newer && (
         <Alert
@@ -310,7 +314,7 @@ function Banners() {
           type="info"
           title="You are on a scratch copy. The example is unchanged."
           action={
-            <span className="banner-actions">
+            <span className={cx('banner-actions')}>
               {step > 0 && (
                 <Button onClick={() => edit((handle) => call('keepScratch', { handle, into: true }))}>
                   Add to step {step}
@@ -329,9 +333,9 @@ function Banners() {
 /** A lesson without scenes: what to begin with. */
 function FirstBoard({ onExample }: { onExample: () => void }) {
   return (
-    <div className="first-board">
+    <div className={cx('first-board')}>
       <h2>What shall the class see first?</h2>
-      <div className="first-choices">
+      <div className={cx('first-choices')}>
         {kinds.map((kind) => (
           <Button key={kind} size="large" onClick={() => addBoard([kind], views[kind].title)}>
             {views[kind].title}

@@ -6,6 +6,10 @@ import { TypedForm } from '../board/controls';
 import { call, type Builds } from '../core/core';
 import { act } from '../state/acts';
 import { notify, sentence, useLesson } from '../state/lesson';
+import { names } from '../shell/names';
+import css from './BuildsDialog.module.css';
+
+const cx = names(css);
 
 export function BuildsDialog({ close }: { close: () => void }) {
   const handle = useLesson((s) => s.handle);
@@ -36,7 +40,7 @@ export function BuildsDialog({ close }: { close: () => void }) {
               ? `${builds.count} builds`
               : `${builds.count} builds; here are the first ${builds.forms.length}`}
           </p>
-          <ol className="builds">
+          <ol className={cx('builds')}>
             {builds.forms.map((form) => (
               <li key={form}>
                 <Button

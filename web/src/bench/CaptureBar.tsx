@@ -6,6 +6,10 @@ import { call, type Captured } from '../core/core';
 import { newId } from '../state/api';
 import { edit, show } from '../state/acts';
 import { notify, sentence, useLesson } from '../state/lesson';
+import { names } from '../shell/names';
+import css from './CaptureBar.module.css';
+
+const cx = names(css);
 
 function run(make: () => Captured) {
   try {
@@ -46,7 +50,7 @@ export function CaptureBar() {
     }
   };
   return (
-    <div className="capture-bar" role="toolbar" aria-label="Capturing">
+    <div className={cx('capture-bar')} role="toolbar" aria-label="Capturing">
       <b>Step {steps + 1}</b>
       <Input aria-label="Say" placeholder="Say" value={say} onChange={(e) => setSay(e.target.value)} />
       <Input aria-label="Ask" placeholder="Ask" value={ask} onChange={(e) => setAsk(e.target.value)} />

@@ -5,6 +5,10 @@ import { useState } from 'react';
 import { Dialog } from '../shell/later';
 import { call } from '../core/core';
 import { act } from '../state/acts';
+import { names } from '../shell/names';
+import css from './ChanceDialog.module.css';
+
+const cx = names(css);
 
 const kinds = [
   { value: 'six', label: 'Dice, 1 to 6' },
@@ -36,7 +40,7 @@ export function ChanceDialog({ close }: { close: () => void }) {
   const number = digits.join('').replace(/^0+(?=\d)/, '');
   return (
     <Dialog title="Numbers by chance" open onCancel={close} footer={null}>
-      <div className="panel">
+      <div className={cx('panel')}>
         <Segmented options={kinds} value={kind} onChange={setKind} aria-label="What is thrown" />
         <Segmented
           aria-label="How many"
@@ -49,13 +53,13 @@ export function ChanceDialog({ close }: { close: () => void }) {
         </Button>
         {digits.length > 0 && (
           <>
-            <ol className="thrown" aria-label="Digits">
+            <ol className={cx('thrown')} aria-label="Digits">
               {digits.map((d, i) => (
                 <li key={i}>
-                  <b className={`thrown-${kind}`}>{d}</b>
+                  <b className={cx(`thrown-${kind}`)}>{d}</b>
                   {i > 0 && (
                     <Button
-                      className="small"
+                      className={cx('small')}
                       aria-label={`Move the ${d} one place to the left`}
                       onClick={() => swap(i)}
                     >

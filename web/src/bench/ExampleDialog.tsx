@@ -9,6 +9,10 @@ import { newId } from '../state/api';
 import { MethodIcon } from './MethodIcon';
 import { edit, show } from '../state/acts';
 import { sentence, useLesson } from '../state/lesson';
+import { names } from '../shell/names';
+import css from './ExampleDialog.module.css';
+
+const cx = names(css);
 
 const operations = [
   { value: 'number', label: 'Numbers' },
@@ -90,7 +94,7 @@ export function ExampleDialog({ close }: { close: () => void }) {
           setPicked({});
         }}
       />
-      <div className="methods" role="radiogroup" aria-label="Method">
+      <div className={cx('methods')} role="radiogroup" aria-label="Method">
         {methods
           .filter((m) => m.operation === operation)
           .map((m) => (
@@ -99,7 +103,7 @@ export function ExampleDialog({ close }: { close: () => void }) {
               type="button"
               role="radio"
               aria-checked={m.id === chosen}
-              className="method"
+              className={cx('method')}
               title={m.doc}
               onClick={(e) => {
                 setChosen(m.id);
@@ -113,12 +117,12 @@ export function ExampleDialog({ close }: { close: () => void }) {
             </button>
           ))}
       </div>
-      <label className="field">
+      <label className={cx('field')}>
         {method.title}: type {method.args}
         <Input
           ref={problem}
           size="large"
-          className="problem"
+          className={cx('problem')}
           data-first
           placeholder={method.typed}
           value={typed}
@@ -133,7 +137,7 @@ export function ExampleDialog({ close }: { close: () => void }) {
       <div id="problem-says" aria-live="polite">
         {preview.why && <Alert type="warning" title={preview.why} description={method.limits} />}
         {preview.plain?.offer && (
-          <p className="offer">
+          <p className={cx('offer')}>
             <span>No problem here crosses a ten.</span>
             <Button onClick={() => setTyped(`${typed.trim()}, ${preview.plain!.offer}`)}>
               Add {preview.plain.offer}
@@ -151,11 +155,11 @@ export function ExampleDialog({ close }: { close: () => void }) {
 function Preview({ plain }: { plain: Plain }) {
   const scenes = plain.scenes ?? [plain];
   return (
-    <ol className="preview" tabIndex={0} aria-label="How it will go">
+    <ol className={cx('preview')} tabIndex={0} aria-label="How it will go">
       {scenes.flatMap((scene) => [
         ...(scenes.length > 1
           ? [
-              <li key={scene.title} className="preview-scene">
+              <li key={scene.title} className={cx('preview-scene')}>
                 {scene.title}
               </li>,
             ]
@@ -176,9 +180,9 @@ interface OptionsProps {
 
 function Options({ method, picked, pick, model, setModel }: OptionsProps) {
   return (
-    <div className="options">
+    <div className={cx('options')}>
       {method.models.length > 1 && (
-        <div className="choices">
+        <div className={cx('choices')}>
           <span>Shown with</span>
           <Select
             aria-label="Shown with"
@@ -205,7 +209,7 @@ function Options({ method, picked, pick, model, setModel }: OptionsProps) {
               spellCheck={false}
             />
           ) : (
-            <fieldset className="choices" key={o.name}>
+            <fieldset className={cx('choices')} key={o.name}>
               <legend>{titled(o.name)}</legend>
               <Radio.Group
                 value={picked[o.name] ?? o.choices?.[0]}

@@ -2,6 +2,10 @@
 // what it shows.
 import { Look } from '../board/looks';
 import type { Piece } from '../core/core';
+import { names } from '../shell/names';
+import css from './MethodIcon.module.css';
+
+const cx = names(css);
 
 const scenes: Record<string, Piece[]> = {
   blocks: [
@@ -67,13 +71,13 @@ const noFlags: string[] = [];
 
 export function MethodIcon({ model, method }: { model: string; method: string }) {
   return (
-    <svg className="method-icon" viewBox="0 0 124 46" width={124} height={46} aria-hidden="true">
+    <svg className={cx('method-icon')} viewBox="0 0 124 46" width={124} height={46} aria-hidden="true">
       {(scenes[model] ?? []).map((p) => (
         <g key={p[0]} transform={`translate(${p[2]} ${p[3]})${p[1] === 'counter' ? ' scale(0.52)' : ''}`}>
           <Look piece={p} flags={noFlags} />
         </g>
       ))}
-      <text className="method-sign" x={76} y={24}>
+      <text className={cx('method-sign')} x={76} y={24}>
         {signs[method]}
       </text>
     </svg>

@@ -8,6 +8,10 @@ import { edit, show } from '../state/acts';
 import { useLesson } from '../state/lesson';
 import { back, next, useReveal } from '../state/walk';
 import { OpenDialog } from './OpenDialog';
+import { names } from '../shell/names';
+import css from './Prompt.module.css';
+
+const cx = names(css);
 
 /** The prompt of a worked example above the board, while preparing. */
 export function Prompt() {
@@ -19,18 +23,18 @@ export function Prompt() {
   if (!scene || frame.steps === 0) return null;
   const number = frame.asked ? frame.step + 1 : frame.step;
   return (
-    <section className="prompt" aria-label="Step">
-      <div className="prompt-text">
+    <section className={cx('prompt')} aria-label="Step">
+      <div className={cx('prompt-text')}>
         {number === 0 ? (
-          <p className="say">{scene.title}</p>
+          <p className={cx('say')}>{scene.title}</p>
         ) : (
           <>
-            <p className="say">{frame.prompt.say}</p>
+            <p className={cx('say')}>{frame.prompt.say}</p>
             {frame.prompt.ask && (
-              <p className="ask">
+              <p className={cx('ask')}>
                 {frame.prompt.ask}{' '}
                 {revealed ? (
-                  <strong className="answer">{frame.prompt.answer}</strong>
+                  <strong className={cx('answer')}>{frame.prompt.answer}</strong>
                 ) : (
                   <Button size="small" onClick={reveal}>
                     Reveal
@@ -38,13 +42,13 @@ export function Prompt() {
                 )}
               </p>
             )}
-            {frame.prompt.look && <p className="look">Look at: {frame.prompt.look}</p>}
+            {frame.prompt.look && <p className={cx('look')}>Look at: {frame.prompt.look}</p>}
           </>
         )}
-        {frame.prompt.misfit && <p className="misfit-note">{frame.prompt.misfit}</p>}
+        {frame.prompt.misfit && <p className={cx('misfit-note')}>{frame.prompt.misfit}</p>}
       </div>
-      <div className="prompt-walk">
-        <span className="prompt-place">
+      <div className={cx('prompt-walk')}>
+        <span className={cx('prompt-place')}>
           {number} of {frame.steps}
         </span>
         <Button onClick={back}>Back</Button>

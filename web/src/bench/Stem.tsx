@@ -7,20 +7,24 @@ import { call, type SceneLine } from '../core/core';
 import { Dialog, Menu } from '../shell/later';
 import { addBoard, edit, show } from '../state/acts';
 import { useLesson } from '../state/lesson';
+import { names } from '../shell/names';
+import css from './Stem.module.css';
+
+const cx = names(css);
 
 export function Stem({ onExample }: { onExample: () => void }) {
   const scenes = useLesson((s) => s.outline.scenes);
   const here = useLesson((s) => s.frame.scene);
   const step = useLesson((s) => s.frame.step);
   return (
-    <nav className="stem" aria-label="Scenes and steps">
+    <nav className={cx('stem')} aria-label="Scenes and steps">
       <ol>
         {scenes.map((scene, i) => (
-          <li key={scene.id} className={scene.id === here ? 'scene here' : 'scene'}>
+          <li key={scene.id} className={cx(scene.id === here ? 'scene here' : 'scene')}>
             <Bud scene={scene} number={i + 1} here={scene.id === here} count={scenes.length} />
             {scene.steps.length > 0 && (
               <ol
-                className="leaves"
+                className={cx('leaves')}
                 aria-label={`Steps of ${scene.title}`}
                 onPointerMove={(e) => scrub(e, scene.id)}
               >
@@ -28,7 +32,7 @@ export function Stem({ onExample }: { onExample: () => void }) {
                   <li key={n}>
                     <button
                       type="button"
-                      className={leafClass(scene.id === here, n + 1, step, s.misfit)}
+                      className={cx(leafClass(scene.id === here, n + 1, step, s.misfit))}
                       aria-label={`Step ${n + 1}: ${s.say || s.ask || 'moves'}${s.misfit ? `. ${s.misfit}` : ''}`}
                       aria-current={scene.id === here && step === n + 1 ? 'step' : undefined}
                       title={s.misfit ?? s.say}
@@ -44,7 +48,7 @@ export function Stem({ onExample }: { onExample: () => void }) {
           </li>
         ))}
       </ol>
-      <div className="stem-add">
+      <div className={cx('stem-add')}>
         <Menu
           items={kinds.map((kind) => ({
             key: kind,
@@ -102,20 +106,20 @@ function Bud({
   ];
   return (
     <>
-      <span className="bud-group">
+      <span className={cx('bud-group')}>
         <button
           type="button"
-          className="bud"
+          className={cx('bud')}
           data-focus={here ? '' : undefined}
           aria-current={here ? 'true' : undefined}
           onClick={() => show(scene.id, 0, false)}
         >
-          <span className="bud-number">{number}</span>
-          <span className="bud-title">{scene.title || 'Untitled'}</span>
+          <span className={cx('bud-number')}>{number}</span>
+          <span className={cx('bud-title')}>{scene.title || 'Untitled'}</span>
         </button>
         {here && (
           <Menu items={items}>
-            <Button type="text" className="small" aria-label={`Change scene ${number}`}>
+            <Button type="text" className={cx('small')} aria-label={`Change scene ${number}`}>
               ⋯
             </Button>
           </Menu>

@@ -1,12 +1,16 @@
 // Read-outs that stand on the board beside the model, large enough for the back
 // row. The bond is drawn: the whole above, its parts below.
 import type { DrawnModel } from '../state/lesson';
+import { names } from '../shell/names';
+import css from './Beside.module.css';
+
+const cx = names(css);
 
 export function Beside({ model }: { model: DrawnModel }) {
   const shown = model.readouts.filter((r) => r.beside);
   if (shown.length === 0) return null;
   return (
-    <div className="beside">
+    <div className={cx('beside')}>
       {shown.map((r) => (
         <figure key={r.id} aria-label={`${r.label}: ${r.text}`}>
           {r.id === 'bond' ? <Bond whole={r.whole ?? ''} parts={r.parts ?? []} /> : <p>{r.text}</p>}
@@ -21,7 +25,7 @@ export function Bond({ whole, parts }: { whole: string; parts: string[] }) {
   const w = Math.max(2, parts.length) * 90;
   return (
     <svg
-      className="bond"
+      className={cx('bond')}
       viewBox={`0 0 ${w} 124`}
       width={w}
       height={124}

@@ -7,6 +7,10 @@ import type { CoverView } from '../core/core';
 import { act } from '../state/acts';
 import { type DrawnModel } from '../state/lesson';
 import { Menu } from '../shell/later';
+import { names } from '../shell/names';
+import css from './Covers.module.css';
+
+const cx = names(css);
 
 interface Props {
   model: DrawnModel;
@@ -24,7 +28,7 @@ export function Covers({ model, index, scale }: Props) {
       <button
         key={c.index}
         type="button"
-        className="cover"
+        className={cx('cover')}
         style={styleOf(c, scale)}
         onClick={() => act({ kind: 'uncover', model: index, zone: c.zone })}
       >
@@ -100,7 +104,7 @@ function FreeCover({ cover, model, index, scale }: Props & { cover: CoverView })
   };
   return (
     <div
-      className="cover free"
+      className={cx('cover free')}
       role="button"
       tabIndex={0}
       aria-label="Cover. Enter shows what is under it, arrows move it, Shift and arrows change its size."
@@ -112,7 +116,7 @@ function FreeCover({ cover, model, index, scale }: Props & { cover: CoverView })
     >
       <span>?</span>
       <small>Tap to show, drag to move</small>
-      <i className="cover-corner" />
+      <i className={cx('cover-corner')} />
     </div>
   );
 }
@@ -160,7 +164,7 @@ export function QuickLook({ looking, setLooking }: { looking: boolean; setLookin
     return () => clearTimeout(timer);
   }, [looking, seconds, setLooking]);
   return (
-    <span className="quick-look">
+    <span className={cx('quick-look')}>
       <Button disabled={looking} onClick={() => setLooking(true)}>
         Quick look
       </Button>

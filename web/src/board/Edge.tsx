@@ -2,6 +2,10 @@
 // more of the board.
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { act } from '../state/acts';
+import { names } from '../shell/names';
+import css from './Edge.module.css';
+
+const cx = names(css);
 
 interface Props {
   /** The model at the left of the edge. */
@@ -44,7 +48,7 @@ export function Edge({ index, shares, pull }: Props) {
   };
   return (
     <div
-      className="edge"
+      className={cx('edge')}
       role="separator"
       aria-orientation="vertical"
       aria-label={`Edge after model ${index + 1}`}

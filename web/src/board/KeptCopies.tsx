@@ -4,6 +4,10 @@ import { act } from '../state/acts';
 import { type DrawnModel, type KeptModel } from '../state/lesson';
 import { Backdrop, Numerals } from './Backdrop';
 import { Look } from './looks';
+import { names } from '../shell/names';
+import css from './KeptCopies.module.css';
+
+const cx = names(css);
 
 interface Props {
   model: DrawnModel;
@@ -15,13 +19,13 @@ interface Props {
 
 export function KeptCopies({ model, index, scale, gap, bare }: Props) {
   return model.kept.map((k, i) => (
-    <figure key={i} className="kept-copy" style={{ marginRight: gap * scale }}>
+    <figure key={i} className={cx('kept-copy')} style={{ marginRight: gap * scale }}>
       <figcaption>
         Before
         {!bare && (
           <Button
             type="text"
-            className="small"
+            className={cx('small')}
             aria-label={`Put kept copy ${i + 1} away`}
             onClick={() => act({ kind: 'dropKept', model: index, index: i })}
           >
@@ -49,11 +53,11 @@ export function StillPieces({ kept }: { kept: Pick<KeptModel, 'zones' | 'decor' 
       {kept.zones
         .filter((z) => z.one)
         .map((z) => (
-          <rect key={z.id} className="still-column" x={z.x} y={z.y} width={z.w} height={z.h} />
+          <rect key={z.id} className={cx('still-column')} x={z.x} y={z.y} width={z.w} height={z.h} />
         ))}
       <Backdrop decor={kept.decor} />
       {kept.pieces.map((p) => (
-        <g key={p[0]} className="piece" transform={`translate(${p[2]} ${p[3]})`}>
+        <g key={p[0]} className={cx('piece')} transform={`translate(${p[2]} ${p[3]})`}>
           <Look piece={p} flags={kept.flags} />
         </g>
       ))}

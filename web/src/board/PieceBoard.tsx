@@ -10,6 +10,10 @@ import { Look } from './looks';
 import { PieceLayer } from './PieceLayer';
 import { PointedAt } from './pointed';
 import { Rings } from './Rings';
+import { names } from '../shell/names';
+import css from './PieceBoard.module.css';
+
+const cx = names(css);
 
 interface Props {
   model: DrawnModel;
@@ -45,7 +49,7 @@ export function PieceBoard({ model, index, scale, name, drop, tap, children }: P
       {children}
       <svg
         {...box}
-        className={model.pieces.length > CROWD ? 'pieces crowd' : 'pieces'}
+        className={cx(model.pieces.length > CROWD ? 'pieces crowd' : 'pieces')}
         role="application"
         aria-roledescription={name}
         aria-label={`${name[0]!.toUpperCase()}${name.slice(1)}. Arrow keys go from piece to piece, Space selects, Control A selects all.`}
@@ -60,14 +64,14 @@ export function PieceBoard({ model, index, scale, name, drop, tap, children }: P
         <PieceLayer pieces={still} draw={draw} origins={origins} lit={lit} />
         {model.flags.includes('numerals') && <Numerals decor={model.decor} />}
         <Rings pieces={model.pieces} />
-        {hand.ring && <path className="lasso" d={pathOf(hand.box ?? hand.ring, !!hand.box)} />}
-        {cursor.at && <rect className="cursor" {...frameOf(cursor.at)} />}
+        {hand.ring && <path className={cx('lasso')} d={pathOf(hand.box ?? hand.ring, !!hand.box)} />}
+        {cursor.at && <rect className={cx('cursor')} {...frameOf(cursor.at)} />}
       </svg>
       {chosen.length > 0 && (
-        <svg {...box} className="pieces chosen" ref={layer} aria-hidden="true" {...hand.handlers}>
+        <svg {...box} className={cx('pieces chosen')} ref={layer} aria-hidden="true" {...hand.handlers}>
           <PieceLayer pieces={chosen} draw={draw} origins={origins} lit={lit} />
           {chosen.map((p) => (
-            <rect key={p[0]} className="halo" {...frameOf(p)} />
+            <rect key={p[0]} className={cx('halo')} {...frameOf(p)} />
           ))}
         </svg>
       )}

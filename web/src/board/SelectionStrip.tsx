@@ -6,6 +6,10 @@ import { call, Mark, type Piece, type Selection, type Verb } from '../core/core'
 import { Words } from './controls';
 import { act } from '../state/acts';
 import { notify, select, useLesson, type DrawnModel } from '../state/lesson';
+import { names } from '../shell/names';
+import css from './SelectionStrip.module.css';
+
+const cx = names(css);
 
 const nothing: Selection = { text: '', verbs: [] };
 
@@ -24,15 +28,15 @@ export function SelectionStrip({ model, index }: { model: DrawnModel; index: num
   );
   if (verbs.length === 0) return null;
   return (
-    <div className="strip" role="toolbar" aria-label={text}>
-      <span className="strip-count">{text}</span>
+    <div className={cx('strip')} role="toolbar" aria-label={text}>
+      <span className={cx('strip-count')}>{text}</span>
       {verbs
         .filter((v) => v.ok || v.move.kind === 'bundle')
         .map((v) => (
           <Button
             key={v.label}
             aria-disabled={!v.ok}
-            className={v.ok ? '' : 'not-now'}
+            className={cx(v.ok ? '' : 'not-now')}
             onClick={() => (v.ok ? act(v.move) && done(v, index) : notify('refusal', v.why ?? ''))}
           >
             {v.label}

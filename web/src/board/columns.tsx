@@ -9,6 +9,10 @@ import { InputNumber, Sheet } from '../shell/later';
 import { centreOf } from './geometry';
 import { Look } from './looks';
 import type { ViewProps } from './view';
+import { names } from '../shell/names';
+import css from './columns.module.css';
+
+const cx = names(css);
 
 interface Props extends ViewProps {
   /** A piece of the zone's place, to show on its stack. */
@@ -21,13 +25,13 @@ export function Columns({ model, index, scale, bare, sample }: Props) {
     .map((z) => (
       <div
         key={z.id}
-        className={`zone ${zoneClass(z)}`}
+        className={cx(`zone ${zoneClass(z)}`)}
         style={{ left: z.x * scale, top: z.y * scale, width: z.w * scale, height: z.h * scale }}
       >
         {z.role === 'group' && (
           <button
             type="button"
-            className="zone-badge"
+            className={cx('zone-badge')}
             aria-label={`${z.label}: ${z.count}. Select its pieces`}
             onClick={() => selectZone(model, index, z)}
           >
@@ -35,12 +39,12 @@ export function Columns({ model, index, scale, bare, sample }: Props) {
           </button>
         )}
         {z.role !== 'mat' && z.role !== 'group' && (
-          <div className="zone-head" style={{ '--letters': z.label.length } as CSSProperties}>
-            <button type="button" className="zone-name" onClick={() => selectZone(model, index, z)}>
-              {z.unit && <small className="zone-unit">{z.unit}</small>}
-              {z.label} <span className="zone-count">{z.count}</span>
+          <div className={cx('zone-head')} style={{ '--letters': z.label.length } as CSSProperties}>
+            <button type="button" className={cx('zone-name')} onClick={() => selectZone(model, index, z)}>
+              {z.unit && <small className={cx('zone-unit')}>{z.unit}</small>}
+              {z.label} <span className={cx('zone-count')}>{z.count}</span>
               {model.flags.includes('names') && z.shape && (
-                <small className="zone-shape">
+                <small className={cx('zone-shape')}>
                   {z.shape}
                   {z.place !== 'ones' && <b>× 10</b>}
                 </small>
@@ -87,10 +91,10 @@ function Stack({
   const out = Mark.taken | Mark.spent | Mark.crossed | Mark.copy;
   const last = model.pieces.findLast((p) => p[1] === name && !(p[7] & out));
   return (
-    <div className="stack">
-      <div className="stack-row">
+    <div className={cx('stack')}>
+      <div className={cx('stack-row')}>
         <Button
-          className="small"
+          className={cx('small')}
           aria-label={`Put one of the ${zone.label} away`}
           disabled={!last}
           onClick={() =>
@@ -100,7 +104,7 @@ function Stack({
           −
         </Button>
         <Button
-          className="more"
+          className={cx('more')}
           aria-label={`Add ${zone.one}`}
           onClick={() => zone.one && act({ kind: 'place', model: index, amount: zone.one })}
         >
@@ -110,13 +114,13 @@ function Stack({
           <span>+1</span>
         </Button>
         <Sheet anew content={(close) => <HowMany zone={zone} index={index} done={close} />}>
-          <Button className="small" aria-label={`Add several ${zone.label}`}>
+          <Button className={cx('small')} aria-label={`Add several ${zone.label}`}>
             +…
           </Button>
         </Sheet>
       </div>
       {zone.verb && (
-        <Button className="verb" onClick={() => zone.move && act(zone.move)}>
+        <Button className={cx('verb')} onClick={() => zone.move && act(zone.move)}>
           {zone.verb}
         </Button>
       )}
@@ -131,7 +135,7 @@ function HowMany({ zone, index, done }: { zone: ZoneView; index: number; done: (
   };
   return (
     <form
-      className="how-many"
+      className={cx('how-many')}
       onSubmit={(e) => {
         e.preventDefault();
         add();

@@ -5,6 +5,10 @@ import type { ReactNode } from 'react';
 import type { Place } from '../core/core';
 import { act } from '../state/acts';
 import { Menu, Sheet } from '../shell/later';
+import { names } from '../shell/names';
+import css from './controls.module.css';
+
+const cx = names(css);
 
 export interface Word {
   label: string;
@@ -38,7 +42,7 @@ export function Panel({ label, children }: { label: string; children: ReactNode 
   return (
     <Sheet
       content={() => (
-        <div className="panel" role="group" aria-label={label}>
+        <div className={cx('panel')} role="group" aria-label={label}>
           {children}
         </div>
       )}
@@ -58,15 +62,15 @@ interface StepperProps {
 /** A word with one fewer and one more. */
 export function Stepper({ label, value, less, more }: StepperProps) {
   return (
-    <span className="stepper" role="group" aria-label={label}>
-      <span className="stepper-label">{label}</span>
-      <Button className="small" aria-label={`${label}: one fewer`} disabled={!less} onClick={less}>
+    <span className={cx('stepper')} role="group" aria-label={label}>
+      <span className={cx('stepper-label')}>{label}</span>
+      <Button className={cx('small')} aria-label={`${label}: one fewer`} disabled={!less} onClick={less}>
         −
       </Button>
-      <span className="stepper-value" aria-live="polite">
+      <span className={cx('stepper-value')} aria-live="polite">
         {value}
       </span>
-      <Button className="small" aria-label={`${label}: one more`} disabled={!more} onClick={more}>
+      <Button className={cx('small')} aria-label={`${label}: one more`} disabled={!more} onClick={more}>
         +
       </Button>
     </span>
@@ -104,7 +108,7 @@ interface TypedFormProps extends Pick<InputProps, 'placeholder' | 'maxLength' | 
 export function TypedForm({ label, text, setText, word, primary, submit, ...field }: TypedFormProps) {
   return (
     <form
-      className="panel-row"
+      className={cx('panel-row')}
       onSubmit={(e) => {
         e.preventDefault();
         submit();

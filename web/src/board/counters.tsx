@@ -11,6 +11,10 @@ import { cellUnder, named, onMat, onTray, zoneUnder } from './drops';
 import { Look } from './looks';
 import { PieceBoard } from './PieceBoard';
 import type { ViewProps } from './view';
+import { names } from '../shell/names';
+import css from './counters.module.css';
+
+const cx = names(css);
 
 const storyShapes = ['counter', 'bulb', 'seed', 'leaf', 'snail', 'bee', 'pot'] as const;
 
@@ -39,12 +43,12 @@ export function CountersView({ model, index, scale, bare }: ViewProps) {
         .map((z) => (
           <div
             key={z.id}
-            className={`zone ${z.role}`}
+            className={cx(`zone ${z.role}`)}
             style={{ left: z.x * scale, top: z.y * scale, width: z.w * scale, height: z.h * scale }}
           >
             <button
               type="button"
-              className="zone-badge"
+              className={cx('zone-badge')}
               aria-label={`${z.label}: ${z.count}. Select its counters`}
               onClick={() => selectZone(model, index, z)}
             >
@@ -72,9 +76,9 @@ function Supply({ model, index }: { model: DrawnModel; index: number }) {
         ];
   const last = model.pieces.findLast((p) => !(p[7] & (Mark.taken | Mark.crossed | Mark.copy)));
   return (
-    <div className="supply">
+    <div className={cx('supply')}>
       <Button
-        className="small"
+        className={cx('small')}
         aria-label="Put one counter away"
         disabled={!last}
         onClick={() => act({ kind: 'step', model: index, by: 1, down: true })}
@@ -84,7 +88,7 @@ function Supply({ model, index }: { model: DrawnModel; index: number }) {
       {faces.map(([name, mint]) => (
         <Button
           key={name}
-          className="more"
+          className={cx('more')}
           aria-label={`Add 1 ${name}`}
           onClick={() => act({ kind: 'place', model: index, count: 1, mint })}
         >
@@ -112,7 +116,7 @@ function Several({ index, faces }: { index: number; faces: [string, boolean][] }
     <Sheet
       anew
       content={(close) => (
-        <div className="how-many">
+        <div className={cx('how-many')}>
           <label>
             How many? <InputNumber min={1} max={3000} precision={0} value={n} onChange={setN} autoFocus />
           </label>
@@ -127,7 +131,7 @@ function Several({ index, faces }: { index: number; faces: [string, boolean][] }
         </div>
       )}
     >
-      <Button className="small" aria-label="Add several counters">
+      <Button className={cx('small')} aria-label="Add several counters">
         +…
       </Button>
     </Sheet>
@@ -147,7 +151,7 @@ export function CountersLine({ model, index }: { model: DrawnModel; index: numbe
     <>
       <Panel label="Frames">
         <FrameSize model={model} index={index} />
-        <span className="panel-row">
+        <span className={cx('panel-row')}>
           <Button onClick={() => make('frames', { rows: 2, columns: 5, count: 1 })}>Ten frame</Button>
           <Button onClick={() => make('frames', { rows: 2, columns: 5, count: 2 })}>Two ten frames</Button>
           <Button onClick={() => make('frames', { rows: 10, columns: 10, count: 1 })}>Hundred square</Button>
@@ -173,14 +177,14 @@ export function CountersLine({ model, index }: { model: DrawnModel; index: numbe
               less={split > 0 ? () => make('split', { after: split - 1, across }) : undefined}
               more={split < most ? () => make('split', { after: split + 1, across }) : undefined}
             />
-            <span className="panel-row">
+            <span className={cx('panel-row')}>
               <Button onClick={() => make('split', { after: 1, across: !across })}>
                 {across ? 'Shade rows instead' : 'Shade columns instead'}
               </Button>
               <Button onClick={() => make('turn', { frame: 1 })}>Turn on its side</Button>
               <Button onClick={() => make('copyFrame', { frame: Number(s.frames) })}>Copy the last</Button>
             </span>
-            <span className="panel-row">
+            <span className={cx('panel-row')}>
               <Button onClick={() => make('fill', { by: has('pairs') ? 'rows' : 'pairs' })}>
                 {has('pairs') ? 'Fill by rows' : 'Fill in pairs'}
               </Button>
@@ -254,7 +258,7 @@ function FrameSize({ model, index }: { model: DrawnModel; index: number }) {
     </label>
   );
   return (
-    <span className="panel-row">
+    <span className={cx('panel-row')}>
       {number('Rows', rows, setRows, 12)}
       {number('Columns', columns, setColumns, 12)}
       {number('Frames', count, setCount, 60)}
@@ -269,7 +273,7 @@ function FrameSize({ model, index }: { model: DrawnModel; index: number }) {
 function GroupsOf({ index }: { index: number }) {
   const [size, setSize] = useState(3);
   return (
-    <span className="panel-row">
+    <span className={cx('panel-row')}>
       <label>
         Groups of{' '}
         <InputNumber min={1} max={3000} precision={0} value={size} onChange={(n) => setSize(n ?? 1)} />

@@ -7,6 +7,10 @@ import { Panel, Words } from './controls';
 import { onTray, zoneUnder } from './drops';
 import { PieceBoard } from './PieceBoard';
 import type { ViewProps } from './view';
+import { names } from '../shell/names';
+import css from './cubes.module.css';
+
+const cx = names(css);
 
 const seed = () => crypto.getRandomValues(new Uint16Array(1))[0]!;
 
@@ -27,12 +31,12 @@ export function CubesView({ model, index, scale, bare }: ViewProps) {
       {model.zones.map((z) => (
         <div
           key={z.id}
-          className={`zone ${z.role}`}
+          className={cx(`zone ${z.role}`)}
           style={{ left: z.x * scale, top: z.y * scale, width: z.w * scale, height: z.h * scale }}
         >
           <button
             type="button"
-            className="zone-badge"
+            className={cx('zone-badge')}
             aria-label={`${z.label}: ${z.count}. Select its cubes`}
             onClick={() => selectZone(model, index, z)}
           >
@@ -50,7 +54,7 @@ function Train({ model, index, n }: { model: DrawnModel; index: number; n: numbe
   const make = acting(index);
   const trains = Number(model.counts.trains);
   return (
-    <span className="train-words">
+    <span className={cx('train-words')}>
       <Words
         label={`Train ${n}`}
         words={[

@@ -11,6 +11,10 @@ import { Look } from './looks';
 import { PieceLayer } from './PieceLayer';
 import { Rings } from './Rings';
 import type { ViewProps } from './view';
+import { names } from '../shell/names';
+import css from './rack.module.css';
+
+const cx = names(css);
 
 const BEADS = 10;
 /** The width that ten beads take on the reading side, and the way between the sides, in model units. */
@@ -83,24 +87,24 @@ export function RackView({ model, index, scale }: ViewProps) {
         width={model.w * scale}
         height={model.h * scale}
         viewBox={`0 0 ${model.w} ${model.h}`}
-        className={`pieces rack ${push ? 'pushing' : ''}`}
+        className={cx(`pieces rack ${push ? 'pushing' : ''}`)}
         aria-hidden="true"
         onPointerDown={down}
         onPointerMove={move}
         onPointerUp={up}
         onPointerCancel={() => setPush(undefined)}
       >
-        <rect className="reading-side" x={-4} y={0} width={READING} height={model.h} rx={6} />
+        <rect className={cx('reading-side')} x={-4} y={0} width={READING} height={model.h} rx={6} />
         <Backdrop decor={model.decor} />
-        <path className="posts" d={`M-6 2V${model.h - 2}M${model.w + 6} 2V${model.h - 2}`} />
+        <path className={cx('posts')} d={`M-6 2V${model.h - 2}M${model.w + 6} 2V${model.h - 2}`} />
         <PieceLayer pieces={model.pieces.map(travelling)} draw={draw} origins={origins} lit={lit} />
         {!push && <Rings pieces={model.pieces} />}
       </svg>
-      <span className="reading-label">We read this side</span>
+      <span className={cx('reading-label')}>We read this side</span>
       {rows.map((z, i) => (
         <div
           key={z.id}
-          className="row-slider"
+          className={cx('row-slider')}
           role="slider"
           tabIndex={0}
           aria-label={`Row ${i + 1}, beads on the reading side`}
@@ -111,7 +115,7 @@ export function RackView({ model, index, scale }: ViewProps) {
           style={{ top: z.y * scale, height: z.h * scale, width: z.w * scale }}
           onKeyDown={(e) => onRowKey(e, index, i, z.count)}
         >
-          <span className="row-count">{z.count}</span>
+          <span className={cx('row-count')}>{z.count}</span>
         </div>
       ))}
     </>
@@ -148,9 +152,9 @@ export function RackLine({ model, index }: { model: DrawnModel; index: number })
   const rows = model.zones.filter((z) => !z.side).length;
   return (
     <>
-      <span className="rows-choice">
+      <span className={cx('rows-choice')}>
         <Button
-          className="small"
+          className={cx('small')}
           aria-label="One row fewer"
           onClick={() => act({ kind: 'rows', model: index, count: rows - 1 })}
         >
@@ -158,7 +162,7 @@ export function RackLine({ model, index }: { model: DrawnModel; index: number })
         </Button>
         <span>{rows === 1 ? '1 row' : `${rows} rows`}</span>
         <Button
-          className="small"
+          className={cx('small')}
           aria-label="One row more"
           onClick={() => act({ kind: 'rows', model: index, count: rows + 1 })}
         >
@@ -185,7 +189,7 @@ function MoreLess({ index }: { index: number }) {
   const make = (kind: 'more' | 'less') => act({ kind, model: index, amount: text });
   return (
     <Panel label="More or less">
-      <span className="panel-row">
+      <span className={cx('panel-row')}>
         <Input
           aria-label="How many more or less"
           placeholder="29"

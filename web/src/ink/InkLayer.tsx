@@ -9,6 +9,10 @@ import type { Fresh } from './Notes';
 import { usePen } from './pen';
 import { onScreen, spotAt, toUnits } from './spot';
 import { BoardInk, Mark } from './strokes';
+import { names } from '../shell/names';
+import css from './InkLayer.module.css';
+
+const cx = names(css);
 
 /** How near the rubber must come, in pixels. */
 const RUB = 16;
@@ -85,7 +89,7 @@ export function InkLayer({
   return (
     <div
       ref={layer}
-      className={`ink-layer ${tool ? 'writing' : ''}`}
+      className={cx(`ink-layer ${tool ? 'writing' : ''}`)}
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}
       onPointerUp={onPointerUp}
@@ -97,10 +101,10 @@ export function InkLayer({
     >
       <BoardInk ink={ink} w={size.w} h={size.h} />
       {way && rect && tool && tool !== 'note' && (
-        <svg className="ink" width={size.w} height={size.h} aria-hidden="true">
+        <svg className={cx('ink')} width={size.w} height={size.h} aria-hidden="true">
           {rubbing ? (
             <path
-              className="rubbing"
+              className={cx('rubbing')}
               d={`M${way.map((p) => `${p.x - rect.left} ${p.y - rect.top}`).join('L')}`}
             />
           ) : (

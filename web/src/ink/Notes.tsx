@@ -15,6 +15,10 @@ import { useLesson, type DrawnModel } from '../state/lesson';
 import { newId } from '../state/api';
 import { takePen } from './pen';
 import { cornerOf, spotAt, toUnits } from './spot';
+import { names } from '../shell/names';
+import css from './Notes.module.css';
+
+const cx = names(css);
 
 /** Where a note is begun: on the screen, and on the board. */
 export interface Fresh extends Point {
@@ -69,7 +73,7 @@ export function BoardNotes({ stage, fresh, done }: Props) {
           <OneNote key={n.id} note={n} style={{ left: `${n.x / 100}%`, top: `${n.y / 100}%` }} />
         ))}
       {fresh && (
-        <div className="note" style={{ left: fresh.left, top: fresh.top }}>
+        <div className={cx('note')} style={{ left: fresh.left, top: fresh.top }}>
           <Write text="" keep={keep} />
         </div>
       )}
@@ -123,7 +127,7 @@ function OneNote({ note, style }: { note: Note; style: CSSProperties }) {
   return (
     <div
       ref={paper}
-      className="note"
+      className={cx('note')}
       style={{ ...style, translate: by ? `${by.x}px ${by.y}px` : undefined }}
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}
@@ -150,7 +154,7 @@ function OneNote({ note, style }: { note: Note; style: CSSProperties }) {
           </span>
           <Button
             type="text"
-            className="small"
+            className={cx('small')}
             aria-label={`Put the note ${note.text} away`}
             onClick={() => change({ erase: [note.id] })}
           >

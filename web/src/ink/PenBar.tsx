@@ -1,6 +1,10 @@
 // The pens, in words, while one is in the hand.
 import { Button } from 'antd';
 import { takePen, usePen, type Tool } from './pen';
+import { names } from '../shell/names';
+import css from './PenBar.module.css';
+
+const cx = names(css);
 
 const tools: [Tool, string][] = [
   ['pen', 'Pen'],
@@ -19,7 +23,7 @@ export function PenBar() {
   const { tool, colour, width } = usePen();
   if (!tool) return null;
   return (
-    <div className="pen-bar" role="toolbar" aria-label="Pens">
+    <div className={cx('pen-bar')} role="toolbar" aria-label="Pens">
       {tools.map(([name, label]) => (
         <Button
           key={name}
@@ -30,19 +34,19 @@ export function PenBar() {
           {label}
         </Button>
       ))}
-      <span className="pen-group">
+      <span className={cx('pen-group')}>
         {colours.map((c) => (
           <button
             key={c}
             type="button"
-            className={`pen-colour ${c}`}
+            className={cx(`pen-colour ${c}`)}
             aria-label={c}
             aria-pressed={colour === c}
             onClick={() => usePen.setState({ colour: c })}
           />
         ))}
       </span>
-      <span className="pen-group">
+      <span className={cx('pen-group')}>
         {widths.map((label, i) => (
           <Button
             key={label}

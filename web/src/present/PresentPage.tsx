@@ -19,6 +19,10 @@ import { Written } from '../record/Written';
 import { Flower } from '../shell/Mark';
 import { Notices } from '../shell/Notices';
 import { usePresentingKeys } from './keys';
+import { names } from '../shell/names';
+import css from './PresentPage.module.css';
+
+const cx = names(css);
 
 const keyList = [
   ['→, Space, Page Down', 'Next'],
@@ -106,16 +110,16 @@ export function PresentPage() {
     return () => clearTimeout(timer);
   }, [pace, frame, forward]);
 
-  if (status !== 'open' || !scene) return <main className="present" aria-busy="true" />;
+  if (status !== 'open' || !scene) return <main className={cx('present')} aria-busy="true" />;
   const number = frame.asked ? frame.step + 1 : frame.step;
   const yourTurn = theirs > 0 && frame.asked && frame.step >= frame.steps - theirs && !revealed;
   const petals = frame.steps === 0 ? 10 : Math.floor((10 * frame.step) / frame.steps);
   if (blank) {
     return (
-      <main className="present">
+      <main className={cx('present')}>
         <button
           type="button"
-          className="blank"
+          className={cx('blank')}
           aria-label="Show the board again"
           onClick={() => setBlank(false)}
           autoFocus
@@ -124,36 +128,36 @@ export function PresentPage() {
     );
   }
   return (
-    <main className="present">
-      <h1 className="sr-only">{scene.title}</h1>
-      <section className="cue" aria-live="polite" aria-label="Prompt">
+    <main className={cx('present')}>
+      <h1 className={cx('sr-only')}>{scene.title}</h1>
+      <section className={cx('cue')} aria-live="polite" aria-label="Prompt">
         {number === 0 ? (
-          <p className="cue-say">{scene.title}</p>
+          <p className={cx('cue-say')}>{scene.title}</p>
         ) : (
           <>
-            <p className="cue-say">{yourTurn ? 'Your turn.' : frame.prompt.say}</p>
+            <p className={cx('cue-say')}>{yourTurn ? 'Your turn.' : frame.prompt.say}</p>
             {frame.prompt.ask && (
-              <p className="cue-ask">{yourTurn ? 'What comes next?' : frame.prompt.ask}</p>
+              <p className={cx('cue-ask')}>{yourTurn ? 'What comes next?' : frame.prompt.ask}</p>
             )}
             {frame.prompt.ask && (
-              <p className={`cue-answer ${revealed ? '' : 'held'}`} aria-hidden={!revealed}>
+              <p className={cx(`cue-answer ${revealed ? '' : 'held'}`)} aria-hidden={!revealed}>
                 {revealed ? frame.prompt.answer : '\u00a0'}
               </p>
             )}
           </>
         )}
       </section>
-      <div className="present-board" onPointerDown={finishBeats}>
+      <div className={cx('present-board')} onPointerDown={finishBeats}>
         <Stage presenting />
         {writtenShown && (frame.written || frame.lines.length > 0) && (
-          <aside ref={latest} className="present-written" aria-label="Written work">
+          <aside ref={latest} className={cx('present-written')} aria-label="Written work">
             {frame.written && <Written work={frame.written} />}
             {frame.lines.length > 0 && <Lines lines={frame.lines} />}
           </aside>
         )}
       </div>
       {frame.scratch && (
-        <div className={`scratch-bar ${offer ? 'offered' : ''}`} role="status">
+        <div className={cx(`scratch-bar ${offer ? 'offered' : ''}`)} role="status">
           <span>{offer ? 'Keep what you did as a step?' : 'Scratch copy'}</span>
           <Button onClick={() => change('undo')}>Undo</Button>
           <Button
@@ -177,16 +181,16 @@ export function PresentPage() {
       )}
       <PenBar />
       <CountBar />
-      <footer className="present-foot">
-        <span className="petals" role="img" aria-label={`Step ${frame.step} of ${frame.steps}`}>
+      <footer className={cx('present-foot')}>
+        <span className={cx('petals')} role="img" aria-label={`Step ${frame.step} of ${frame.steps}`}>
           <Flower filled={petals} size={44} />
         </span>
-        <ol className="dots" aria-label="Steps">
+        <ol className={cx('dots')} aria-label="Steps">
           {Array.from({ length: frame.steps + 1 }, (_, n) => (
             <li key={n}>
               <button
                 type="button"
-                className={n === frame.step ? 'now' : n < frame.step ? 'done' : ''}
+                className={cx(n === frame.step ? 'now' : n < frame.step ? 'done' : '')}
                 aria-label={n === 0 ? 'Start' : `Step ${n}`}
                 aria-current={n === frame.step ? 'step' : undefined}
                 onClick={() => show(scene.id, n, false)}
@@ -226,7 +230,7 @@ export function PresentPage() {
         <Button onClick={quit}>Quit</Button>
       </footer>
       <Dialog title="Keys while presenting" open={list} onCancel={() => setList(false)} footer={null}>
-        <dl className="keys">
+        <dl className={cx('keys')}>
           {keyList.map(([key, what]) => (
             <div key={key}>
               <dt>{key}</dt>

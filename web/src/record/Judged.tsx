@@ -4,6 +4,10 @@ import { Button } from 'antd';
 import { useMemo } from 'react';
 import { call, CoreError, type Verdict } from '../core/core';
 import { useLesson } from '../state/lesson';
+import { names } from '../shell/names';
+import css from './Judged.module.css';
+
+const cx = names(css);
 
 const isSentence = (text: string) => /[=<>]/.test(text);
 
@@ -27,9 +31,9 @@ export function useVerdict(text: string): Verdict | string | undefined {
 export function Judged({ text, put }: { text: string; put: (text: string) => void }) {
   const verdict = useVerdict(text);
   if (verdict === undefined) return null;
-  if (typeof verdict === 'string') return <p className="judged">{verdict}</p>;
+  if (typeof verdict === 'string') return <p className={cx('judged')}>{verdict}</p>;
   return (
-    <div className={`judged ${verdict.state}`} role="status">
+    <div className={cx(`judged ${verdict.state}`)} role="status">
       {verdict.state === 'open' ? (
         <Button onClick={() => put(verdict.solved ?? text)}>Fill in the unknown</Button>
       ) : (
@@ -46,5 +50,5 @@ export function Standing({ text }: { text: string }) {
   const verdict = useVerdict(text);
   if (!verdict || typeof verdict === 'string') return null;
   const words = { true: 'true', false: 'not true', open: 'claimed', claimed: 'claimed' }[verdict.state];
-  return <em className={`standing ${verdict.state}`}>{words}</em>;
+  return <em className={cx(`standing ${verdict.state}`)}>{words}</em>;
 }

@@ -2,6 +2,10 @@
 // and rows that follow one another as a table.
 import { Bond } from '../board/Beside';
 import type { WrittenLine } from '../core/core';
+import { names } from '../shell/names';
+import css from './Lines.module.css';
+
+const cx = names(css);
 
 /** Lines with the rows of a table gathered. */
 function gathered(lines: WrittenLine[]): WrittenLine[][] {
@@ -16,7 +20,7 @@ function gathered(lines: WrittenLine[]): WrittenLine[][] {
 
 export function Lines({ lines }: { lines: WrittenLine[] }) {
   return (
-    <div className="lines" role="group" aria-label="Written in this example">
+    <div className={cx('lines')} role="group" aria-label="Written in this example">
       {gathered(lines).map((group, i) => {
         const first = group[0]!;
         if (first.kind === 'row') {

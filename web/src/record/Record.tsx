@@ -9,13 +9,17 @@ import { useLesson, type DrawnModel } from '../state/lesson';
 import { Judged, Standing } from './Judged';
 import { Lines } from './Lines';
 import { Written } from './Written';
+import { names } from '../shell/names';
+import css from './Record.module.css';
+
+const cx = names(css);
 
 export function Record() {
   const models = useLesson((s) => s.models);
   const written = useLesson((s) => s.frame.written);
   const lines = useLesson((s) => s.frame.lines);
   return (
-    <aside className="record" aria-label="Record">
+    <aside className={cx('record')} aria-label="Record">
       {written && <Written work={written} />}
       {lines.length > 0 && <Lines lines={lines} />}
       {models.map((m, i) => (
@@ -35,18 +39,18 @@ function ReadOuts({ model, named }: { model: DrawnModel; named: boolean }) {
     edit((handle) => call('setScene', { handle, scene: scene.id, show }));
   };
   return (
-    <section className="readouts" aria-label={named ? `Read-outs of the ${model.kind}` : 'Read-outs'}>
+    <section className={cx('readouts')} aria-label={named ? `Read-outs of the ${model.kind}` : 'Read-outs'}>
       {named && <h3>{views[model.kind as Kind].title}</h3>}
       {model.readouts.map((r) => (
         <button
           key={r.id}
           type="button"
-          className={`readout ${r.id} ${r.shown ? 'shown' : 'held'}`}
+          className={cx(`readout ${r.id} ${r.shown ? 'shown' : 'held'}`)}
           aria-pressed={r.shown}
           onClick={() => flip(r.id, r.shown)}
         >
-          <span className="readout-label">{r.label}</span>
-          <span className="readout-text">{r.shown ? r.text : 'Show'}</span>
+          <span className={cx('readout-label')}>{r.label}</span>
+          <span className={cx('readout-text')}>{r.shown ? r.text : 'Show'}</span>
         </button>
       ))}
     </section>
@@ -64,7 +68,7 @@ function Kept() {
     if (text.trim() && put([...record, { text: text.trim() }])) setText('');
   };
   return (
-    <section className="kept" aria-label="Lines kept">
+    <section className={cx('kept')} aria-label="Lines kept">
       <h3>Our {maths ?? 'maths'}</h3>
       <ul>
         {record.map((line, i) => (
@@ -74,7 +78,7 @@ function Kept() {
             </span>
             <Button
               type="text"
-              className="small"
+              className={cx('small')}
               aria-label={`Remove ${line.text}`}
               onClick={() => put(record.filter((_, j) => j !== i))}
             >

@@ -2,6 +2,10 @@
 // pieces that it stands for, and the other way round.
 import type { Cell, Written as WrittenWork } from '../core/core';
 import { light, useLesson } from '../state/lesson';
+import { names } from '../shell/names';
+import css from './Written.module.css';
+
+const cx = names(css);
 
 const rowsWith = {
   above: ['mark', 'addend 1', 'addend 2', 'addend 3', 'addend 4', 'sum'],
@@ -21,8 +25,8 @@ export function Written({ work }: { work: WrittenWork }) {
   const cellAt = (row: string, place: string) =>
     work.cells.findLast((c) => c.row === row && c.place === place);
   return (
-    <table className={divides ? 'written division' : 'written'} aria-label="Written method">
-      <thead className="sr-only">
+    <table className={cx(divides ? 'written division' : 'written')} aria-label="Written method">
+      <thead className={cx('sr-only')}>
         <tr>
           <th scope="col">sign</th>
           {work.places.map((p) => (
@@ -34,7 +38,7 @@ export function Written({ work }: { work: WrittenWork }) {
       </thead>
       <tbody>
         {rows.map((row) => (
-          <tr key={row} className={`row-${row.replace(' ', '-')}`}>
+          <tr key={row} className={cx(`row-${row.replace(' ', '-')}`)}>
             {['', ...work.places].map((place) => {
               const cell = cellAt(row, place);
               const carried = row === 'dividend' && place ? cellAt('mark', place) : undefined;
@@ -42,7 +46,7 @@ export function Written({ work }: { work: WrittenWork }) {
                 <td
                   key={place}
                   data-place={place || 'sign'}
-                  className={place === 'tenths' ? 'after-point' : undefined}
+                  className={cx(place === 'tenths' ? 'after-point' : undefined)}
                 >
                   {carried && <Digit cell={carried} lit={lit} />}
                   {cell && <Digit cell={cell} lit={lit} />}
@@ -63,7 +67,9 @@ function Digit({ cell, lit }: { cell: Cell; lit: ReadonlySet<number> }) {
     <button
       type="button"
       data-cell={`${row} ${place}`}
-      className={`digit ${row === 'mark' ? 'mark' : ''} ${on ? 'lit' : ''} ${cell.new ? 'just-written' : ''}`}
+      className={cx(
+        `digit ${row === 'mark' ? 'mark' : ''} ${on ? 'lit' : ''} ${cell.new ? 'just-written' : ''}`,
+      )}
       disabled={ids.length === 0}
       onPointerEnter={() => light(ids)}
       onPointerLeave={() => light([])}

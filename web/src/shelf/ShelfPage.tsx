@@ -11,6 +11,10 @@ import { api, newId, type ShelfLine } from '../state/api';
 import { Dialog, fetchOpened, Menu } from '../shell/later';
 import { Flower } from '../shell/Mark';
 import { changes, whereKept } from '../shell/Saving';
+import { names } from '../shell/names';
+import css from './ShelfPage.module.css';
+
+const cx = names(css);
 
 export function ShelfPage() {
   const [deleted, setDeleted] = useState(false);
@@ -25,11 +29,11 @@ export function ShelfPage() {
       .catch(() => undefined);
   }, []);
   return (
-    <div className="shelf">
-      <header className="bar">
+    <div className={cx('shelf')}>
+      <header className={cx('bar')}>
         <Flower size={34} />
-        <h1 className="product">Unit Bloom</h1>
-        <span className="grow" />
+        <h1 className={cx('product')}>Unit Bloom</h1>
+        <span className={cx('grow')} />
         <ImportButton />
         <Button type="primary" size="large" onClick={() => setMaking(true)}>
           New lesson
@@ -37,7 +41,7 @@ export function ShelfPage() {
       </header>
       <main>
         <UnsentWork unsent={unsent} send={send} />
-        <div className="shelf-head">
+        <div className={cx('shelf-head')}>
           <h2>{deleted ? 'Deleted lessons' : 'Lessons'}</h2>
           <Button type="link" onClick={() => setDeleted(!deleted)}>
             {deleted ? 'Back to the lessons' : 'Deleted lessons'}
@@ -53,13 +57,13 @@ export function ShelfPage() {
           />
         )}
         {shelf.data?.length === 0 && (
-          <p className="shelf-empty">
+          <p className={cx('shelf-empty')}>
             {deleted
               ? 'Nothing was deleted in the last 30 days.'
               : 'No lessons yet. Begin with “New lesson”.'}
           </p>
         )}
-        <ul className="cards">
+        <ul className={cx('cards')}>
           {shelf.data?.map((line) => (
             <Card key={line.id} line={line} deleted={deleted} />
           ))}
@@ -93,7 +97,7 @@ function UnsentWork({ unsent, send }: { unsent: Unsent[]; send: () => void }) {
       title={`${changes(u.count)} of ${u.title ? `“${u.title}”` : 'a lesson'} not saved. ${u.why}`}
       description={whereKept(u.count, true)}
       action={
-        <span className="banner-actions">
+        <span className={cx('banner-actions')}>
           <Button onClick={send}>Try again</Button>
           <Link to={`/lesson/${u.id}`}>Open the lesson</Link>
           <Button
@@ -118,17 +122,17 @@ function Card({ line, deleted }: { line: ShelfLine; deleted: boolean }) {
   const scenes = line.scenes === 1 ? '1 scene' : `${line.scenes} scenes`;
   const text = (
     <>
-      <span className="card-title">{line.title}</span>
-      <span className="card-objective">{line.objective}</span>
-      <span className="card-foot">{scenes}</span>
+      <span className={cx('card-title')}>{line.title}</span>
+      <span className={cx('card-objective')}>{line.objective}</span>
+      <span className={cx('card-foot')}>{scenes}</span>
     </>
   );
   return (
-    <li className="card">
+    <li className={cx('card')}>
       {deleted ? (
-        <div className="card-main">{text}</div>
+        <div className={cx('card-main')}>{text}</div>
       ) : (
-        <Link className="card-main" to={`/lesson/${line.id}`}>
+        <Link className={cx('card-main')} to={`/lesson/${line.id}`}>
           {text}
         </Link>
       )}
@@ -145,7 +149,7 @@ function Card({ line, deleted }: { line: ShelfLine; deleted: boolean }) {
             },
           ]}
         >
-          <Button type="text" className="small card-more" aria-label={`More for ${line.title}`}>
+          <Button type="text" className={cx('small card-more')} aria-label={`More for ${line.title}`}>
             ⋯
           </Button>
         </Menu>
@@ -205,7 +209,7 @@ function NewLesson({ close }: { close: () => void }) {
   };
   return (
     <Dialog title="New lesson" open onCancel={close} okText="Begin" onOk={() => void begin()}>
-      <label className="field">
+      <label className={cx('field')}>
         Title
         <Input
           size="large"

@@ -2,6 +2,10 @@
 // politely to those who listen.
 import { useEffect } from 'react';
 import { dismissNotice, useLesson } from '../state/lesson';
+import { names } from './names';
+import css from './Notices.module.css';
+
+const cx = names(css);
 
 const SHOWN_MS = 7000;
 
@@ -15,12 +19,17 @@ export function Notices() {
   }, [notice]);
   return (
     <>
-      <div className="sr-only" role="status" aria-live="polite">
+      <div className={cx('sr-only')} role="status" aria-live="polite">
         {announce}
       </div>
-      <div role="alert" className="notice-room">
+      <div role="alert" className={cx('notice-room')}>
         {notice && (
-          <button key={notice.at} type="button" className={`notice ${notice.kind}`} onClick={dismissNotice}>
+          <button
+            key={notice.at}
+            type="button"
+            className={cx(`notice ${notice.kind}`)}
+            onClick={dismissNotice}
+          >
             {notice.text}
           </button>
         )}

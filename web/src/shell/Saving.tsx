@@ -5,6 +5,10 @@ import { call } from '../core/core';
 import { download } from './download';
 import { useLesson } from '../state/lesson';
 import { keepAsCopy, sendAgain } from '../state/session';
+import { names } from './names';
+import css from './Saving.module.css';
+
+const cx = names(css);
 
 /** "Saved" is said only when the server has acknowledged everything. */
 export function SaveWord() {
@@ -19,7 +23,7 @@ export function SaveWord() {
         : `${changes(save.unsent)} not saved`;
   const state = save.unsent === 0 ? 'saved' : save.why === undefined ? 'saving' : 'waiting';
   return (
-    <span className={`save-state ${state}`} role="status">
+    <span className={cx(`save-state ${state}`)} role="status">
       {word}
     </span>
   );
@@ -43,17 +47,17 @@ export function SaveBanner() {
   if (!stuck && save.kept) return null;
   if (!stuck) {
     return (
-      <div className="save-banner" role="status">
+      <div className={cx('save-banner')} role="status">
         <span>This browser keeps nothing on the device. Leave this page only when it says Saved.</span>
       </div>
     );
   }
   return (
-    <div className="save-banner" role="status">
+    <div className={cx('save-banner')} role="status">
       <span>
         <b>{changes(save.unsent)} not saved.</b> {save.why} {whereKept(save.unsent, save.kept)}
       </span>
-      <span className="banner-actions">
+      <span className={cx('banner-actions')}>
         <Button onClick={sendAgain}>Try again</Button>
         <Button onClick={() => void keepAsCopy()}>Keep as a copy</Button>
         <Button onClick={() => saveAsFile(title)}>Save as a file</Button>

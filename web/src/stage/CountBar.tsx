@@ -5,6 +5,10 @@ import { useEffect, useState } from 'react';
 import { create } from 'zustand';
 import { call, type Reached } from '../core/core';
 import { light, notify, sentence, useLesson } from '../state/lesson';
+import { names } from '../shell/names';
+import css from './CountBar.module.css';
+
+const cx = names(css);
 
 const useCount = create<{ counts: Reached[] }>(() => ({ counts: [] }));
 
@@ -43,8 +47,8 @@ function Counting({ counts }: { counts: Reached[] }) {
   const now = counts[at - 1];
   const firstPart = counts.findIndex((c) => c.part !== counts[0]!.part);
   return (
-    <div className="count-bar" role="toolbar" aria-label="Counting aloud">
-      <output className="count-now" aria-live="polite">
+    <div className={cx('count-bar')} role="toolbar" aria-label="Counting aloud">
+      <output className={cx('count-now')} aria-live="polite">
         <b>{now?.upto ?? '0'}</b> {now?.words ?? 'zero'}
       </output>
       <Button disabled={at === 0} onClick={() => setAt(at - 1)}>

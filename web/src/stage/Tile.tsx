@@ -17,6 +17,10 @@ import { KeptCopies } from '../board/KeptCopies';
 import { usePinch } from '../board/pinch';
 import { SelectionStrip } from '../board/SelectionStrip';
 import { views, type Kind } from '../board/views';
+import { names } from '../shell/names';
+import css from './Tile.module.css';
+
+const cx = names(css);
 
 interface TileProps {
   model: DrawnModel;
@@ -63,15 +67,15 @@ export function Tile({ model, index, alone, bare, presenting }: TileProps) {
   );
   const name = `${view.title}${numeral?.shown && !covered ? `, ${numeral.text}` : ''}`;
   return (
-    <section className="tile" aria-label={name}>
+    <section className={cx('tile')} aria-label={name}>
       {!bare && <TileLine model={model} index={index} alone={alone} zoom={zoom} setZoom={setZoom} />}
-      {model.title && <h2 className="tile-title">{model.title}</h2>}
-      {model.linked && <span className="link-mark">Linked: one number</span>}
-      <div className={zoom > 1 ? 'room zoomed' : 'room'} ref={room} {...pinch}>
+      {model.title && <h2 className={cx('tile-title')}>{model.title}</h2>}
+      {model.linked && <span className={cx('link-mark')}>Linked: one number</span>}
+      <div className={cx(zoom > 1 ? 'room zoomed' : 'room')} ref={room} {...pinch}>
         {size.w > 0 && (
-          <div className="side-by-side" style={{ margin: `${head}px ${end}px ${foot}px ${side}px` }}>
+          <div className={cx('side-by-side')} style={{ margin: `${head}px ${end}px ${foot}px ${side}px` }}>
             <KeptCopies model={model} index={index} scale={scale} gap={KEPT_GAP} bare={bare} />
-            <div className="drawing" style={{ width: model.w * scale, height: model.h * scale }}>
+            <div className={cx('drawing')} style={{ width: model.w * scale, height: model.h * scale }}>
               <view.Pieces model={seen} index={index} scale={scale} bare={bare} />
               <ModelInk model={model} index={index} scale={scale} ink={ink} />
               <ModelNotes model={model} index={index} scale={scale} />
@@ -109,10 +113,10 @@ function TileLine({ model, index, alone, zoom, setZoom }: LineProps) {
     }
   };
   return (
-    <div className="tile-line">
+    <div className={cx('tile-line')}>
       <Input
         ref={input}
-        className="typed"
+        className={cx('typed')}
         aria-label={`Type a number for the ${view.title.toLowerCase()}`}
         placeholder={view.hint}
         value={text}
@@ -157,13 +161,13 @@ export function Stage({ presenting = false }: { presenting?: boolean }) {
   return (
     <div
       ref={stage}
-      className={`stage models-${models.length} ${stacked ? 'stacked' : ''}`}
+      className={cx(`stage models-${models.length} ${stacked ? 'stacked' : ''}`)}
       id="board"
       data-moving={moving ? '' : undefined}
       style={stacked ? undefined : { gridTemplateColumns: shares.map((s) => `minmax(0, ${s}fr)`).join(' ') }}
     >
       {models.map((m, i) => (
-        <div className="tile-place" key={`${i}-${m.kind}`}>
+        <div className={cx('tile-place')} key={`${i}-${m.kind}`}>
           <Tile model={m} index={i} alone={models.length === 1} bare={bare} presenting={presenting} />
           {i < models.length - 1 && !stacked && <Edge index={i} shares={shares} pull={setPulled} />}
         </div>
