@@ -14,9 +14,9 @@ test('a train is typed in parts, snapped after a cube, and joined by dragging', 
   await drag(page, page.locator('[data-piece]').nth(5), { x: end.x + 20, y: end.y + 20 });
   await expect(page.locator('.zone.train')).toHaveCount(1);
   await expect(says(page, 'numeral')).toHaveText('9');
-  await expect(page.locator('svg.bond')).toHaveCount(0);
+  await expect(page.locator('svg.Beside_bond')).toHaveCount(0);
   await choose(page, 'Arrange', 'Number bond on the board');
-  await expect(page.locator('svg.bond')).toContainText('9');
+  await expect(page.locator('svg.Beside_bond')).toContainText('9');
 });
 
 test('towers of ten, snaps at random, and the longest train first', async ({ page }) => {

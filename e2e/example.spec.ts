@@ -59,7 +59,7 @@ test('an example is presented with keys alone, forward, back and to its end', as
       return [
         ...spots,
         document.querySelector('.Written_written')?.textContent,
-        document.querySelector('.PresentPage_cue-say')?.textContent,
+        document.querySelector('.Cue_cue-say')?.textContent,
       ].join(' ');
     });
   };
@@ -139,7 +139,7 @@ test('touching the board while presenting makes a scratch copy, offered before i
   await page.keyboard.press('ArrowRight');
   await expect(page.getByText('Keep what you did as a step?')).toBeVisible();
   await page.keyboard.press('ArrowRight');
-  await expect(page.locator('.PresentPage_scratch-bar')).toBeHidden();
+  await expect(page.locator('.ScratchBar_scratch-bar')).toBeHidden();
   await page.keyboard.press('ArrowLeft');
   await expect(pieces(page, 'tens')).toHaveCount(start);
 

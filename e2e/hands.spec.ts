@@ -49,14 +49,14 @@ test('every dialog begins at its first field, by mouse and by keys', async ({ pa
   }
   await page.getByRole('button', { name: 'New worked example' }).click();
   await typeThere(page, '58 + 67');
-  await expect(page.getByRole('dialog').locator('.preview li').first()).toBeVisible();
+  await expect(page.getByRole('dialog').locator('.ExamplePreview_preview li').first()).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toBeHidden();
   await expect(page.getByRole('button', { name: 'New worked example' })).toBeFocused();
 
   await page.keyboard.press('Enter');
   await typeThere(page, '8 + 5');
-  await expect(page.getByRole('dialog').locator('.problem')).toHaveValue('8 + 5');
+  await expect(page.getByRole('dialog').locator('.ExampleDialog_problem')).toHaveValue('8 + 5');
 });
 
 test('the focus is never lost: after menus, verbs, dialogs and deleting', async ({ page }) => {
@@ -97,7 +97,7 @@ test('the keys of presenting go on whatever was touched', async ({ page }) => {
   await typeThere(page, '58 + 67');
   await page.keyboard.press('Enter');
   await present(page);
-  const at = page.locator('.PresentPage_dots [aria-current=step]');
+  const at = page.locator('.Foot_dots [aria-current=step]');
   for (let n = 0; n < 8; n++) await page.keyboard.press('ArrowRight');
   const before = await at.textContent();
   await page.locator('[data-piece]').first().click();

@@ -135,9 +135,9 @@ test('presented, an example plays by itself, and the last step is left to the cl
   await present(page);
   await choose(page, 'Play', 'Your turn: all steps');
   await page.keyboard.press('ArrowRight');
-  await expect(page.locator('.PresentPage_cue')).toContainText('Your turn.');
+  await expect(page.locator('.Cue_cue')).toContainText('Your turn.');
   await page.keyboard.press('r');
-  await expect(page.locator('.PresentPage_cue')).toContainText('With the tens');
+  await expect(page.locator('.Cue_cue')).toContainText('With the tens');
   await choose(page, 'Play', 'By itself, every 4 seconds');
   await expect(page.getByRole('img', { name: 'Step 2 of 4' })).toBeVisible({ timeout: 20_000 });
 });

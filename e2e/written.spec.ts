@@ -32,7 +32,7 @@ const step = (page: Page, n: number) => page.getByRole('button', { name: new Reg
 /** Reads a row of the grid from the largest place down; empty cells are dots. */
 const rowOf = (page: Page, row: string) =>
   page
-    .locator(`.Written_written .row-${row} td:not([data-place='sign'])`)
+    .locator(`.Written_written :is(.row-${row}, .Written_row-${row}) td:not([data-place='sign'])`)
     .evaluateAll((cells) =>
       cells.map((c) => c.querySelector('.Written_digit:not(.Written_mark)')?.textContent ?? '.').join(''),
     );

@@ -1,0 +1,97 @@
+// What a teacher chooses of a method: the model, and the method's own options.
+import { Input, Radio, Select } from 'antd';
+import { views, type Kind } from '../board/views';
+import type { MethodInfo } from '../core/core';
+import { names } from '../shell/names';
+import css from './ExampleOptions.module.css';
+
+const cx = names(css);
+
+/** Options that are the lesson's words, or are chosen elsewhere. */
+const ofTheLesson = ['regroup', 'ones'];
+
+/** What is asked for in options of the teacher's own words, with an example. */
+const texts: Record<string, [label: string, sample: string]> = {
+  seen: ['What children saw', '8 and 2 more and 3'],
+  story: ['What it is about', 'bulbs'],
+};
+
+const titled = (name: string) => name[0]!.toUpperCase() + name.slice(1);
+
+interface Props {
+  method: MethodInfo;
+  picked: Record<string, string>;
+  pick: (picked: Record<string, string>) => void;
+  model: string;
+  setModel: (model: string) => void;
+}
+
+export function ExampleOptions({ method, picked, pick, model, setModel }: Props) {
+  return (
+    <div className={cx('options')}>
+      {method.models.length > 1 && (
+        <div className={cx('choices')}>
+          <span>Shown with</span>
+          <Select
+            aria-label="Shown with"
+            value={method.models.includes(model) ? model : ''}
+            options={[
+              { value: '', label: 'The first that fits' },
+              ...method.models.map((m) => ({ value: m, label: views[m as Kind].title })),
+            ]}
+            onChange={setModel}
+          />
+        </div>
+      )}
+      {method.options
+        .filter((o) => !ofTheLesson.includes(o.name))
+        .map((o) =>
+          o.choices === undefined ? (
+            <OwnWords
+              key={o.name}
+              name={o.name}
+              doc={o.doc}
+              value={picked[o.name] ?? ''}
+              change={(value) => pick({ ...picked, [o.name]: value })}
+            />
+          ) : (
+            <fieldset className={cx('choices')} key={o.name}>
+              <legend>{titled(o.name)}</legend>
+              <Radio.Group
+                value={picked[o.name] ?? o.choices[0]}
+                onChange={(e) => pick({ ...picked, [o.name]: e.target.value as string })}
+              >
+                {o.choices.map((c) => (
+                  <Radio key={c} value={c}>
+                    {titled(c)}
+                  </Radio>
+                ))}
+              </Radio.Group>
+            </fieldset>
+          ),
+        )}
+    </div>
+  );
+}
+
+interface OwnWordsProps {
+  name: string;
+  doc: string;
+  value: string;
+  change: (value: string) => void;
+}
+
+/** An option that is a text of the teacher's own. */
+function OwnWords({ name, doc, value, change }: OwnWordsProps) {
+  const [label, sample] = texts[name] ?? [titled(name), doc];
+  return (
+    <Input
+      aria-label={label}
+      placeholder={`${label}: ${sample}`}
+      value={value}
+      onChange={(e) => change(e.target.value)}
+      autoComplete="off"
+      spellCheck={false}
+    />
+  );
+}

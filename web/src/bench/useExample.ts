@@ -1,0 +1,64 @@
+// A worked example while it is chosen: the method, the problem as it is typed, what the
+// teacher picked, and how it will go.
+import { useMemo, useState } from 'react';
+import { call, type MethodInfo, type Plain } from '../core/core';
+import { edit, show } from '../state/acts';
+import { newId } from '../state/api';
+import { sentence, useLesson } from '../state/lesson';
+
+export interface Preview {
+  plain?: Plain;
+  /** Why there is none. */
+  why?: string;
+}
+
+export function useExample() {
+  const words = useLesson((s) => s.outline.words);
+  const methods = useMemo(() => call('methods', {}), []);
+  const [chosen, setChosen] = useState('column-add');
+  const [typed, setTyped] = useState('');
+  const [model, setModel] = useState('');
+  const [picked, setPicked] = useState<Record<string, string>>({});
+  const method = methods.find((m) => m.id === chosen)!;
+  const request = useMemo(
+    () => ({
+      typed,
+      method: chosen,
+      model: method.models.includes(model) ? model : '',
+      options: { ...ofMethod(method, picked), ...given(words) },
+    }),
+    [typed, chosen, method, model, picked, words],
+  );
+  const preview = useMemo<Preview>(() => {
+    if (typed.trim() === '') return {};
+    try {
+      return { plain: call('preview', request) };
+    } catch (error) {
+      return { why: sentence(error) };
+    }
+  }, [typed, request]);
+  const choose = (id: string) => {
+    setChosen(id);
+    setPicked({});
+  };
+  /** Puts the example into the lesson; says whether it did. */
+  const add = (): boolean => {
+    if (!preview.plain) return false;
+    const id = newId();
+    if (!edit((handle) => call('addExample', { handle, id, ...request }))) return false;
+    show(id, 0, false);
+    return true;
+  };
+  return { methods, method, choose, typed, setTyped, model, setModel, picked, setPicked, preview, add };
+}
+
+function ofMethod(method: MethodInfo, picked: Record<string, string>) {
+  const names = method.options.map((o) => o.name).filter((name) => picked[name]);
+  return Object.fromEntries(names.map((name) => [name, picked[name]!]));
+}
+
+/** The lesson's own words that are chosen. */
+function given(words: Partial<Record<'regroup' | 'ones', string>>) {
+  const { regroup, ones } = words;
+  return { ...(regroup && { regroup }), ...(ones && { ones }) };
+}
