@@ -1,0 +1,148 @@
+package method_test
+
+import (
+	"flag"
+	"fmt"
+	"os"
+	"path/filepath"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"unitbloom/core/board"
+	"unitbloom/core/lesson"
+	"unitbloom/core/method"
+)
+
+var update = flag.Bool("update", false, "write the transcripts anew")
+
+// odd are the problems whose lessons are written down whole, one file a method: the
+// sample's neighbours with zeros, ones, equals, decimals, another model or another way.
+// A transcript is there to be read; one that changes is read again.
+var odd = map[string][]string{
+	"build":           {"0", "7", "305 on blocks", "40.06 on discs", "20 on rack", "13 on cubes", "13 on rack, one by one"},
+	"read":            {"blocks 3h 12o", "rack 2: 6 8", "cubes 2T 5a4b", "discs 3o 5.h", "counters 0"},
+	"count":           {"98, 1, 3", "37, 5, 2", "990, 10, 2 on discs"},
+	"teens":           {"10", "17", "20", "run"},
+	"more-less":       {"0.9 +0.1", "1000 -1 on blocks", "5 60 +1 +10", "296 +10 -100, shape=fan"},
+	"compare":         {"7, 7", "3.5, 3.45", "12 + 5, 11 + 7", "9, 40 on blocks"},
+	"shift":           {"0 × 10", "450 ÷ 100", "2.50 × 1000, use=mass", "3.05 × 100, way=at once"},
+	"add-facts":       {"0 + 6", "7 + 8", "9 + 2", "4 + 6", "5 + 5", "9 + 4", "9 + 4 on counters", "6 + 8, seen=5 and 9"},
+	"bonds":           {"1", "4, zero=not allowed", "3, story=bulbs", "13"},
+	"snap":            {"8, 4", "2"},
+	"turn":            {"20 + 1", "3 × 5"},
+	"column-add":      {"0 + 0", "99 + 1", "3.7 + 2.85", "12 + 8 + 95", "58 + 67 on discs", "40 + 7, marks=below"},
+	"subtract-facts":  {"20 − 13", "14 − 6 on counters", "9 − 9", "20 − 3", "7 − 4, way=difference on counters"},
+	"difference":      {"9, 5", "7, 7", "463, 128", "12, 0"},
+	"column-subtract": {"5 − 5", "100 − 1", "3.5 − 2.75", "463 − 128, exchange=first", "64 − 4 on discs"},
+	"pattern":         {"8 + 5, 18 + 5", "9 − 4, 19 − 4"},
+	"unknown":         {"? − 7 = 8", "15 − ? = 8", "6 + 7 = ?", "3 × ? = 12", "? ÷ 4 = 5"},
+	"array":           {"1 × 6", "12 × 3", "5 × 1"},
+	"share":           {"99 ÷ 9", "1200 ÷ 4", "12 ÷ 3 on counters", "5 ÷ 7 on counters", "864 ÷ 4", "7 ÷ 2, remainder=decimals", "0 ÷ 3"},
+	"group":           {"5 ÷ 1, answer=first", "12 ÷ 3", "3 ÷ 5"},
+}
+
+// request reads "7 − 4, way=difference on counters".
+func request(t *testing.T, id, text string) method.Request {
+	t.Helper()
+	typed, model, _ := strings.Cut(text, " on ")
+	options := map[string]string{}
+	if rest, slow := strings.CutSuffix(model, ", one by one"); slow {
+		model, options["pace"] = rest, "one by one"
+	}
+	if at := strings.LastIndex(typed, ", "); at >= 0 && strings.Contains(typed[at:], "=") && id != "unknown" {
+		name, value, _ := strings.Cut(typed[at+2:], "=")
+		typed, options[name] = typed[:at], value
+	}
+	r, err := method.Typed(id, typed)
+	require.NoError(t, err, text)
+	r.Model, r.Options = model, options
+	return r
+}
+
+func TestLessonsReadAsTheyWereRead(t *testing.T) {
+	for _, spec := range method.Specs() {
+		t.Run(spec.ID, func(t *testing.T) {
+			var b strings.Builder
+			require.NotEmpty(t, odd[spec.ID], "the method has no transcript")
+			for _, text := range append([]string{spec.Typed}, odd[spec.ID]...) {
+				e, err := method.Make(request(t, spec.ID, text))
+				require.NoError(t, err, text)
+				for _, one := range append([]method.Example{e}, e.More...) {
+					fmt.Fprintf(&b, "# %s: %s\n\n", text, one.Scene.Title)
+					transcribe(t, &b, one)
+				}
+			}
+			path := filepath.Join("testdata", spec.ID+".txt")
+			if *update {
+				require.NoError(t, os.WriteFile(path, []byte(b.String()), 0o600))
+			}
+			want, err := os.ReadFile(path)
+			require.NoErrorf(t, err, "if %s is new, run go test ./core/method -update", spec.ID)
+			assert.Equal(t, string(want), b.String(), "if this is meant, run go test ./core/method -update and read it")
+		})
+	}
+}
+
+// transcribe writes what the class sees and hears, and after each step the board.
+func transcribe(t *testing.T, b *strings.Builder, e method.Example) {
+	t.Helper()
+	now := e.Scene.Start
+	fmt.Fprintf(b, "  [%s]\n", board.Print(now))
+	for i, s := range e.Plain().Steps {
+		fmt.Fprintf(b, "%d. %s\n", i+1, s.Say)
+		for _, l := range [][2]string{{"?", s.Ask}, {"=", s.Answer}, {"look:", s.Look}} {
+			if l[1] != "" {
+				fmt.Fprintf(b, "   %s %s\n", l[0], l[1])
+			}
+		}
+		for _, w := range s.Write {
+			fmt.Fprintf(b, "   writes %s\n", lineOf(w))
+		}
+		next, err := board.ApplyAll(now, s.Moves)
+		require.NoError(t, err)
+		var kinds []string
+		for _, mv := range s.Moves {
+			kinds = append(kinds, mv.Kind)
+		}
+		if now = next; len(kinds) > 0 {
+			fmt.Fprintf(b, "   %s [%s]%s\n", strings.Join(kinds, ", "), board.Print(now), rung(now))
+		}
+	}
+	b.WriteString("\n")
+}
+
+func lineOf(w lesson.Write) string {
+	switch w.Kind {
+	case "cell":
+		at := ""
+		if w.Place != nil {
+			at = w.Place.Plural()
+		}
+		return fmt.Sprintf("%s %s: %s", w.Row, at, w.Text)
+	case "row":
+		return "| " + strings.Join(w.Cells, " | ")
+	case "bond":
+		return w.Whole + " of " + strings.Join(w.Parts, " and ")
+	}
+	return w.Text
+}
+
+// rung tells how many pieces stand in each ring.
+func rung(b board.Board) string {
+	in := map[int]int{}
+	most := 0
+	for _, p := range b.Lay(0).Pieces {
+		if n := int(p.Marks >> 8); n > 0 {
+			in[n]++
+			most = max(most, n)
+		}
+	}
+	out := ""
+	for n := 1; n <= most; n++ {
+		out += fmt.Sprintf(" ring of %d", in[n])
+	}
+	return out
+}
