@@ -48,8 +48,10 @@ export function openFake(scenes: Record<string, ('asks' | 'says')[]>) {
         marks: '',
         steps: steps.map((kind) => ({
           say: 'We look.',
-          ask: kind === 'asks' ? 'How many?' : '', answer: '', look: '', moves: 0,
-         ,
+          ask: kind === 'asks' ? 'How many?' : '',
+          answer: '',
+          look: '',
+          moves: 0,
         })),
       })),
     },
