@@ -91,7 +91,7 @@ func applyMoves(text string, moves []string) (applied, error) {
 		if b.IsCovered(i) {
 			says.Total, says.UnitForm = board.Hidden, board.Hidden
 		}
-		for _, r := range b.ReadOuts(i, say.Words{}) {
+		for _, r := range b.ReadOuts(i, say.Vocabulary{}) {
 			says.Says[r.ID] = r.Text
 		}
 		out.ReadOuts = append(out.ReadOuts, says)

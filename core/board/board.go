@@ -109,9 +109,9 @@ func (b Board) with(i int, m Model) Board {
 	return b
 }
 
-// Turn is one application of a move: it gives out ids and collects what the
+// Tx is one application of a move: it gives out ids and collects what the
 // move did.
-type Turn struct {
+type Tx struct {
 	ids    *IDs
 	room   int
 	effect Effect
@@ -139,13 +139,13 @@ type Became struct {
 }
 
 // NewID is an id for a new piece.
-func (t *Turn) NewID() PieceID { return t.ids.Next() }
+func (t *Tx) NewID() PieceID { return t.ids.Next() }
 
 // TakeIDs reserves n ids in a row.
-func (t *Turn) TakeIDs(n int) PieceID { return t.ids.Take(n) }
+func (t *Tx) TakeIDs(n int) PieceID { return t.ids.Take(n) }
 
-// Room refuses when more pieces would not fit on the board.
-func (t *Turn) Room(more int) error {
+// CheckRoom refuses when more pieces would not fit on the board.
+func (t *Tx) CheckRoom(more int) error {
 	if more > t.room {
 		return say.Refuse("too-many-pieces", say.Int("n", say.Given, MaxPieces-t.room+more),
 			say.Int("limit", say.Given, MaxPieces))
@@ -154,17 +154,17 @@ func (t *Turn) Room(more int) error {
 }
 
 // Became records that pieces turned into others.
-func (t *Turn) Became(from, to []PieceID) {
+func (t *Tx) Became(from, to []PieceID) {
 	t.effect.Became = append(t.effect.Became, Became{from, to})
 }
 
 // Stage records the model as it is on the way to where the move leads.
-func (t *Turn) Stage(m Model) {
+func (t *Tx) Stage(m Model) {
 	t.effect.Stages = append(t.effect.Stages, t.board.with(t.model, m).settleCovers())
 }
 
 // Say records the announcement.
-func (t *Turn) Say(id string, values ...say.Value) { t.effect.Said = say.New(id, values...) }
+func (t *Tx) Say(id string, values ...say.Value) { t.effect.Said = say.New(id, values...) }
 
 // Apply makes the move. On a refusal the error is a *say.Refusal and the board
 // returned is the one given. What comes out can always be kept in a file: that is
@@ -188,7 +188,7 @@ func (b Board) apply(mv Move) (Board, Effect, error) {
 		return b, Effect{}, err
 	}
 	ids := b.ids
-	t := Turn{ids: &ids, room: MaxPieces - b.Pieces(), board: b, model: mv.Model}
+	t := Tx{ids: &ids, room: MaxPieces - b.Pieces(), board: b, model: mv.Model}
 	next, err := spec.apply(b, mv.Model, args, &t)
 	if err != nil {
 		return b, Effect{}, err

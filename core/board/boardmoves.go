@@ -94,7 +94,7 @@ func init() {
 	boardTable = tableOf(boardMoves)
 }
 
-func boardMove[A any](kind, doc, board string, example A, apply func(Board, int, A, *Turn) (Board, error),
+func boardMove[A any](kind, doc, board string, example A, apply func(Board, int, A, *Tx) (Board, error),
 	before ...Move) MoveSpec {
 	var zero A
 	spec := MoveSpec{Kind: kind, Doc: doc, Laws: []LawKind{Looks}, Args: zero, Board: board, Before: before,
@@ -102,7 +102,7 @@ func boardMove[A any](kind, doc, board string, example A, apply func(Board, int,
 	if kind == "link" {
 		spec.Laws = []LawKind{Sets}
 	}
-	spec.apply = func(b Board, model int, args any, t *Turn) (Board, error) {
+	spec.apply = func(b Board, model int, args any, t *Tx) (Board, error) {
 		if kind != "addModel" && !b.has(model) {
 			return b, b.noModel(model)
 		}
@@ -123,7 +123,7 @@ func (b Board) noModel(i int) error {
 	return say.Refuse("no-model", say.Int("n", say.Given, i+1), say.Int("count", say.Given, len(b.Models)))
 }
 
-func cover(b Board, i int, a CoverArgs, t *Turn) (Board, error) {
+func cover(b Board, i int, a CoverArgs, t *Tx) (Board, error) {
 	if a.Zone == "" {
 		a.Zone = AllZone
 	}
@@ -158,7 +158,7 @@ func coverName(b Board, c Cover) string {
 	return c.Zone
 }
 
-func uncover(b Board, i int, a UncoverArgs, t *Turn) (Board, error) {
+func uncover(b Board, i int, a UncoverArgs, t *Tx) (Board, error) {
 	if a.Index != nil {
 		if *a.Index < 0 || *a.Index >= len(b.Covers) {
 			return b, say.Refuse("no-cover", say.Int("n", say.Given, *a.Index+1))
@@ -181,7 +181,7 @@ func orAll(zone string) string {
 	return zone
 }
 
-func moveCover(b Board, i int, a MoveCoverArgs, t *Turn) (Board, error) {
+func moveCover(b Board, i int, a MoveCoverArgs, t *Tx) (Board, error) {
 	if a.Index < 0 || a.Index >= len(b.Covers) {
 		return b, say.Refuse("no-cover", say.Int("n", say.Given, a.Index+1))
 	}
@@ -198,7 +198,7 @@ func moveCover(b Board, i int, a MoveCoverArgs, t *Turn) (Board, error) {
 	return b, nil
 }
 
-func addModel(b Board, _ int, a ModelArgs, t *Turn) (Board, error) {
+func addModel(b Board, _ int, a ModelArgs, t *Tx) (Board, error) {
 	spec, ok := SpecOf(a.Of)
 	if !ok {
 		return b, BadField("of", "there is no model called \""+a.Of+"\". Models are "+kindsList())
@@ -207,7 +207,7 @@ func addModel(b Board, _ int, a ModelArgs, t *Turn) (Board, error) {
 		return b, say.Refuse("models-full")
 	}
 	m := spec.New(t.ids)
-	if err := t.Room(m.Pieces()); err != nil {
+	if err := t.CheckRoom(m.Pieces()); err != nil {
 		return b, err
 	}
 	b.Models = append(slices.Clone(b.Models), m)
@@ -216,7 +216,7 @@ func addModel(b Board, _ int, a ModelArgs, t *Turn) (Board, error) {
 	return b, nil
 }
 
-func removeModel(b Board, i int, _ NoArgs, t *Turn) (Board, error) {
+func removeModel(b Board, i int, _ NoArgs, t *Tx) (Board, error) {
 	if len(b.Models) == 1 {
 		return b, say.Refuse("last-model")
 	}
@@ -239,7 +239,7 @@ func (b Board) coversAt(now func(model int) int) []Cover {
 	return kept
 }
 
-func title(b Board, i int, a TitleArgs, t *Turn) (Board, error) {
+func title(b Board, i int, a TitleArgs, t *Tx) (Board, error) {
 	if len([]rune(a.Title)) > 200 {
 		return b, BadField("title", "a title has at most 200 letters")
 	}
@@ -247,7 +247,7 @@ func title(b Board, i int, a TitleArgs, t *Turn) (Board, error) {
 	return b.tile(i, func(x *Tile) { x.Title = a.Title }), nil
 }
 
-func width(b Board, i int, a WidthArgs, t *Turn) (Board, error) {
+func width(b Board, i int, a WidthArgs, t *Tx) (Board, error) {
 	if a.Share < MinWidth || a.Share > MaxWidth {
 		return b, BadCount(a.Share, MinWidth, MaxWidth)
 	}
@@ -291,7 +291,7 @@ func newOrder(models, from, to int) []int {
 	return slices.Insert(order, min(to, len(order)), from)
 }
 
-func reorder(b Board, i int, a ToArgs, t *Turn) (Board, error) {
+func reorder(b Board, i int, a ToArgs, t *Tx) (Board, error) {
 	if !b.has(a.To) {
 		return b, b.noModel(a.To)
 	}
@@ -307,7 +307,7 @@ func reorder(b Board, i int, a ToArgs, t *Turn) (Board, error) {
 	return b, nil
 }
 
-func link(b Board, i int, a WithArgs, t *Turn) (Board, error) {
+func link(b Board, i int, a WithArgs, t *Tx) (Board, error) {
 	if !b.has(a.With) || a.With == i {
 		return b, b.noModel(a.With)
 	}
@@ -331,26 +331,26 @@ func link(b Board, i int, a WithArgs, t *Turn) (Board, error) {
 	return b, nil
 }
 
-func unlink(b Board, i int, _ NoArgs, t *Turn) (Board, error) {
+func unlink(b Board, i int, _ NoArgs, t *Tx) (Board, error) {
 	t.Say("did.unlinked")
 	return b.tile(i, func(x *Tile) { x.Linked = false }).unlinkLonely(), nil
 }
 
-func keepCopy(b Board, i int, _ NoArgs, t *Turn) (Board, error) {
+func keepCopy(b Board, i int, _ NoArgs, t *Tx) (Board, error) {
 	if b.IsCovered(i) {
 		return b, say.Refuse("covered") // the copy would lie open
 	}
 	if len(b.Tiles[i].Kept) == MaxKept {
 		return b, say.Refuse("kept-full", say.Int("n", say.Given, MaxKept))
 	}
-	if err := t.Room(b.Models[i].Pieces()); err != nil {
+	if err := t.CheckRoom(b.Models[i].Pieces()); err != nil {
 		return b, err
 	}
 	t.Say("did.kept")
 	return b.tile(i, func(x *Tile) { x.Kept = append(slices.Clone(x.Kept), b.Models[i]) }), nil
 }
 
-func dropKept(b Board, i int, a IndexArgs, t *Turn) (Board, error) {
+func dropKept(b Board, i int, a IndexArgs, t *Tx) (Board, error) {
 	if a.Index < 0 || a.Index >= len(b.Tiles[i].Kept) {
 		return b, say.Refuse("no-kept", say.Int("n", say.Given, a.Index+1))
 	}
@@ -358,9 +358,9 @@ func dropKept(b Board, i int, a IndexArgs, t *Turn) (Board, error) {
 	return b.tile(i, func(x *Tile) { x.Kept = slices.Delete(slices.Clone(x.Kept), a.Index, a.Index+1) }), nil
 }
 
-func beside(b Board, i int, a BesideArgs, t *Turn) (Board, error) {
+func beside(b Board, i int, a BesideArgs, t *Tx) (Board, error) {
 	var known []string
-	for _, r := range b.ReadOuts(i, say.Words{}) {
+	for _, r := range b.ReadOuts(i, say.Vocabulary{}) {
 		known = append(known, r.ID)
 	}
 	for _, id := range a.ReadOuts {

@@ -38,7 +38,7 @@ type Decor struct {
 // Sprite is one piece as it lies.
 type Sprite struct {
 	ID         PieceID
-	Look       string // "one", "ten", "hundred", "thousand", "bead"
+	Drawing    string // "one", "ten", "hundred", "thousand", "bead"
 	X, Y, W, H int32
 	Zone       string
 	Part       int8

@@ -13,7 +13,7 @@ const Hidden = "?"
 // ReadOuts are what model i says of its number, in the class's words. While
 // anything of the model is covered, each says Hidden unless it gives nothing
 // away.
-func (b Board) ReadOuts(i int, w say.Words) []ReadOut {
+func (b Board) ReadOuts(i int, w say.Vocabulary) []ReadOut {
 	m := b.Models[i]
 	form := m.InPlay()
 	total := totalOf(form)
@@ -45,7 +45,7 @@ func (b Board) ReadOuts(i int, w say.Words) []ReadOut {
 
 // bond is the whole with its parts, in the order they lie. With fewer than two
 // parts there is nothing to join.
-func bond(whole place.Number, parts []place.Number, w say.Words) ReadOut {
+func bond(whole place.Number, parts []place.Number, w say.Vocabulary) ReadOut {
 	r := ReadOut{ID: "bond", Label: w.BondName(), Text: "–", Whole: whole.String()}
 	if len(parts) < 2 {
 		return r
@@ -57,4 +57,4 @@ func bond(whole place.Number, parts []place.Number, w say.Words) ReadOut {
 	return r
 }
 
-func label(id string, w say.Words) string { return say.New("label." + id).Text(w) }
+func label(id string, w say.Vocabulary) string { return say.New("label." + id).Text(w) }

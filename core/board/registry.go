@@ -53,14 +53,14 @@ type ModelSpec struct {
 	Layout func(Model) Layout
 	// ReadOuts are the model's own, beside those that every number has. They are
 	// told what is covered; the board keeps back those that are not Safe.
-	ReadOuts func(m Model, w say.Words, covers []Covering) []ReadOut
+	ReadOuts func(m Model, w say.Vocabulary, covers []Covering) []ReadOut
 	// Parts are the parts of the model's whole in the order they lie, for the
 	// bond; nil when it shows none.
 	Parts func(Model) []place.Number
 	// Counting is the pieces in play in the order in which a class counts them.
 	Counting func(Model) []Counted
 	// Follow brings a linked model to a number, by the difference.
-	Follow func(Model, place.UnitForm, *Turn) (Model, error)
+	Follow func(Model, place.UnitForm, *Tx) (Model, error)
 	// Offers are the verbs that a selection of pieces might carry.
 	Offers func(Model, []PieceID) []Offer
 	// Find gives the ids of the pieces that a selector means.
@@ -169,7 +169,7 @@ type MoveSpec struct {
 	// saved is nil, a move is saved as it is.
 	ofModel bool
 	limits  *form.Limits
-	apply   func(b Board, model int, args any, t *Turn) (Board, error)
+	apply   func(b Board, model int, args any, t *Tx) (Board, error)
 	law     func(b Board, model int, args any) (Law, error)
 	saved   func(b Board, model int, args any) (any, error)
 }
@@ -208,7 +208,7 @@ type Rule[M Model, A any] struct {
 	Doc     string
 	Laws    []LawKind
 	Law     func(M, A) (Law, error)
-	Apply   func(M, A, *Turn) (M, error)
+	Apply   func(M, A, *Tx) (M, error)
 	Saved   func(M, A) (A, error)
 	Board   string
 	Before  []Move
@@ -228,7 +228,7 @@ func (r Rule[M, A]) Spec() MoveSpec {
 // each pair of model and parameters would make the browser's core a tenth larger.
 func (s MoveSpec) by(apply, law, saved reflect.Value) MoveSpec {
 	s.ofModel = true
-	s.apply = func(b Board, model int, args any, t *Turn) (Board, error) {
+	s.apply = func(b Board, model int, args any, t *Tx) (Board, error) {
 		m, err := call(apply, b.Models[model], args, t)
 		if err != nil {
 			return b, err

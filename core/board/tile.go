@@ -54,7 +54,7 @@ func (b Board) tile(i int, f func(*Tile)) Board {
 // follow brings the models linked to model i to its number, each by the
 // difference and, where it can, with the same regrouping. One that cannot hold
 // the number is unlinked with the reason.
-func (b Board) follow(was Board, i int, t *Turn) Board {
+func (b Board) follow(was Board, i int, t *Tx) Board {
 	if !b.Tiles[i].Linked || slices.Equal(was.Models[i].InPlay(), b.Models[i].InPlay()) {
 		return b
 	}
@@ -68,7 +68,7 @@ func (b Board) follow(was Board, i int, t *Turn) Board {
 	return b.unlinkLonely()
 }
 
-func (b Board) followOne(j int, form place.UnitForm, t *Turn) Board {
+func (b Board) followOne(j int, form place.UnitForm, t *Tx) Board {
 	m := b.Models[j]
 	spec, _ := SpecOf(m.Kind())
 	next, err := spec.Follow(m, form, t)

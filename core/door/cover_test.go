@@ -69,7 +69,7 @@ func open(b board.Board) []string {
 			continue
 		}
 		z := zones[p.Zone]
-		out = append(out, fmt.Sprint(p.Zone, " ", p.Look, " ", int(p.X)-z.X, " ", int(p.Y)-z.Y, " ", p.Part, " ", p.Marks,
+		out = append(out, fmt.Sprint(p.Zone, " ", p.Drawing, " ", int(p.X)-z.X, " ", int(p.Y)-z.Y, " ", p.Part, " ", p.Marks,
 			" ", p.Text))
 	}
 	return append(out, asJSON(l.Flags), asJSON(l.Settings))

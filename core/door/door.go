@@ -139,7 +139,7 @@ func (d *Door) explain(handle int, err error) Failure {
 	if !errors.As(err, &refusal) {
 		return Failure{CodeInvalid, err.Error()}
 	}
-	var words say.Words
+	var words say.Vocabulary
 	if s := d.sessions[handle]; s != nil {
 		words = s.doc.Words
 	}

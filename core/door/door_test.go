@@ -192,7 +192,7 @@ func TestTheClassesWordsReachEveryLabel(t *testing.T) {
 	b, err := board.Parse("blocks 1t 6o")
 	require.NoError(t, err)
 	d := openLesson(t, lesson.Lesson{
-		Format: 2, Title: "Bulbs", Words: say.Words{Regroup: "exchange", Ones: "units"},
+		Format: 2, Title: "Bulbs", Words: say.Vocabulary{Regroup: "exchange", Ones: "units"},
 		Scenes: []lesson.Scene{{ID: "a", Start: b, Show: []string{"unitForm"}}},
 	})
 	out := d.apply(`{"kind":"place","amount":"4 ones"}`)

@@ -27,7 +27,7 @@ func (list Pieces) append(out []byte) []byte {
 		}
 		p := &list[i]
 		out = strconv.AppendUint(append(out, '['), uint64(p.ID), 10)
-		out = append(append(append(out, `,"`...), p.Look...), '"')
+		out = append(append(append(out, `,"`...), p.Drawing...), '"')
 		for _, n := range [...]int32{p.X, p.Y, p.W, p.H, int32(p.Part), int32(p.Marks)} {
 			out = strconv.AppendInt(append(out, ','), int64(n), 10)
 		}

@@ -191,7 +191,7 @@ func randomAct(t *rapid.T, d desk, n int) (string, map[string]any) {
 		return edit(lesson.Edit{Kind: "record", At: &at, Record: []lesson.Entry{{Text: fmt.Sprint("line ", n)}}})
 	case 12:
 		return edit(lesson.Edit{Kind: "setLesson", Head: &lesson.Head{Title: fmt.Sprint("Lesson ", n),
-			Words: say.Words{Ones: "units"}}})
+			Words: say.Vocabulary{Ones: "units"}}})
 	case 13:
 		return edit(lesson.Edit{Kind: "orderScenes", Order: []string{"b", "a", "c"}})
 	}

@@ -17,7 +17,7 @@ type Outline struct {
 	ID        string         `json:"id"`
 	Title     string         `json:"title"`
 	Objective string         `json:"objective"`
-	Words     say.Words      `json:"words"`
+	Words     say.Vocabulary `json:"words"`
 	Scenes    []SceneLine    `json:"scenes"`
 	Record    []lesson.Entry `json:"record"`
 	// Newer is set when the lesson is of a newer format: it is only read.

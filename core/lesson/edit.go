@@ -43,9 +43,9 @@ type Edit struct {
 
 // Head is what a lesson says of itself.
 type Head struct {
-	Title     string    `json:"title" jsonschema:"required"`
-	Objective string    `json:"objective"`
-	Words     say.Words `json:"words"`
+	Title     string         `json:"title" jsonschema:"required"`
+	Objective string         `json:"objective"`
+	Words     say.Vocabulary `json:"words"`
 }
 
 // SceneHead is what a scene says of itself.

@@ -23,15 +23,15 @@ const (
 
 // Lesson is the whole document. Values are immutable: an edit gives a new one.
 type Lesson struct {
-	Format    int       `json:"format" jsonschema:"required,enum=2" jsonschema_description:"The version of the file form."`
-	Minor     int       `json:"minor,omitempty" jsonschema:"minimum=0" jsonschema_description:"Which optional fields there can be; 0 when left out."`
-	Requires  []string  `json:"requires,omitempty" jsonschema:"maxItems=20" jsonschema_description:"What a program must know to change the lesson. One that does not know all of it only reads it."`
-	ID        string    `json:"id" jsonschema:"maxLength=64" jsonschema_description:"The lesson's own name; a new one is given on import."`
-	Title     string    `json:"title" jsonschema:"required,maxLength=200" jsonschema_description:"What the shelf shows."`
-	Objective string    `json:"objective,omitempty" jsonschema:"maxLength=2000" jsonschema_description:"What the class is to notice."`
-	Words     say.Words `json:"words" jsonschema_description:"What the class calls things."`
-	Scenes    []Scene   `json:"scenes" jsonschema:"required,maxItems=200" jsonschema_description:"The scenes in order."`
-	Record    []Entry   `json:"record,omitempty" jsonschema:"maxItems=2000" jsonschema_description:"What is kept beside the board, across scenes."`
+	Format    int            `json:"format" jsonschema:"required,enum=2" jsonschema_description:"The version of the file form."`
+	Minor     int            `json:"minor,omitempty" jsonschema:"minimum=0" jsonschema_description:"Which optional fields there can be; 0 when left out."`
+	Requires  []string       `json:"requires,omitempty" jsonschema:"maxItems=20" jsonschema_description:"What a program must know to change the lesson. One that does not know all of it only reads it."`
+	ID        string         `json:"id" jsonschema:"maxLength=64" jsonschema_description:"The lesson's own name; a new one is given on import."`
+	Title     string         `json:"title" jsonschema:"required,maxLength=200" jsonschema_description:"What the shelf shows."`
+	Objective string         `json:"objective,omitempty" jsonschema:"maxLength=2000" jsonschema_description:"What the class is to notice."`
+	Words     say.Vocabulary `json:"words" jsonschema_description:"What the class calls things."`
+	Scenes    []Scene        `json:"scenes" jsonschema:"required,maxItems=200" jsonschema_description:"The scenes in order."`
+	Record    []Entry        `json:"record,omitempty" jsonschema:"maxItems=2000" jsonschema_description:"What is kept beside the board, across scenes."`
 	// Newer is set on a lesson that this version does not know enough of to change:
 	// it is only read.
 	Newer *Newer     `json:"-"`

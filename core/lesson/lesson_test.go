@@ -55,7 +55,7 @@ func TestFilesOfFormatOneStillOpen(t *testing.T) {
 			}
 			for i, step := range sc.Steps {
 				for _, l := range step.Lines() {
-					assert.NotContains(t, l.Text(say.Words{}), "{", "%s, scene %s, step %d is said whole", file, sc.ID, i+1)
+					assert.NotContains(t, l.Text(say.Vocabulary{}), "{", "%s, scene %s, step %d is said whole", file, sc.ID, i+1)
 				}
 			}
 		}
@@ -127,7 +127,7 @@ func TestJoinedStepsKeepTheMovesAndWritingOfBoth(t *testing.T) {
 	require.Len(t, joined.Write, 2)
 	assert.Equal(t, "6", joined.Write[0].Text)
 	assert.Equal(t, "8", joined.Write[1].Text)
-	assert.Equal(t, "How many?", joined.Ask.Text(say.Words{}))
+	assert.Equal(t, "How many?", joined.Ask.Text(say.Vocabulary{}))
 	assert.Len(t, steps[0].Write, 1, "the steps are as they were")
 }
 
@@ -168,7 +168,7 @@ func TestEditsLeaveTheOldLessonAsItWas(t *testing.T) {
 		{Kind: "putScene", Put: &put, At: &at},
 		{Kind: "removeScene", Scene: "a"},
 		{Kind: "orderScenes", Order: []string{"b", "a"}},
-		{Kind: "setLesson", Head: &lesson.Head{Title: "Seeds", Words: say.Words{Ones: "units"}}},
+		{Kind: "setLesson", Head: &lesson.Head{Title: "Seeds", Words: say.Vocabulary{Ones: "units"}}},
 		{Kind: "setRecord", Record: []lesson.Entry{{Text: "13 = 10 + 3"}}},
 	} {
 		after, err := lesson.Apply(l, e)

@@ -254,7 +254,7 @@ func decodeNewer(head fileHead, raw []byte) (Lesson, error) {
 		_ = json.Unmarshal(newer.file[field], into)
 	}
 	if l.Words.Validate() != nil {
-		l.Words = say.Words{}
+		l.Words = say.Vocabulary{}
 	}
 	if l.recordFaults() != nil {
 		l.Record = nil

@@ -57,7 +57,7 @@ type Request struct {
 // has More: an example for each further way.
 type Example struct {
 	Scene lesson.Scene
-	Words say.Words
+	Words say.Vocabulary
 	End   board.Board
 	More  []Example
 	// Offer is a problem that the set would do well to have, for the teacher alone.
@@ -172,8 +172,8 @@ func (s Spec) optionNames() []string {
 }
 
 // Words are the class's words of a request.
-func (r Request) words() say.Words {
-	return say.Words{Regroup: r.Options["regroup"], Ones: r.Options["ones"]}
+func (r Request) words() say.Vocabulary {
+	return say.Vocabulary{Regroup: r.Options["regroup"], Ones: r.Options["ones"]}
 }
 
 // Plain is the example as the command line prints it: every line a text.
@@ -306,7 +306,7 @@ func Typed(id, text string) (Request, error) {
 	if spec.read != nil {
 		return Request{Method: id, Args: spec.read(text)}, nil
 	}
-	return Request{Method: id, Args: Words(text)}, nil
+	return Request{Method: id, Args: Tokens(text)}, nil
 }
 
 // methodOf guesses the method from the signs of a problem.
@@ -339,9 +339,9 @@ func isPower(s string) bool {
 	return s == "10" || s == "100" || s == "1000"
 }
 
-// Words parts a typed line into numbers and signs; spaces inside a number stay
+// Tokens parts a typed line into numbers and signs; spaces inside a number stay
 // with it: "4 002 - 1 567".
-func Words(text string) []string {
+func Tokens(text string) []string {
 	var out []string
 	number := ""
 	end := func() {

@@ -406,16 +406,16 @@ func checkExample(t *testing.T, e method.Example) {
 		if form := now.Models[0].InPlay().String(); form != s.UnitForm {
 			require.Equal(t, form, s.UnitForm, "%s, step %d", name, i+1)
 		}
-		if s.Say.Text(say.Words{}) == "" {
+		if s.Say.Text(say.Vocabulary{}) == "" {
 			require.Failf(t, "it says nothing", "%s, step %d", name, i+1)
 		}
 		for _, l := range []say.Line{s.Say, s.Ask, s.Look} {
 			if l.Message.Has(say.Answer) {
-				require.Failf(t, "it gives its answer away", "%s, step %d: %s", name, i+1, l.Text(say.Words{}))
+				require.Failf(t, "it gives its answer away", "%s, step %d: %s", name, i+1, l.Text(say.Vocabulary{}))
 			}
 		}
 		for _, l := range s.Lines() {
-			if text := l.Text(say.Words{}); strings.Contains(text, "{") {
+			if text := l.Text(say.Vocabulary{}); strings.Contains(text, "{") {
 				require.NotContains(t, text, "{", name)
 			}
 		}
@@ -689,7 +689,7 @@ func TestWhatChildrenSawIsHeldAgainstWhatIsThere(t *testing.T) {
 	checkExample(t, e)
 	var bonds []string
 	for _, s := range e.Scene.Steps {
-		if strings.HasPrefix(s.Say.Text(say.Words{}), "One of you saw") {
+		if strings.HasPrefix(s.Say.Text(say.Vocabulary{}), "One of you saw") {
 			for _, w := range s.Write {
 				if w.Kind == "bond" {
 					bonds = append(bonds, strings.Join(w.Parts, " "))
@@ -941,7 +941,7 @@ func TestEveryTenThatIsMadeOrOpenedIsSaid(t *testing.T) {
 			}
 			crossings++
 		}
-		said := e.Scene.Steps[1].Answer.Text(say.Words{})
+		said := e.Scene.Steps[1].Answer.Text(say.Vocabulary{})
 		require.Equal(t, crossings, strings.Count(said, "made 1 new")+strings.Count(said, "was opened"), "%d %s %d: %s", n,
 			sign, by, said)
 	}
@@ -1045,7 +1045,7 @@ func TestAllPairsAreToldAsAStory(t *testing.T) {
 	assert.Equal(t, "How many bulbs in each bed?", e.Plain().Steps[2].Ask)
 	assert.Equal(t, "2 in one bed and 1 in the other.", e.Plain().Steps[2].Answer)
 	assert.Equal(t, []string{"2", "1", "2 + 1 = 3"}, e.Plain().Steps[2].Write[0].Cells)
-	assert.Equal(t, "bulb", board.LayOut(e.End.Models[0]).Pieces[0].Look, "what has a shape of its own is shown in it")
+	assert.Equal(t, "bulb", board.LayOut(e.End.Models[0]).Pieces[0].Drawing, "what has a shape of its own is shown in it")
 	_, err = method.Make(method.Request{Method: "bonds", Args: []string{"3"}, Options: map[string]string{"story": "tens"}})
 	assert.EqualError(t, err, `"tens" is not a thing to count here. Write one in the plural, like bulbs.`)
 }

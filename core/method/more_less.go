@@ -227,7 +227,7 @@ func (m *maker) countNew() []board.Move {
 
 // crossed tells which tens were made, or opened, between a number and the next,
 // from the place that was counted in.
-func crossed(w say.Words, from, to place.Number, at place.Place) string {
+func crossed(w say.Vocabulary, from, to place.Number, at place.Place) string {
 	id := "cross.made"
 	if to.Cmp(from) < 0 {
 		id, from, to = "cross.opened", to, from
@@ -240,7 +240,7 @@ func crossed(w say.Words, from, to place.Number, at place.Place) string {
 }
 
 // changedPlaces names the places whose digits differ.
-func changedPlaces(w say.Words, a, b place.Number) string {
+func changedPlaces(w say.Vocabulary, a, b place.Number) string {
 	var names []string
 	for p := place.Largest; p >= place.Smallest; p-- {
 		if a.Digit(p) != b.Digit(p) {

@@ -112,7 +112,7 @@ func offerCrossing(done []simple) (simple, bool) {
 }
 
 func simpleProblem(s string) (x int, sign string, y int, err error) {
-	words := Words(s)
+	words := Tokens(s)
 	if len(words) != 3 || mirrored(words[1]) != "−" && words[1] != "+" {
 		return 0, "", 0, say.Refuse("pattern-problem", text("text", s))
 	}

@@ -81,12 +81,70 @@ func TestGroupsOnAMatLieApart(t *testing.T) {
 	end := map[string]int32{}
 	begin := map[string]int32{}
 	for _, p := range b.Lay(0).Pieces {
-		if x, ok := begin[p.Look]; !ok || p.X < x {
-			begin[p.Look] = p.X
+		if x, ok := begin[p.Drawing]; !ok || p.X < x {
+			begin[p.Drawing] = p.X
 		}
-		end[p.Look] = max(end[p.Look], p.X+p.W)
+		end[p.Drawing] = max(end[p.Drawing], p.X+p.W)
 	}
 	require.Len(t, end, 3)
 	assert.Greater(t, begin["ten"], end["hundred"])
 	assert.Greater(t, begin["one"], end["ten"])
+}
+
+func TestEachOfSeveralCoversIsItsOwn(t *testing.T) {
+	two := []string{`{"kind":"cover","zone":"ones"}`, `{"kind":"cover","zone":"tens"}`}
+	b, err := play(t, "blocks 3t 5o", two...)
+	require.NoError(t, err)
+	require.Len(t, b.Covers, 2)
+	first, err := play(t, "blocks 3t 5o", append(two, `{"kind":"uncover","index":0}`)...)
+	require.NoError(t, err)
+	require.Len(t, first.Covers, 1)
+	assert.Equal(t, "tens", first.Covers[0].Zone)
+	last, err := play(t, "blocks 3t 5o", append(two, `{"kind":"uncover","index":1}`)...)
+	require.NoError(t, err)
+	assert.Equal(t, "ones", last.Covers[0].Zone)
+	_, err = play(t, "blocks 3t 5o", append(two, `{"kind":"uncover","index":2}`)...)
+	require.Error(t, err)
+}
+
+func TestOnlyCellsThatLieWhollyUnderACoverAreHidden(t *testing.T) {
+	cells := func(moves ...string) (n int) {
+		b, err := play(t, "counters 2x5: 6", moves...)
+		require.NoError(t, err)
+		for _, d := range b.Shown(0).Decor {
+			if d.Kind == "cell" {
+				n++
+			}
+		}
+		return n
+	}
+	whole, err := play(t, "counters 2x5: 6")
+	require.NoError(t, err)
+	first := whole.Lay(0).Decor[0]
+	require.Equal(t, "cell", first.Kind)
+	over := func(w, h int) string {
+		return fmt.Sprintf(`{"kind":"cover","at":{"x":%d,"y":%d,"w":%d,"h":%d}}`, first.X, first.Y, w, h)
+	}
+	assert.Equal(t, 10, cells())
+	assert.Equal(t, 9, cells(over(first.W, first.H)), "the others are there still")
+	assert.Equal(t, 10, cells(over(first.W-1, first.H)))
+	assert.Equal(t, 10, cells(over(first.W, first.H-1)))
+}
+
+func TestABoardTakesNoMoreThanIsReckoned(t *testing.T) {
+	const piece = 200
+	for _, spec := range board.Specs() {
+		for _, notation := range spec.Examples {
+			b, err := board.Parse(notation)
+			require.NoError(t, err)
+			for _, mv := range []string{`{"kind":"title","title":"<<<<<<<<<<<<<<<<<<<<<<<<<<<<<<"}`, `{"kind":"keep"}`,
+				`{"kind":"cover"}`} {
+				var move board.Move
+				require.NoError(t, json.Unmarshal([]byte(mv), &move))
+				b, _, err = board.Apply(b, move)
+				require.NoError(t, err)
+				assert.GreaterOrEqual(t, b.Bytes(piece), len(asJSON(t, b)), "%s after %s", notation, mv)
+			}
+		}
+	}
 }

@@ -28,7 +28,7 @@ func init() { board.Use(tally.Spec()) }
 
 // readOut is one read-out of a model, by its id.
 func readOut(t require.TestingT, b board.Board, model int, id string) string {
-	for _, r := range b.ReadOuts(model, say.Words{}) {
+	for _, r := range b.ReadOuts(model, say.Vocabulary{}) {
 		if r.ID == id {
 			return r.Text
 		}
@@ -97,7 +97,7 @@ func TestPieceIDsAreNeverUsedTwice(t *testing.T) {
 			now := map[board.PieceID]bool{}
 			for i := range b.Models {
 				for _, p := range b.Lay(i).Pieces {
-					if p.Look == "card" {
+					if p.Drawing == "card" {
 						continue // a digit comes back as itself
 					}
 					require.Falsef(t, now[p.ID], "piece %d lies on the board twice", p.ID)
@@ -178,7 +178,7 @@ func TestLayoutsKeepPiecesInTheirZonesAndApart(t *testing.T) {
 		b := drawBoard(t)
 		for i, m := range b.Models {
 			l := b.Lay(i)
-			lying := slices.DeleteFunc(slices.Clone(l.Pieces), func(s board.Sprite) bool { return s.Look == "card" })
+			lying := slices.DeleteFunc(slices.Clone(l.Pieces), func(s board.Sprite) bool { return s.Drawing == "card" })
 			require.Len(t, lying, m.Pieces())
 			at := map[[2]int32]board.PieceID{}
 			for _, p := range l.Pieces {
@@ -254,7 +254,7 @@ func tryExample(t *testing.T, mv board.MoveSpec) {
 	require.NoErrorf(t, err, "%s on %s", mv.Kind, mv.Board)
 	next, effect, err := board.Apply(b, board.Move{Kind: mv.Kind, Args: mv.Example})
 	require.NoErrorf(t, err, "%s on %s", mv.Kind, mv.Board)
-	require.NotEmptyf(t, effect.Said.Text(say.Words{}), "%s says nothing", mv.Kind)
+	require.NotEmptyf(t, effect.Said.Text(say.Vocabulary{}), "%s says nothing", mv.Kind)
 	if mv.Kind != "counted" { // there is nothing new on a board that was just read
 		require.NotEqualf(t, asJSON(t, b)+layouts(b), asJSON(t, next)+layouts(next), "%s does nothing on its own example",
 			mv.Kind)
@@ -432,14 +432,14 @@ func TestReadOutsStaySilentUnderACover(t *testing.T) {
 	require.NoError(t, err)
 	b, _, err = board.Apply(b, board.Move{Kind: "cover", Args: board.CoverArgs{Zone: "row 1 right"}})
 	require.NoError(t, err)
-	for _, r := range b.ReadOuts(0, say.Words{}) {
+	for _, r := range b.ReadOuts(0, say.Vocabulary{}) {
 		if !r.Safe {
 			assert.Equal(t, board.Hidden, r.Text, r.ID)
 			assert.Empty(t, r.Parts, r.ID)
 		}
 	}
 	assert.Equal(t, "6 and ? make 10; 8 and 2 make 10", readOut(t, b, 0, "missing"))
-	assert.Equal(t, "42", b.ReadOuts(1, say.Words{})[0].Text, "the other model is not covered")
+	assert.Equal(t, "42", b.ReadOuts(1, say.Vocabulary{})[0].Text, "the other model is not covered")
 	b, _, err = board.Apply(b, board.Move{Kind: "uncover"})
 	require.NoError(t, err)
 	assert.Equal(t, "14", readOut(t, b, 0, "numeral"))

@@ -264,7 +264,7 @@ func TestThePointNeverMovesAndZerosTravel(t *testing.T) {
 	cards := func(b board.Board) map[board.PieceID]string {
 		out := map[board.PieceID]string{}
 		for _, s := range b.Lay(0).Pieces {
-			if s.Look == "card" {
+			if s.Drawing == "card" {
 				out[s.ID] = s.Text
 			}
 		}
@@ -342,7 +342,7 @@ func TestALinkedModelUnlinksWithTheReason(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, "blocks 1th 2h 5t | rack 2: 3 0", board.Print(next))
 	require.Len(t, effect.Also, 1)
-	assert.Contains(t, effect.Also[0].Text(say.Words{}), "1250 does not fit. A rack of 2 rows holds 20.")
+	assert.Contains(t, effect.Also[0].Text(say.Vocabulary{}), "1250 does not fit. A rack of 2 rows holds 20.")
 	assert.False(t, next.Tiles[0].Linked)
 	// The same regrouping where it can be held.
 	b, err = play(t, "discs 0 | blocks 0", `{"kind":"link","with":1}`, `{"kind":"build","amount":"2 hundreds 14 tens"}`)
@@ -362,7 +362,7 @@ func TestFreeCoversStayOnTheirZone(t *testing.T) {
 	}
 	assert.Equal(t, before.X-ones(b).X, after.X-ones(grown).X, "it stays on the ones when a column appears")
 	assert.Greater(t, after.X, before.X)
-	for _, r := range grown.ReadOuts(0, say.Words{}) {
+	for _, r := range grown.ReadOuts(0, say.Vocabulary{}) {
 		assert.True(t, r.Safe || r.Text == board.Hidden, r.ID)
 	}
 }

@@ -95,7 +95,7 @@ func (m Message) Has(role Role) bool {
 
 // Text is the sentence in the class's words. An unknown id, as from a newer
 // file, prints as the id itself.
-func (m Message) Text(w Words) string {
+func (m Message) Text(w Vocabulary) string {
 	if m.IsZero() {
 		return ""
 	}
@@ -116,7 +116,7 @@ func (m Message) Text(w Words) string {
 	}
 }
 
-func (m Message) fill(name string, w Words) string {
+func (m Message) fill(name string, w Vocabulary) string {
 	if word, ok := strings.CutPrefix(name, "@"); ok {
 		return w.verb(word)
 	}
@@ -129,7 +129,7 @@ func (m Message) fill(name string, w Words) string {
 	return "{" + name + "}"
 }
 
-func (v Value) text(form string, w Words) string {
+func (v Value) text(form string, w Vocabulary) string {
 	switch {
 	case v.Form != nil:
 		return w.UnitForm(v.Form)
@@ -175,15 +175,15 @@ type Line struct {
 func (l Line) IsZero() bool { return l.Own == "" && l.Message.IsZero() }
 
 // Text is the line in the class's words.
-func (l Line) Text(w Words) string {
+func (l Line) Text(w Vocabulary) string {
 	if l.Own != "" {
 		return l.Own
 	}
 	return l.Message.Text(w)
 }
 
-// Words are what the class calls things, chosen once for a lesson.
-type Words struct {
+// Vocabulary are what the class calls things, chosen once for a lesson.
+type Vocabulary struct {
 	Regroup string `json:"regroup,omitempty" jsonschema:"enum=bundle,enum=regroup,enum=exchange,enum=trade,enum=rename,enum=carry" jsonschema_description:"What the class calls making ten of a place into one of the next, and back."`
 	Ones    string `json:"ones,omitempty" jsonschema:"enum=ones,enum=units" jsonschema_description:"What the class calls the ones."`
 	Bond    string `json:"bond,omitempty" jsonschema:"enum=number bond,enum=part-whole model" jsonschema_description:"What the class calls a whole with its parts."`
@@ -199,7 +199,7 @@ var BondNames = []string{"number bond", "part-whole model"}
 var defaultShapes = []string{"cube", "long", "flat", "big cube"}
 
 // BondName is what the class calls a whole with its parts, to begin a label.
-func (w Words) BondName() string {
+func (w Vocabulary) BondName() string {
 	if w.Bond == "" {
 		return capital(BondNames[0])
 	}
@@ -207,7 +207,7 @@ func (w Words) BondName() string {
 }
 
 // Shape is the name of the block of a place from ones to thousands.
-func (w Words) Shape(p place.Place) string {
+func (w Vocabulary) Shape(p place.Place) string {
 	names := commaList(w.Shapes)
 	if len(names) != len(defaultShapes) {
 		names = defaultShapes
@@ -219,7 +219,7 @@ func (w Words) Shape(p place.Place) string {
 }
 
 // ColumnName is the everyday name of a column, or that of its place.
-func (w Words) ColumnName(p place.Place) string {
+func (w Vocabulary) ColumnName(p place.Place) string {
 	if names := commaList(w.Columns); p >= place.Ones && int(p) < len(names) {
 		return names[p]
 	}
@@ -254,7 +254,7 @@ func RegroupChoices() []string {
 }
 
 // Validate names the first word that is not a known choice.
-func (w Words) Validate() error {
+func (w Vocabulary) Validate() error {
 	if _, ok := verbs[w.Regroup]; !ok && w.Regroup != "" {
 		return fmt.Errorf("words.regroup: %q is not a choice. Use one of %s", w.Regroup, strings.Join(RegroupChoices(), ", "))
 	}
@@ -276,7 +276,7 @@ func (w Words) Validate() error {
 	return nil
 }
 
-func (w Words) verb(form string) string {
+func (w Vocabulary) verb(form string) string {
 	v, ok := verbs[w.Regroup]
 	if !ok {
 		v = verbs["bundle"]
@@ -295,7 +295,7 @@ func (w Words) verb(form string) string {
 }
 
 // PlaceName is the name of a place for a count of n, in the class's words.
-func (w Words) PlaceName(p place.Place, n int) string {
+func (w Vocabulary) PlaceName(p place.Place, n int) string {
 	switch {
 	case p == place.Ones && w.Ones == "units" && n == 1:
 		return "unit"
@@ -308,7 +308,7 @@ func (w Words) PlaceName(p place.Place, n int) string {
 }
 
 // UnitForm is a unit form in the class's words.
-func (w Words) UnitForm(u place.UnitForm) string {
+func (w Vocabulary) UnitForm(u place.UnitForm) string {
 	if len(u) == 0 {
 		return "0 " + w.PlaceName(place.Ones, 0)
 	}
@@ -333,4 +333,4 @@ func Refuse(id string, values ...Value) *Refusal {
 }
 
 // Error is the sentence in the default words.
-func (r *Refusal) Error() string { return r.Message.Text(Words{}) }
+func (r *Refusal) Error() string { return r.Message.Text(Vocabulary{}) }

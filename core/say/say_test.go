@@ -14,7 +14,7 @@ import (
 func TestMessagesFollowTheClassesWords(t *testing.T) {
 	m := say.New("did.bundled", say.Pieces("from", say.Amount, 10, place.Ones),
 		say.Pieces("to", say.Amount, 1, place.Tens))
-	for words, want := range map[say.Words]string{
+	for words, want := range map[say.Vocabulary]string{
 		{}:                                 "Bundled: 10 ones into 1 ten.",
 		{Regroup: "exchange"}:              "Exchanged: 10 ones for 1 ten.",
 		{Regroup: "rename", Ones: "units"}: "Renamed: 10 units as 1 ten.",
@@ -23,10 +23,10 @@ func TestMessagesFollowTheClassesWords(t *testing.T) {
 		assert.Equal(t, want, m.Text(words))
 	}
 	for _, choice := range say.RegroupChoices() {
-		assert.NoError(t, say.Words{Regroup: choice}.Validate())
+		assert.NoError(t, say.Vocabulary{Regroup: choice}.Validate())
 	}
-	assert.Error(t, say.Words{Regroup: "swap"}.Validate())
-	assert.Error(t, say.Words{Ones: "unities"}.Validate())
+	assert.Error(t, say.Vocabulary{Regroup: "swap"}.Validate())
+	assert.Error(t, say.Vocabulary{Ones: "unities"}.Validate())
 }
 
 func TestLinesRoundTrip(t *testing.T) {
@@ -40,7 +40,7 @@ func TestLinesRoundTrip(t *testing.T) {
 		require.NoError(t, err)
 		var back say.Line
 		require.NoError(t, json.Unmarshal(body, &back))
-		assert.Equal(t, l.Text(say.Words{}), back.Text(say.Words{}))
+		assert.Equal(t, l.Text(say.Vocabulary{}), back.Text(say.Vocabulary{}))
 		assert.Equal(t, l.Message.Has(say.Answer), back.Message.Has(say.Answer))
 	}
 	var l say.Line
@@ -50,6 +50,6 @@ func TestLinesRoundTrip(t *testing.T) {
 func TestUnknownMessagesOfNewerFilesShowTheirName(t *testing.T) {
 	var l say.Line
 	require.NoError(t, json.Unmarshal([]byte(`{"id":"share.dealt"}`), &l))
-	assert.Equal(t, "share.dealt", l.Text(say.Words{}))
+	assert.Equal(t, "share.dealt", l.Text(say.Vocabulary{}))
 	assert.Panics(t, func() { say.New("share.dealt") })
 }

@@ -51,7 +51,7 @@ func TestSentencesAreJudged(t *testing.T) {
 		require.NoError(t, err, c.text)
 		assert.Equal(t, c.state, v.State, c.text)
 		assert.Equal(t, c.answer, v.Answer, c.text)
-		assert.Equal(t, c.says, v.Said.Text(say.Words{}), c.text)
+		assert.Equal(t, c.says, v.Said.Text(say.Vocabulary{}), c.text)
 	}
 }
 

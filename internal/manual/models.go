@@ -44,7 +44,7 @@ func writeReadOuts(w *strings.Builder, spec board.ModelSpec) {
 		panic(err)
 	}
 	fmt.Fprintf(w, "What it says, of `%s`:\n\n| read-out | says |\n| --- | --- |\n", example)
-	for _, r := range b.ReadOuts(0, say.Words{}) {
+	for _, r := range b.ReadOuts(0, say.Vocabulary{}) {
 		fmt.Fprintf(w, "| %s | %s |\n", r.Label, cell(r.Text))
 	}
 	w.WriteString("\n")

@@ -53,7 +53,7 @@ type MarkArgs struct {
 	Count int `json:"count" jsonschema:"required,minimum=1,maximum=99" jsonschema_description:"How many."`
 }
 
-func (m Tally) mark(a MarkArgs, t *board.Turn) (Tally, error) {
+func (m Tally) mark(a MarkArgs, t *board.Tx) (Tally, error) {
 	if a.Count < 1 || a.Count > Most-len(m.Strokes) {
 		return m, board.BadCount(a.Count, 1, Most)
 	}
@@ -66,7 +66,7 @@ type ScoreArgs struct {
 	Amount string `json:"amount" jsonschema:"required,maxLength=80" jsonschema_description:"How many there are then."`
 }
 
-func (m Tally) score(a ScoreArgs, t *board.Turn) (Tally, error) {
+func (m Tally) score(a ScoreArgs, t *board.Tx) (Tally, error) {
 	n, err := strconv.Atoi(a.Amount)
 	if err != nil || n < 0 {
 		return m, board.BadCount(n, 0, Most)
@@ -75,17 +75,17 @@ func (m Tally) score(a ScoreArgs, t *board.Turn) (Tally, error) {
 	return m.to(n, t)
 }
 
-func (m Tally) rub(_ board.NoArgs, t *board.Turn) (Tally, error) {
+func (m Tally) rub(_ board.NoArgs, t *board.Tx) (Tally, error) {
 	t.Say("did.cleared")
 	return Tally{}, nil
 }
 
 // to is the tally with so many strokes.
-func (m Tally) to(n int, t *board.Turn) (Tally, error) {
+func (m Tally) to(n int, t *board.Tx) (Tally, error) {
 	if n > Most {
 		return m, board.BadCount(n, 0, Most)
 	}
-	if err := t.Room(n - len(m.Strokes)); err != nil {
+	if err := t.CheckRoom(n - len(m.Strokes)); err != nil {
 		return m, err
 	}
 	list := slices.Clone(m.Strokes[:min(n, len(m.Strokes))])
@@ -103,7 +103,7 @@ func layout(bm board.Model) board.Layout {
 	}
 	l := board.Layout{W: 20 + 12*len(m.Strokes), H: 60}
 	for i, id := range m.Strokes {
-		l.Pieces = append(l.Pieces, board.Sprite{ID: id, Look: "bead", X: int32(10 + 12*i), Y: 10, W: 4, H: 40,
+		l.Pieces = append(l.Pieces, board.Sprite{ID: id, Drawing: "bead", X: int32(10 + 12*i), Y: 10, W: 4, H: 40,
 			Zone: "strokes"})
 	}
 	l.Zones = []board.Zone{{ID: "strokes", Label: "strokes", Count: len(m.Strokes), W: l.W, H: l.H}}
@@ -139,7 +139,7 @@ func Spec() board.ModelSpec {
 			return made(s.Strokes, ids), nil
 		},
 		Shape: Shape{}, Layout: layout,
-		Follow: func(m board.Model, form place.UnitForm, t *board.Turn) (board.Model, error) {
+		Follow: func(m board.Model, form place.UnitForm, t *board.Tx) (board.Model, error) {
 			total, err := form.Total()
 			if err != nil {
 				return m, err
@@ -203,7 +203,7 @@ type BreakArgs struct {
 func Break() board.MoveSpec {
 	return board.Rule[Tally, BreakArgs]{
 		Kind: "break", Doc: "Break.", Laws: []board.LawKind{board.Keeps}, Board: "tally 4", Example: BreakArgs{"apply"},
-		Apply: func(m Tally, a BreakArgs, _ *board.Turn) (Tally, error) {
+		Apply: func(m Tally, a BreakArgs, _ *board.Tx) (Tally, error) {
 			if a.In == "apply" {
 				panic("the move is broken")
 			}

@@ -352,7 +352,7 @@ func (b Blocks) put(out []board.Sprite, c cell, x, y int, zone string) []board.S
 }
 
 func sprite(k *pieces.Piece, a arrangement, x, y int, zone string) board.Sprite {
-	return board.Sprite{ID: k.ID, Look: a.look, X: int32(x), Y: int32(y), W: int32(a.w), H: int32(a.h), Zone: zone,
+	return board.Sprite{ID: k.ID, Drawing: a.look, X: int32(x), Y: int32(y), W: int32(a.w), H: int32(a.h), Zone: zone,
 		Part: k.Part, Marks: k.Marks()}
 }
 

@@ -30,7 +30,7 @@ type NamesArgs struct {
 }
 
 // build also parts the addends again.
-func (b Blocks) build(a pieces.AmountArgs, t *board.Turn) (Blocks, error) {
+func (b Blocks) build(a pieces.AmountArgs, t *board.Tx) (Blocks, error) {
 	next, err := kit.Build(b, a, t)
 	if err != nil {
 		return b, err
@@ -40,7 +40,7 @@ func (b Blocks) build(a pieces.AmountArgs, t *board.Turn) (Blocks, error) {
 }
 
 // join puts the addends of a place together; apart parts them again.
-func (b Blocks) join(a pieces.PlaceArgs, t *board.Turn) (Blocks, error) {
+func (b Blocks) join(a pieces.PlaceArgs, t *board.Tx) (Blocks, error) {
 	if !kit.Has(a.Place) {
 		return b, kit.NoPiece(a.Place)
 	}
@@ -59,7 +59,7 @@ func (b Blocks) join(a pieces.PlaceArgs, t *board.Turn) (Blocks, error) {
 	return b, nil
 }
 
-func (b Blocks) apart(a pieces.PlaceArgs, t *board.Turn) (Blocks, error) {
+func (b Blocks) apart(a pieces.PlaceArgs, t *board.Tx) (Blocks, error) {
 	if !kit.Has(a.Place) {
 		return b, kit.NoPiece(a.Place)
 	}
@@ -70,25 +70,25 @@ func (b Blocks) apart(a pieces.PlaceArgs, t *board.Turn) (Blocks, error) {
 
 // tidy puts loose blocks into their slots, takes rings and marks off, and puts
 // copies and the traces of bundled blocks away.
-func (b Blocks) tidy(_ board.NoArgs, t *board.Turn) (Blocks, error) {
+func (b Blocks) tidy(_ board.NoArgs, t *board.Tx) (Blocks, error) {
 	t.Say("did.tidied")
 	return b.With(pieces.Tidy(b.Ordered)), nil
 }
 
-func (b Blocks) clear(_ board.NoArgs, t *board.Turn) (Blocks, error) {
+func (b Blocks) clear(_ board.NoArgs, t *board.Tx) (Blocks, error) {
 	t.Say("did.cleared")
 	b.Ordered, b.Joined = nil, nil
 	return b, nil
 }
 
-func (b Blocks) lay(a pieces.LayArgs, t *board.Turn) (Blocks, error) {
+func (b Blocks) lay(a pieces.LayArgs, t *board.Tx) (Blocks, error) {
 	if !b.Mat {
 		return b, say.Refuse("not-mat")
 	}
 	return kit.LayFree(b, a, t)
 }
 
-func (b Blocks) view(a ViewArgs, t *board.Turn) (Blocks, error) {
+func (b Blocks) view(a ViewArgs, t *board.Tx) (Blocks, error) {
 	name := map[string]string{"columns": "in columns", "mat": "on an open mat"}[a.View]
 	if name == "" {
 		return b, board.BadOption("view", a.View, "columns or mat")
@@ -98,7 +98,7 @@ func (b Blocks) view(a ViewArgs, t *board.Turn) (Blocks, error) {
 	return b, nil
 }
 
-func (b Blocks) style(a StyleArgs, t *board.Turn) (Blocks, error) {
+func (b Blocks) style(a StyleArgs, t *board.Tx) (Blocks, error) {
 	name := map[string]string{"solid": "as solid blocks", "sketch": "as a sketch"}[a.Style]
 	if name == "" {
 		return b, board.BadOption("style", a.Style, "solid or sketch")
@@ -108,7 +108,7 @@ func (b Blocks) style(a StyleArgs, t *board.Turn) (Blocks, error) {
 	return b, nil
 }
 
-func (b Blocks) colour(a ColourArgs, t *board.Turn) (Blocks, error) {
+func (b Blocks) colour(a ColourArgs, t *board.Tx) (Blocks, error) {
 	name := map[string]string{"place": "coloured by place", "addend": "coloured by addend", "plain": "plain"}[a.By]
 	if name == "" {
 		return b, board.BadOption("by", a.By, "place, addend or plain")
@@ -120,14 +120,14 @@ func (b Blocks) colour(a ColourArgs, t *board.Turn) (Blocks, error) {
 	return b, nil
 }
 
-func (b Blocks) names(a NamesArgs, t *board.Turn) (Blocks, error) {
+func (b Blocks) names(a NamesArgs, t *board.Tx) (Blocks, error) {
 	b.Names = a.Shown
 	t.Say("did.view", say.Text("view", say.Name, map[bool]string{true: "with the names of the places",
 		false: "without names"}[a.Shown]))
 	return b, nil
 }
 
-func (b Blocks) columns(a pieces.PlaceArgs, t *board.Turn) (Blocks, error) {
+func (b Blocks) columns(a pieces.PlaceArgs, t *board.Tx) (Blocks, error) {
 	if !kit.Has(a.Place) {
 		return b, kit.NoPiece(a.Place)
 	}

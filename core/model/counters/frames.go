@@ -58,7 +58,7 @@ func checkSides(rows, columns int) error {
 }
 
 // frames sets the frames of the mat; the counters fill them anew.
-func (c Counters) frames(a FramesArgs, t *board.Turn) (Counters, error) {
+func (c Counters) frames(a FramesArgs, t *board.Tx) (Counters, error) {
 	if a.Count < 0 || a.Count > MaxFrames {
 		return c, board.BadCount(a.Count, 0, MaxFrames)
 	}
@@ -105,7 +105,7 @@ func (c Counters) withFrame(n int, f CounterFrame) Counters {
 }
 
 // copyFrame puts a frame with the same counters beside the others.
-func (c Counters) copyFrame(a FrameArgs, t *board.Turn) (Counters, error) {
+func (c Counters) copyFrame(a FrameArgs, t *board.Tx) (Counters, error) {
 	f, err := c.frame(a.Frame)
 	if err != nil {
 		return c, err
@@ -114,7 +114,7 @@ func (c Counters) copyFrame(a FrameArgs, t *board.Turn) (Counters, error) {
 		return c, board.BadCount(MaxFrames+1, 0, MaxFrames)
 	}
 	in := c.inFrame(a.Frame)
-	if err := t.Room(len(in)); err != nil {
+	if err := t.CheckRoom(len(in)); err != nil {
 		return c, err
 	}
 	if err := c.inRange(c.count() + len(in)); err != nil {
@@ -144,7 +144,7 @@ func copyLaw(c Counters, a FrameArgs) (board.Law, error) {
 // grow adds a row or a column to a frame, or takes the last away. A full frame
 // stays full: the new cells are filled, and the counters of the old ones go
 // with them. In any other frame the counters stay on the mat.
-func (c Counters) grow(a GrowArgs, t *board.Turn) (Counters, error) {
+func (c Counters) grow(a GrowArgs, t *board.Tx) (Counters, error) {
 	f, err := c.frame(a.Frame)
 	if err != nil {
 		return c, err
@@ -155,7 +155,7 @@ func (c Counters) grow(a GrowArgs, t *board.Turn) (Counters, error) {
 	}
 	full := c.isFull(a.Frame)
 	if more := g.cells() - f.cells(); full && more > 0 {
-		if err := t.Room(more); err != nil {
+		if err := t.CheckRoom(more); err != nil {
 			return c, err
 		}
 		if err := c.inRange(c.count() + more); err != nil {
@@ -247,7 +247,7 @@ func (c Counters) roomIn(n, count int) error {
 }
 
 // seat puts counters into the cells of a frame.
-func (c Counters) seat(a PutArgs, t *board.Turn) (Counters, error) {
+func (c Counters) seat(a PutArgs, t *board.Tx) (Counters, error) {
 	found, err := kit.FindPlaying(c.List, a.Pieces)
 	if err != nil {
 		return c, err
@@ -274,7 +274,7 @@ func growLaw(c Counters, a GrowArgs) (board.Law, error) {
 }
 
 // turn lays a frame on its side: its rows become its columns.
-func (c Counters) turn(a FrameArgs, t *board.Turn) (Counters, error) {
+func (c Counters) turn(a FrameArgs, t *board.Tx) (Counters, error) {
 	f, err := c.frame(a.Frame)
 	if err != nil {
 		return c, err
@@ -292,7 +292,7 @@ func (c Counters) turn(a FrameArgs, t *board.Turn) (Counters, error) {
 }
 
 // split shades the frames after so many rows or columns.
-func (c Counters) split(a SplitArgs, t *board.Turn) (Counters, error) {
+func (c Counters) split(a SplitArgs, t *board.Tx) (Counters, error) {
 	if len(c.Frames) == 0 {
 		return c, say.Refuse("no-frames")
 	}
@@ -312,7 +312,7 @@ func (c Counters) split(a SplitArgs, t *board.Turn) (Counters, error) {
 	return c, nil
 }
 
-func (c Counters) fillBy(a FillArgs, t *board.Turn) (Counters, error) {
+func (c Counters) fillBy(a FillArgs, t *board.Tx) (Counters, error) {
 	if a.By != "rows" && a.By != "pairs" {
 		return c, board.BadOption("by", a.By, "rows or pairs")
 	}
@@ -322,13 +322,13 @@ func (c Counters) fillBy(a FillArgs, t *board.Turn) (Counters, error) {
 	return c.refill(), nil
 }
 
-func (c Counters) numerals(a ShownArgs, t *board.Turn) (Counters, error) {
+func (c Counters) numerals(a ShownArgs, t *board.Tx) (Counters, error) {
 	c.Numerals = a.Shown
 	t.Say("did.view", say.Text("view", say.Name, shown("with numerals in the cells", a.Shown)))
 	return c, nil
 }
 
-func (c Counters) skip(a ShownArgs, t *board.Turn) (Counters, error) {
+func (c Counters) skip(a ShownArgs, t *board.Tx) (Counters, error) {
 	c.Skip = a.Shown
 	t.Say("did.view", say.Text("view", say.Name, shown("with skip-counting along the edge", a.Shown)))
 	return c, nil
@@ -342,12 +342,12 @@ func shown(what string, is bool) string {
 }
 
 // array sets one full frame: so many rows of so many.
-func (c Counters) array(a FramesArgs, t *board.Turn) (Counters, error) {
+func (c Counters) array(a FramesArgs, t *board.Tx) (Counters, error) {
 	if err := checkSides(a.Rows, a.Columns); err != nil {
 		return c, err
 	}
 	n := a.Rows * a.Columns
-	if err := t.Room(n - len(c.List)); err != nil {
+	if err := t.CheckRoom(n - len(c.List)); err != nil {
 		return c, err
 	}
 	if err := c.inRange(n); err != nil {
@@ -376,13 +376,13 @@ func waysOf(n int, both bool) []int {
 
 // ways shows every way to make the number of two parts as a stack of frames, in
 // order, none twice and none missed.
-func (c Counters) ways(a WaysArgs, t *board.Turn) (Counters, error) {
+func (c Counters) ways(a WaysArgs, t *board.Tx) (Counters, error) {
 	n := c.count()
 	if n < 1 || n > MaxWays || a.Both && n < 2 {
 		return c, say.Refuse("ways", say.Int("n", say.Given, n), say.Int("most", say.Given, MaxWays))
 	}
 	firsts := waysOf(n, a.Both)
-	if err := t.Room(n*len(firsts) - len(c.List)); err != nil {
+	if err := t.CheckRoom(n*len(firsts) - len(c.List)); err != nil {
 		return c, err
 	}
 	if err := c.inRange(n * len(firsts)); err != nil {

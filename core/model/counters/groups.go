@@ -23,7 +23,7 @@ type SizeArgs struct {
 
 // groups changes the number of groups and keeps the counters: those of a group
 // that goes lie beside.
-func (c Counters) groups(a GroupsArgs, t *board.Turn) (Counters, error) {
+func (c Counters) groups(a GroupsArgs, t *board.Tx) (Counters, error) {
 	if a.Count < 0 || a.Count > MaxGroups {
 		return c, board.BadCount(a.Count, 0, MaxGroups)
 	}
@@ -50,7 +50,7 @@ func (c Counters) left() []board.PieceID {
 
 // share deals counters round the groups, one to each at a time; every round is
 // a stage. What does not make a full round is left over.
-func (c Counters) share(a ShareArgs, t *board.Turn) (Counters, error) {
+func (c Counters) share(a ShareArgs, t *board.Tx) (Counters, error) {
 	if c.Groups == 0 {
 		return c, say.Refuse("no-groups")
 	}
@@ -86,14 +86,14 @@ func grouped(k pieces.Piece, g int8) pieces.Piece {
 }
 
 // gather brings all counters out of the groups.
-func (c Counters) gather(_ board.NoArgs, t *board.Turn) (Counters, error) {
+func (c Counters) gather(_ board.NoArgs, t *board.Tx) (Counters, error) {
 	c.List = pieces.Each(c.List, func(k *pieces.Piece) { k.Group = 0 })
 	t.Say("did.gathered")
 	return c.fill(anyPiece), nil
 }
 
 // groupsOf makes groups of a given size; what does not fill one is left over.
-func (c Counters) groupsOf(a SizeArgs, t *board.Turn) (Counters, error) {
+func (c Counters) groupsOf(a SizeArgs, t *board.Tx) (Counters, error) {
 	n := c.count()
 	if a.Size < 1 || a.Size > board.MaxPieces {
 		return c, board.BadCount(a.Size, 1, board.MaxPieces)
@@ -132,7 +132,7 @@ type PutArgs struct {
 }
 
 // put brings counters into one group or one frame, or out of all.
-func (c Counters) put(a PutArgs, t *board.Turn) (Counters, error) {
+func (c Counters) put(a PutArgs, t *board.Tx) (Counters, error) {
 	if a.Frame != 0 {
 		return c.seat(a, t)
 	}

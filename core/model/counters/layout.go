@@ -136,7 +136,7 @@ func (c Counters) look() string {
 
 func (c Counters) sprite(k pieces.Piece, x, y int, zone string) board.Sprite {
 	return board.Sprite{
-		ID: k.ID, Look: c.look(), X: int32(x), Y: int32(y), W: size, H: size, Zone: zone,
+		ID: k.ID, Drawing: c.look(), X: int32(x), Y: int32(y), W: size, H: size, Zone: zone,
 		Part: int8(c.Colouring), Marks: k.Marks(),
 	}
 }

@@ -58,13 +58,13 @@ type SeedArgs struct {
 
 // build puts so many counters on the mat, in place of what is there; frames and
 // groups stay.
-func (c Counters) build(a NumberArgs, t *board.Turn) (Counters, error) {
+func (c Counters) build(a NumberArgs, t *board.Tx) (Counters, error) {
 	faces, err := readFaces(a.Amount)
 	if err != nil {
 		return c, err
 	}
 	n := faces[0] + faces[1]
-	if err := t.Room(n - len(c.List)); err != nil {
+	if err := t.CheckRoom(n - len(c.List)); err != nil {
 		return c, err
 	}
 	if err := c.inRange(n); err != nil {
@@ -138,14 +138,14 @@ func (c Counters) law(kind board.LawKind, n int) (board.Law, error) {
 	return board.Law{Kind: kind, Value: v}, err
 }
 
-func (c Counters) putDown(a PlaceArgs, t *board.Turn) (Counters, error) {
+func (c Counters) putDown(a PlaceArgs, t *board.Tx) (Counters, error) {
 	switch {
 	case a.Count < 1 || a.Count > board.MaxPieces:
 		return c, board.BadCount(a.Count, 1, board.MaxPieces)
 	case a.Group < 0 || a.Group > c.Groups:
 		return c, say.Refuse("no-group", say.Int("n", say.Given, a.Group), say.Int("groups", say.Given, c.Groups))
 	}
-	if err := t.Room(a.Count); err != nil {
+	if err := t.CheckRoom(a.Count); err != nil {
 		return c, err
 	}
 	if err := c.inRange(c.count() + a.Count); err != nil {
@@ -173,7 +173,7 @@ func isOf(ids []board.PieceID) func(pieces.Piece) bool {
 }
 
 // step puts so many more counters into the next cells, or takes the last away.
-func (c Counters) step(a StepArgs, t *board.Turn) (Counters, error) {
+func (c Counters) step(a StepArgs, t *board.Tx) (Counters, error) {
 	if a.By < 1 || a.By > 100 {
 		return c, board.BadCount(a.By, 1, 100)
 	}
@@ -202,7 +202,7 @@ func (c Counters) last(n int) []board.PieceID {
 }
 
 // flip turns counters over.
-func (c Counters) flip(a pieces.PiecesArgs, t *board.Turn) (Counters, error) {
+func (c Counters) flip(a pieces.PiecesArgs, t *board.Tx) (Counters, error) {
 	found, err := kit.FindAll(c.List, a.Pieces)
 	if err != nil {
 		return c, err
@@ -212,7 +212,7 @@ func (c Counters) flip(a pieces.PiecesArgs, t *board.Turn) (Counters, error) {
 }
 
 // parts turns the first counters in play to one face and the rest to the other.
-func (c Counters) parts(a FirstArgs, t *board.Turn) (Counters, error) {
+func (c Counters) parts(a FirstArgs, t *board.Tx) (Counters, error) {
 	n := c.count()
 	if a.First < 0 || a.First > n {
 		return c, board.BadCountHere(a.First, 0, n)
@@ -229,7 +229,7 @@ func (c Counters) parts(a FirstArgs, t *board.Turn) (Counters, error) {
 }
 
 // swap exchanges the places of the two parts; each keeps its colour.
-func (c Counters) swap(_ board.NoArgs, t *board.Turn) (Counters, error) {
+func (c Counters) swap(_ board.NoArgs, t *board.Tx) (Counters, error) {
 	berry, mint := c.faces()
 	if berry == 0 || mint == 0 {
 		return c, say.Refuse("one-colour")
@@ -251,7 +251,7 @@ func (c Counters) swap(_ board.NoArgs, t *board.Turn) (Counters, error) {
 }
 
 // lineUp brings loose counters into rows of five or ten.
-func (c Counters) lineUp(a ByArgs, t *board.Turn) (Counters, error) {
+func (c Counters) lineUp(a ByArgs, t *board.Tx) (Counters, error) {
 	if a.By != 5 && a.By != 10 {
 		return c, board.BadCount(a.By, 5, 10)
 	}
@@ -262,7 +262,7 @@ func (c Counters) lineUp(a ByArgs, t *board.Turn) (Counters, error) {
 }
 
 // scatter lies the counters about untidily, on purpose.
-func (c Counters) scatter(a SeedArgs, t *board.Turn) (Counters, error) {
+func (c Counters) scatter(a SeedArgs, t *board.Tx) (Counters, error) {
 	spots := scattered(len(c.List), uint64(a.Seed))
 	i := 0
 	c.List = pieces.Each(c.List, func(k *pieces.Piece) {
@@ -299,19 +299,19 @@ func scattered(n int, seed uint64) [][2]int {
 	return spots
 }
 
-func (c Counters) tidy(_ board.NoArgs, t *board.Turn) (Counters, error) {
+func (c Counters) tidy(_ board.NoArgs, t *board.Tx) (Counters, error) {
 	c.List = pieces.Tidy(c.List)
 	t.Say("did.tidied")
 	return c.fill(anyPiece), nil
 }
 
-func (c Counters) clear(_ board.NoArgs, t *board.Turn) (Counters, error) {
+func (c Counters) clear(_ board.NoArgs, t *board.Tx) (Counters, error) {
 	t.Say("did.cleared")
 	c.List = nil
 	return c, nil
 }
 
-func (c Counters) changeLook(a LookArgs, t *board.Turn) (Counters, error) {
+func (c Counters) changeLook(a LookArgs, t *board.Tx) (Counters, error) {
 	if a.Shape != "" {
 		if !slices.Contains(Shapes, a.Shape) {
 			return c, board.BadOption("shape", a.Shape, strings.Join(Shapes, ", "))
@@ -339,7 +339,7 @@ func (c Counters) shapeNames() string {
 }
 
 // unit renames what the counters count: 8 bulbs become 8 thousands.
-func (c Counters) unit(a UnitArgs, t *board.Turn) (Counters, error) {
+func (c Counters) unit(a UnitArgs, t *board.Tx) (Counters, error) {
 	name := strings.TrimSpace(a.Name)
 	if len([]rune(name)) > 40 {
 		return c, board.BadField("name", "a unit's name has at most 40 letters")

@@ -12,7 +12,7 @@ import (
 )
 
 // readOuts are what the counters say beside their number.
-func readOuts(m board.Model, w say.Words, _ []board.Covering) []board.ReadOut {
+func readOuts(m board.Model, w say.Vocabulary, _ []board.Covering) []board.ReadOut {
 	c := m.(Counters)
 	out := func(id, text string) board.ReadOut {
 		if text == "" {
@@ -54,7 +54,7 @@ func (c Counters) inOrder() (one, two int) {
 }
 
 // empty says how many more fill the frames.
-func (c Counters) empty(w say.Words) string {
+func (c Counters) empty(w say.Vocabulary) string {
 	cells, in := 0, 0
 	for i, f := range c.Frames {
 		cells += f.cells()
@@ -68,7 +68,7 @@ func (c Counters) empty(w say.Words) string {
 
 // arraySentence is rows times columns of the first frame when it is full, and
 // its two parts when it is split.
-func (c Counters) arraySentence(w say.Words) string {
+func (c Counters) arraySentence(w say.Vocabulary) string {
 	if len(c.Frames) == 0 || !c.isFull(1) {
 		return ""
 	}
@@ -86,7 +86,7 @@ func (c Counters) arraySentence(w say.Words) string {
 }
 
 // shared says how many are in each group and how many are left over.
-func (c Counters) shared(w say.Words) string {
+func (c Counters) shared(w say.Vocabulary) string {
 	if c.Groups == 0 {
 		return ""
 	}

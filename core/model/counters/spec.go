@@ -213,7 +213,7 @@ func moves() []board.MoveSpec {
 			"counters 14", ByArgs{5}),
 		pieces.Move(kit, "scatter", "Scatter the counters over the mat, on purpose.", board.Keeps, nil, Counters.scatter,
 			"counters 14", SeedArgs{1}),
-		kit.LayMove("Move counters freely on the mat.", func(c Counters, a pieces.LayArgs, t *board.Turn) (Counters, error) {
+		kit.LayMove("Move counters freely on the mat.", func(c Counters, a pieces.LayArgs, t *board.Tx) (Counters, error) {
 			return kit.LayFree(c, a, t)
 		}),
 		pieces.Move(kit, "look", "Change the shape or the colours of all counters; they stay where they lie.", board.Looks,
@@ -252,7 +252,7 @@ func parts(m board.Model) []place.Number {
 }
 
 // follow shows a linked number with more or fewer counters.
-func follow(m board.Model, form place.UnitForm, t *board.Turn) (board.Model, error) {
+func follow(m board.Model, form place.UnitForm, t *board.Tx) (board.Model, error) {
 	c := m.(Counters)
 	total, err := form.Total()
 	if err != nil {
@@ -266,7 +266,7 @@ func follow(m board.Model, form place.UnitForm, t *board.Turn) (board.Model, err
 	if diff <= 0 {
 		return c.With(pieces.Without(c.List, c.last(-diff))), nil
 	}
-	if err := t.Room(diff); err != nil {
+	if err := t.CheckRoom(diff); err != nil {
 		return c, err
 	}
 	added := many(diff, false, t.TakeIDs(diff))

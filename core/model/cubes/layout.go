@@ -36,10 +36,10 @@ func layout(m board.Model) board.Layout {
 }
 
 func sprite(k *pieces.Piece, x, y int, zone string) board.Sprite {
-	s := board.Sprite{ID: k.ID, Look: "cube", X: int32(x), Y: int32(y), W: cube, H: cube, Zone: zone, Part: k.Part,
+	s := board.Sprite{ID: k.ID, Drawing: "cube", X: int32(x), Y: int32(y), W: cube, H: cube, Zone: zone, Part: k.Part,
 		Marks: k.Marks()}
 	if k.Place == place.Tens {
-		s.Look, s.H = "tower", 10*cube
+		s.Drawing, s.H = "tower", 10*cube
 	}
 	return s
 }

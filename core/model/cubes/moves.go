@@ -54,7 +54,7 @@ type AddArgs struct {
 }
 
 // cubesOf makes n cubes of a train.
-func cubesOf(n, part int, train int8, t *board.Turn) []pieces.Piece {
+func cubesOf(n, part int, train int8, t *board.Tx) []pieces.Piece {
 	out := pieces.Many(place.Ones, n, part, t.TakeIDs(n))
 	for i := range out {
 		out[i].Group = train
@@ -113,12 +113,12 @@ func readAmount(text string) (amount, error) {
 	return a, nil
 }
 
-func (c Cubes) build(a NumberArgs, t *board.Turn) (Cubes, error) {
+func (c Cubes) build(a NumberArgs, t *board.Tx) (Cubes, error) {
 	want, err := readAmount(a.Amount)
 	if err != nil {
 		return c, err
 	}
-	if err := t.Room(want.towers + want.ones() - len(c.List)); err != nil {
+	if err := t.CheckRoom(want.towers + want.ones() - len(c.List)); err != nil {
 		return c, err
 	}
 	list := pieces.Many(place.Tens, want.towers, 0, t.TakeIDs(want.towers))
@@ -142,7 +142,7 @@ func buildLaw(_ Cubes, a NumberArgs) (board.Law, error) {
 }
 
 // putDown lays a new train below the others.
-func (c Cubes) putDown(a TrainArgs, t *board.Turn) (Cubes, error) {
+func (c Cubes) putDown(a TrainArgs, t *board.Tx) (Cubes, error) {
 	switch n := len(c.trains()); {
 	case a.Count < 1 || a.Count > MaxTrain:
 		return c, board.BadCount(a.Count, 1, MaxTrain)
@@ -151,7 +151,7 @@ func (c Cubes) putDown(a TrainArgs, t *board.Turn) (Cubes, error) {
 	case n == MaxTrains:
 		return c, board.BadCount(n+1, 0, MaxTrains)
 	}
-	if err := t.Room(a.Count); err != nil {
+	if err := t.CheckRoom(a.Count); err != nil {
 		return c, err
 	}
 	t.Say("did.train", say.Int("n", say.Given, a.Count))
@@ -167,7 +167,7 @@ func (c Cubes) train(n int) ([]pieces.Piece, error) {
 }
 
 // add puts cubes on the end of a train.
-func (c Cubes) add(a AddArgs, t *board.Turn) (Cubes, error) {
+func (c Cubes) add(a AddArgs, t *board.Tx) (Cubes, error) {
 	train, err := c.train(a.Train)
 	if err != nil {
 		return c, err
@@ -180,7 +180,7 @@ func (c Cubes) add(a AddArgs, t *board.Turn) (Cubes, error) {
 	case len(train)+a.Count > MaxTrain:
 		return c, say.Refuse("train-long", say.Int("n", say.Given, len(train)+a.Count), say.Int("most", say.Given, MaxTrain))
 	}
-	if err := t.Room(a.Count); err != nil {
+	if err := t.CheckRoom(a.Count); err != nil {
 		return c, err
 	}
 	t.Say("did.added", say.Int("n", say.Given, a.Count))
@@ -188,7 +188,7 @@ func (c Cubes) add(a AddArgs, t *board.Turn) (Cubes, error) {
 }
 
 // snap breaks a train between two cubes.
-func (c Cubes) snap(a SnapArgs, t *board.Turn) (Cubes, error) {
+func (c Cubes) snap(a SnapArgs, t *board.Tx) (Cubes, error) {
 	train, err := c.train(a.Train)
 	if err != nil {
 		return c, err
@@ -220,7 +220,7 @@ func (c Cubes) snap(a SnapArgs, t *board.Turn) (Cubes, error) {
 
 // join puts a train on the end of another. Colours are kept, so that the parts
 // are still seen.
-func (c Cubes) join(a JoinArgs, t *board.Turn) (Cubes, error) {
+func (c Cubes) join(a JoinArgs, t *board.Tx) (Cubes, error) {
 	one, err := c.train(a.Train)
 	if err != nil {
 		return c, err
@@ -241,7 +241,7 @@ func (c Cubes) join(a JoinArgs, t *board.Turn) (Cubes, error) {
 	return c.With(append(rest, joined...)), nil
 }
 
-func (c Cubes) colour(a ColourArgs, t *board.Turn) (Cubes, error) {
+func (c Cubes) colour(a ColourArgs, t *board.Tx) (Cubes, error) {
 	if a.Part < 0 || a.Part > MaxPart {
 		return c, board.BadCount(a.Part, 0, MaxPart)
 	}
@@ -254,7 +254,7 @@ func (c Cubes) colour(a ColourArgs, t *board.Turn) (Cubes, error) {
 }
 
 // colourTrains gives each train a colour of its own.
-func (c Cubes) colourTrains(_ board.NoArgs, t *board.Turn) (Cubes, error) {
+func (c Cubes) colourTrains(_ board.NoArgs, t *board.Tx) (Cubes, error) {
 	t.Say("did.coloured")
 	return c.With(pieces.Each(c.List, func(k *pieces.Piece) {
 		if linked(*k) {
@@ -264,7 +264,7 @@ func (c Cubes) colourTrains(_ board.NoArgs, t *board.Turn) (Cubes, error) {
 }
 
 // largerFirst brings the longest train to the top, to count on from it.
-func (c Cubes) largerFirst(_ board.NoArgs, t *board.Turn) (Cubes, error) {
+func (c Cubes) largerFirst(_ board.NoArgs, t *board.Tx) (Cubes, error) {
 	trains := c.trains()
 	if len(trains) < 2 {
 		return c, say.Refuse("one-train")
@@ -288,7 +288,7 @@ func (c Cubes) largerFirst(_ board.NoArgs, t *board.Turn) (Cubes, error) {
 }
 
 // tower makes the first ten cubes of a train into a tower.
-func (c Cubes) tower(a OneTrainArgs, t *board.Turn) (Cubes, error) {
+func (c Cubes) tower(a OneTrainArgs, t *board.Tx) (Cubes, error) {
 	train, err := c.train(a.Train)
 	if err != nil {
 		return c, err
@@ -306,7 +306,7 @@ func (c Cubes) tower(a OneTrainArgs, t *board.Turn) (Cubes, error) {
 }
 
 // open makes the last tower in play into a train of ten cubes.
-func (c Cubes) open(_ board.NoArgs, t *board.Turn) (Cubes, error) {
+func (c Cubes) open(_ board.NoArgs, t *board.Tx) (Cubes, error) {
 	pool, _ := kit.Pool(c.List, board.Select{Place: place.Tens})
 	if len(pool) == 0 {
 		return c, say.Refuse("no-tower")
@@ -314,7 +314,7 @@ func (c Cubes) open(_ board.NoArgs, t *board.Turn) (Cubes, error) {
 	if len(c.trains()) == MaxTrains {
 		return c, board.BadCount(MaxTrains+1, 0, MaxTrains)
 	}
-	if err := t.Room(9); err != nil {
+	if err := t.CheckRoom(9); err != nil {
 		return c, err
 	}
 	tower := pool[len(pool)-1]
@@ -324,12 +324,12 @@ func (c Cubes) open(_ board.NoArgs, t *board.Turn) (Cubes, error) {
 	return c.With(append(pieces.Without(c.List, []board.PieceID{tower.ID}), made...)), nil
 }
 
-func (c Cubes) tidy(_ board.NoArgs, t *board.Turn) (Cubes, error) {
+func (c Cubes) tidy(_ board.NoArgs, t *board.Tx) (Cubes, error) {
 	t.Say("did.tidied")
 	return c.With(pieces.Tidy(c.List)), nil
 }
 
-func (c Cubes) clear(_ board.NoArgs, t *board.Turn) (Cubes, error) {
+func (c Cubes) clear(_ board.NoArgs, t *board.Tx) (Cubes, error) {
 	t.Say("did.cleared")
 	return c.With(nil), nil
 }

@@ -187,7 +187,7 @@ func parts(m board.Model) []place.Number {
 
 // follow shows a linked number with more or fewer towers and cubes; cubes come
 // to the last train and go from it.
-func follow(m board.Model, form place.UnitForm, t *board.Turn) (board.Model, error) {
+func follow(m board.Model, form place.UnitForm, t *board.Tx) (board.Model, error) {
 	c := m.(Cubes)
 	list, err := kit.FollowList(c.List, form, t)
 	if err != nil {
@@ -216,7 +216,7 @@ func counting(m board.Model) []board.Counted {
 }
 
 // readOuts are what the cubes say beside their number.
-func readOuts(m board.Model, w say.Words, _ []board.Covering) []board.ReadOut {
+func readOuts(m board.Model, w say.Vocabulary, _ []board.Covering) []board.ReadOut {
 	c := m.(Cubes)
 	total := board.Total(c)
 	var texts []string

@@ -113,10 +113,10 @@ func slot(i, n int) (x, y int) {
 }
 
 func (d Discs) sprite(k *pieces.Piece, x, y int, zone string) board.Sprite {
-	s := board.Sprite{ID: k.ID, Look: "disc " + k.Place.Plural(), X: int32(x), Y: int32(y), W: disc, H: disc, Zone: zone,
+	s := board.Sprite{ID: k.ID, Drawing: "disc " + k.Place.Plural(), X: int32(x), Y: int32(y), W: disc, H: disc, Zone: zone,
 		Part: k.Part, Marks: k.Marks()}
 	if d.Dots {
-		s.Look = "dot " + k.Place.Plural()
+		s.Drawing = "dot " + k.Place.Plural()
 	} else {
 		s.Text = k.Place.Value().String()
 	}
@@ -211,7 +211,7 @@ func (d Discs) putCards(l *board.Layout, g *grid) {
 	for p := from; p >= to; p-- {
 		i := p - place.Smallest
 		l.Pieces = append(l.Pieces, board.Sprite{
-			ID: d.cards + board.PieceID((int(p-place.Smallest)-d.turned)%cardIDs+cardIDs)%cardIDs, Look: "card",
+			ID: d.cards + board.PieceID((int(p-place.Smallest)-d.turned)%cardIDs+cardIDs)%cardIDs, Drawing: "card",
 			X: int32(g.x[i] + (g.w[i]-cardW)/2), Y: int32(y), W: cardW, H: cardH, Zone: "cards", Text: digit(p),
 		})
 	}

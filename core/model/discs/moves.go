@@ -49,7 +49,7 @@ type DigitsArgs struct {
 
 // shift multiplies or divides the whole number by a power of ten: every disc in
 // play goes so many columns along. The point stays.
-func (d Discs) shift(a ShiftArgs, t *board.Turn) (Discs, error) {
+func (d Discs) shift(a ShiftArgs, t *board.Tx) (Discs, error) {
 	if a.By < -3 || a.By > 3 || a.By == 0 {
 		return d, board.BadCount(a.By, -3, 3)
 	}
@@ -102,7 +102,7 @@ func (d Discs) moved(by int) Discs {
 }
 
 // keepStart lays a copy of the discs in play into the start row.
-func (d Discs) keepStart(t *board.Turn) (Discs, error) {
+func (d Discs) keepStart(t *board.Tx) (Discs, error) {
 	var list, copies []pieces.Piece
 	for _, k := range d.List {
 		if k.Start {
@@ -113,7 +113,7 @@ func (d Discs) keepStart(t *board.Turn) (Discs, error) {
 			copies = append(copies, pieces.Piece{Place: k.Place, State: pieces.Copy, Start: true})
 		}
 	}
-	if err := t.Room(len(copies)); err != nil {
+	if err := t.CheckRoom(len(copies)); err != nil {
 		return d, err
 	}
 	first := t.TakeIDs(len(copies))
@@ -142,7 +142,7 @@ func end(p place.Place, by int) error {
 
 // shiftSome shifts single discs; the number changes by what they are worth then
 // and before.
-func (d Discs) shiftSome(a ShiftSomeArgs, t *board.Turn) (Discs, error) {
+func (d Discs) shiftSome(a ShiftSomeArgs, t *board.Tx) (Discs, error) {
 	if a.By < -3 || a.By > 3 || a.By == 0 {
 		return d, board.BadCount(a.By, -3, 3)
 	}
@@ -183,7 +183,7 @@ func shiftSomeLaw(d Discs, a ShiftSomeArgs) (board.Law, error) {
 	return board.Law{Kind: board.Adds, Value: v}, err
 }
 
-func (d Discs) dropStart(_ board.NoArgs, t *board.Turn) (Discs, error) {
+func (d Discs) dropStart(_ board.NoArgs, t *board.Tx) (Discs, error) {
 	var list []pieces.Piece
 	for _, k := range d.List {
 		if !k.Start {
@@ -194,7 +194,7 @@ func (d Discs) dropStart(_ board.NoArgs, t *board.Turn) (Discs, error) {
 	return d.With(list), nil
 }
 
-func (d Discs) columns(a ColumnsArgs, t *board.Turn) (Discs, error) {
+func (d Discs) columns(a ColumnsArgs, t *board.Tx) (Discs, error) {
 	if a.Bottom > place.Ones || a.Top < place.Ones {
 		return d, say.Refuse("columns-span")
 	}
@@ -203,7 +203,7 @@ func (d Discs) columns(a ColumnsArgs, t *board.Turn) (Discs, error) {
 	return d, nil
 }
 
-func (d Discs) setRows(a CountArgs, t *board.Turn) (Discs, error) {
+func (d Discs) setRows(a CountArgs, t *board.Tx) (Discs, error) {
 	if a.Count < 1 || a.Count > MaxRows {
 		return d, board.BadCount(a.Count, 1, MaxRows)
 	}
@@ -213,13 +213,13 @@ func (d Discs) setRows(a CountArgs, t *board.Turn) (Discs, error) {
 }
 
 // join brings the discs of all rows into one.
-func (d Discs) join(_ board.NoArgs, t *board.Turn) (Discs, error) {
+func (d Discs) join(_ board.NoArgs, t *board.Tx) (Discs, error) {
 	t.Say("did.rows-joined")
 	d.Rows = 1
 	return d.With(pieces.Each(d.List, func(k *pieces.Piece) { k.Part = 0 })), nil
 }
 
-func (d Discs) style(a StyleArgs, t *board.Turn) (Discs, error) {
+func (d Discs) style(a StyleArgs, t *board.Tx) (Discs, error) {
 	if a.Style != "discs" && a.Style != "dots" {
 		return d, board.BadOption("style", a.Style, "discs or dots")
 	}
@@ -228,7 +228,7 @@ func (d Discs) style(a StyleArgs, t *board.Turn) (Discs, error) {
 	return d, nil
 }
 
-func (d Discs) showCards(a CardsArgs, t *board.Turn) (Discs, error) {
+func (d Discs) showCards(a CardsArgs, t *board.Tx) (Discs, error) {
 	d.Cards, d.CardsTo = a.Shown, place.Ones
 	if a.To != nil && a.Shown {
 		if *a.To > place.Ones || *a.To < place.Smallest {
@@ -242,7 +242,7 @@ func (d Discs) showCards(a CardsArgs, t *board.Turn) (Discs, error) {
 }
 
 // digits lays digit cards on the chart without any discs.
-func (d Discs) digits(a DigitsArgs, t *board.Turn) (Discs, error) {
+func (d Discs) digits(a DigitsArgs, t *board.Tx) (Discs, error) {
 	if a.Number == "" {
 		d.Alone = ""
 		t.Say("did.cards-gone")
@@ -258,7 +258,7 @@ func (d Discs) digits(a DigitsArgs, t *board.Turn) (Discs, error) {
 }
 
 // groups sets the number of tracks; discs of a track that goes lie in the chart.
-func (d Discs) groups(a CountArgs, t *board.Turn) (Discs, error) {
+func (d Discs) groups(a CountArgs, t *board.Tx) (Discs, error) {
 	if a.Count < 0 || a.Count > MaxGroups {
 		return d, board.BadCount(a.Count, 0, MaxGroups)
 	}
@@ -273,7 +273,7 @@ func (d Discs) groups(a CountArgs, t *board.Turn) (Discs, error) {
 
 // share deals the discs of a place round the tracks, one to each at a time.
 // What does not make a full round stays in the chart, to be unbundled.
-func (d Discs) share(a pieces.PlaceArgs, t *board.Turn) (Discs, error) {
+func (d Discs) share(a pieces.PlaceArgs, t *board.Tx) (Discs, error) {
 	if d.Groups == 0 {
 		return d, say.Refuse("no-groups")
 	}
@@ -314,7 +314,7 @@ type PutArgs struct {
 }
 
 // put brings discs onto one track, or back into the chart.
-func (d Discs) put(a PutArgs, t *board.Turn) (Discs, error) {
+func (d Discs) put(a PutArgs, t *board.Tx) (Discs, error) {
 	found, err := kit.ForGroup(d.List, a.Pieces, a.Group, d.Groups)
 	if err != nil {
 		return d, err
@@ -323,17 +323,17 @@ func (d Discs) put(a PutArgs, t *board.Turn) (Discs, error) {
 	return d.With(pieces.Change(d.List, pieces.IDs(found), func(k *pieces.Piece) { k.Group = int8(a.Group) })), nil
 }
 
-func (d Discs) gather(_ board.NoArgs, t *board.Turn) (Discs, error) {
+func (d Discs) gather(_ board.NoArgs, t *board.Tx) (Discs, error) {
 	t.Say("did.gathered")
 	return d.With(pieces.Each(d.List, func(k *pieces.Piece) { k.Group = 0 })), nil
 }
 
-func (d Discs) tidy(_ board.NoArgs, t *board.Turn) (Discs, error) {
+func (d Discs) tidy(_ board.NoArgs, t *board.Tx) (Discs, error) {
 	t.Say("did.tidied")
 	return d.With(pieces.Tidy(d.List)), nil
 }
 
-func (d Discs) clear(_ board.NoArgs, t *board.Turn) (Discs, error) {
+func (d Discs) clear(_ board.NoArgs, t *board.Tx) (Discs, error) {
 	t.Say("did.cleared")
 	d.Alone = ""
 	return d.With(nil), nil

@@ -164,7 +164,7 @@ func offers(m board.Model, ids []board.PieceID) []board.Offer {
 }
 
 // readOuts are what the chart says beside its number.
-func readOuts(m board.Model, w say.Words, _ []board.Covering) []board.ReadOut {
+func readOuts(m board.Model, w say.Vocabulary, _ []board.Covering) []board.ReadOut {
 	d := m.(Discs)
 	text := "–"
 	if d.Groups > 0 {

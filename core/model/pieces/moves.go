@@ -72,13 +72,13 @@ func (k Kit[M]) Standing() []board.MoveSpec {
 
 // Move is a rule of a model of pieces, with the law of its first kind.
 func Move[M Holder[M], A any](_ Kit[M], kind, doc string, law board.LawKind, tell func(M, A) (board.Law, error),
-	apply func(M, A, *board.Turn) (M, error), on string, example A, before ...board.Move) board.MoveSpec {
+	apply func(M, A, *board.Tx) (M, error), on string, example A, before ...board.Move) board.MoveSpec {
 	return board.Rule[M, A]{Kind: kind, Doc: doc, Laws: []board.LawKind{law}, Law: tell, Apply: apply, Board: on,
 		Before: before, Example: example}.Spec()
 }
 
 func (k Kit[M]) piecesMove(kind, doc string, law board.LawKind, counts func(State) bool,
-	apply func(M, PiecesArgs, *board.Turn) (M, error), example PiecesArgs, before []board.Move) board.MoveSpec {
+	apply func(M, PiecesArgs, *board.Tx) (M, error), example PiecesArgs, before []board.Move) board.MoveSpec {
 	r := board.Rule[M, PiecesArgs]{
 		Kind: kind, Doc: doc, Laws: []board.LawKind{law}, Apply: apply, Board: k.Sample, Before: before, Example: example,
 		Saved: func(m M, a PiecesArgs) (PiecesArgs, error) {
@@ -110,8 +110,8 @@ func (k Kit[M]) worth(m M, law board.LawKind, found []Piece) (board.Law, error) 
 func inPlay(s State) bool { return s == Play }
 
 // setState makes a move that brings pieces from some states to another.
-func (k Kit[M]) setState(to State, did string, from ...State) func(M, PiecesArgs, *board.Turn) (M, error) {
-	return func(m M, a PiecesArgs, t *board.Turn) (M, error) {
+func (k Kit[M]) setState(to State, did string, from ...State) func(M, PiecesArgs, *board.Tx) (M, error) {
+	return func(m M, a PiecesArgs, t *board.Tx) (M, error) {
 		found, err := k.FindAll(m.Held(), a.Pieces)
 		if err != nil {
 			return m, err
@@ -132,7 +132,7 @@ func (k Kit[M]) setState(to State, did string, from ...State) func(M, PiecesArgs
 	}
 }
 
-func (k Kit[M]) remove(m M, a PiecesArgs, t *board.Turn) (M, error) {
+func (k Kit[M]) remove(m M, a PiecesArgs, t *board.Tx) (M, error) {
 	found, err := k.FindAll(m.Held(), a.Pieces)
 	if err != nil {
 		return m, err
@@ -141,7 +141,7 @@ func (k Kit[M]) remove(m M, a PiecesArgs, t *board.Turn) (M, error) {
 	return m.With(Without(m.Held(), IDs(found))), nil
 }
 
-func (k Kit[M]) ring(m M, a RingArgs, t *board.Turn) (M, error) {
+func (k Kit[M]) ring(m M, a RingArgs, t *board.Tx) (M, error) {
 	found, err := k.FindPlaying(m.Held(), a.Pieces)
 	if err != nil {
 		return m, err
@@ -161,12 +161,12 @@ func (k Kit[M]) ring(m M, a RingArgs, t *board.Turn) (M, error) {
 	return m.With(Change(list, IDs(found), func(p *Piece) { p.Ring = ring })), nil
 }
 
-func (k Kit[M]) copies(m M, a PiecesArgs, t *board.Turn) (M, error) {
+func (k Kit[M]) copies(m M, a PiecesArgs, t *board.Tx) (M, error) {
 	found, err := k.FindAll(m.Held(), a.Pieces)
 	if err != nil {
 		return m, err
 	}
-	if err := t.Room(len(found)); err != nil {
+	if err := t.CheckRoom(len(found)); err != nil {
 		return m, err
 	}
 	first := t.TakeIDs(len(found))
@@ -178,7 +178,7 @@ func (k Kit[M]) copies(m M, a PiecesArgs, t *board.Turn) (M, error) {
 	return m.With(list), nil
 }
 
-func (k Kit[M]) counted(m M, _ board.NoArgs, t *board.Turn) (M, error) {
+func (k Kit[M]) counted(m M, _ board.NoArgs, t *board.Tx) (M, error) {
 	t.Say("did.counted")
 	return m.With(Each(m.Held(), func(p *Piece) { p.New = false })), nil
 }
@@ -212,7 +212,7 @@ func (k Kit[M]) FindIDs(m board.Model, sel board.Select) []board.PieceID {
 }
 
 // LayFree moves pieces freely from where the layout has them.
-func (k Kit[M]) LayFree(m M, a LayArgs, t *board.Turn) (M, error) {
+func (k Kit[M]) LayFree(m M, a LayArgs, t *board.Tx) (M, error) {
 	found, err := k.FindAll(m.Held(), a.Pieces)
 	if err != nil {
 		return m, err
@@ -229,7 +229,7 @@ func (k Kit[M]) LayFree(m M, a LayArgs, t *board.Turn) (M, error) {
 }
 
 // LayMove is the move that lays pieces freely.
-func (k Kit[M]) LayMove(doc string, apply func(M, LayArgs, *board.Turn) (M, error),
+func (k Kit[M]) LayMove(doc string, apply func(M, LayArgs, *board.Tx) (M, error),
 	before ...board.Move) board.MoveSpec {
 	return board.Rule[M, LayArgs]{
 		Kind: "lay", Doc: doc, Laws: []board.LawKind{board.Keeps}, Apply: apply, Board: k.Sample, Before: before,

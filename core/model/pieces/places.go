@@ -88,7 +88,7 @@ func (k Kit[M]) Placing(empty, many string) []board.MoveSpec {
 
 // Build puts an amount on the board in place of what is there. Numbers parted
 // by a plus sign are addends, each in its part.
-func (k Kit[M]) Build(m M, a AmountArgs, t *board.Turn) (M, error) {
+func (k Kit[M]) Build(m M, a AmountArgs, t *board.Tx) (M, error) {
 	forms, err := k.addends(a)
 	if err != nil {
 		return m, err
@@ -97,7 +97,7 @@ func (k Kit[M]) Build(m M, a AmountArgs, t *board.Turn) (M, error) {
 	for _, form := range forms {
 		n += form.Pieces()
 	}
-	if err := t.Room(n - len(m.Held())); err != nil {
+	if err := t.CheckRoom(n - len(m.Held())); err != nil {
 		return m, err
 	}
 	var list []Piece
@@ -136,12 +136,12 @@ func (k Kit[M]) addends(a AmountArgs) ([]place.UnitForm, error) {
 	return forms, nil
 }
 
-func (k Kit[M]) place(m M, a AmountArgs, t *board.Turn) (M, error) {
+func (k Kit[M]) place(m M, a AmountArgs, t *board.Tx) (M, error) {
 	form, err := k.form(a)
 	if err != nil {
 		return m, err
 	}
-	if err := t.Room(form.Pieces()); err != nil {
+	if err := t.CheckRoom(form.Pieces()); err != nil {
 		return m, err
 	}
 	t.Say("did.placed", say.Form("pieces", say.Given, form))
@@ -149,7 +149,7 @@ func (k Kit[M]) place(m M, a AmountArgs, t *board.Turn) (M, error) {
 }
 
 // Make gives the pieces of a unit form new ids.
-func Make(form place.UnitForm, part int, t *board.Turn) []Piece {
+func Make(form place.UnitForm, part int, t *board.Tx) []Piece {
 	var added []Piece
 	for _, c := range form {
 		added = append(added, Many(c.Place, c.Count, part, t.TakeIDs(c.Count))...)
@@ -225,7 +225,7 @@ func (k Kit[M]) AmountLaw(kind board.LawKind) func(M, AmountArgs) (board.Law, er
 // Bundle makes ten pieces of a place into one of the next. What is over ten
 // stays; with fewer than ten nothing changes and the refusal says how many more
 // are needed.
-func (k Kit[M]) Bundle(m M, a BundleArgs, t *board.Turn) (M, error) {
+func (k Kit[M]) Bundle(m M, a BundleArgs, t *board.Tx) (M, error) {
 	ten, err := k.ten(m.Held(), a)
 	if err != nil {
 		return m, err
@@ -236,7 +236,7 @@ func (k Kit[M]) Bundle(m M, a BundleArgs, t *board.Turn) (M, error) {
 }
 
 // bundleTen replaces ten pieces by one of the next place.
-func bundleTen(list, ten []Piece, trace bool, t *board.Turn) ([]Piece, Piece) {
+func bundleTen(list, ten []Piece, trace bool, t *board.Tx) ([]Piece, Piece) {
 	made := Piece{ID: t.NewID(), Place: ten[0].Place + 1, Part: CommonPart(ten), Group: commonGroup(ten), New: true}
 	made.Loose, made.X, made.Y = centre(ten)
 	ids := IDs(ten)
@@ -302,7 +302,7 @@ func centre(list []Piece) (loose bool, x, y int32) {
 
 // Unbundle opens pieces into ten of the next smaller place each, or further
 // down, with a stage at each place on the way.
-func (k Kit[M]) Unbundle(m M, a UnbundleArgs, t *board.Turn) (M, error) {
+func (k Kit[M]) Unbundle(m M, a UnbundleArgs, t *board.Tx) (M, error) {
 	to, err := k.target(a)
 	if err != nil {
 		return m, err
@@ -315,7 +315,7 @@ func (k Kit[M]) Unbundle(m M, a UnbundleArgs, t *board.Turn) (M, error) {
 	for p := to; p < a.Place; p++ {
 		each *= 10
 	}
-	if err := t.Room(len(found) * (each - 1)); err != nil {
+	if err := t.CheckRoom(len(found) * (each - 1)); err != nil {
 		return m, err
 	}
 	count := len(found)
@@ -336,7 +336,7 @@ func (k Kit[M]) Unbundle(m M, a UnbundleArgs, t *board.Turn) (M, error) {
 }
 
 // openOnce replaces each piece by ten of the next smaller place.
-func openOnce(list, found []Piece, t *board.Turn) (now, made []Piece) {
+func openOnce(list, found []Piece, t *board.Tx) (now, made []Piece) {
 	list = Without(list, IDs(found))
 	for _, p := range found {
 		small := Many(p.Place-1, 10, int(p.Part), t.TakeIDs(10))
@@ -400,7 +400,7 @@ func stepLaw[M any](_ M, a StepArgs) (board.Law, error) {
 
 // step adds or takes one at a place. Ten of a place are bundled at once, and
 // where there is none to take, one of the next is opened; each is a stage.
-func (k Kit[M]) step(m M, a StepArgs, t *board.Turn) (M, error) {
+func (k Kit[M]) step(m M, a StepArgs, t *board.Tx) (M, error) {
 	if !k.Has(a.Place) {
 		return m, k.NoPiece(a.Place)
 	}
@@ -410,7 +410,7 @@ func (k Kit[M]) step(m M, a StepArgs, t *board.Turn) (M, error) {
 		return k.stepDown(m, a.Place, t)
 	}
 	t.Say("did.more", name...)
-	if err := t.Room(1); err != nil {
+	if err := t.CheckRoom(1); err != nil {
 		return m, err
 	}
 	if _, err := add(m, a.Place.Value()); err != nil {
@@ -430,7 +430,7 @@ func (k Kit[M]) step(m M, a StepArgs, t *board.Turn) (M, error) {
 
 func add(m board.Model, v place.Number) (place.Number, error) { return board.Total(m).Add(v) }
 
-func (k Kit[M]) stepDown(m M, at place.Place, t *board.Turn) (M, error) {
+func (k Kit[M]) stepDown(m M, at place.Place, t *board.Tx) (M, error) {
 	from := at
 	for ; from <= k.Most; from++ {
 		if pool, _ := k.Pool(m.Held(), board.Select{Place: from}); len(pool) > 0 {
@@ -440,7 +440,7 @@ func (k Kit[M]) stepDown(m M, at place.Place, t *board.Turn) (M, error) {
 	if from > k.Most {
 		return m, say.Refuse("none-to-take", say.Pieces("one", say.Given, 1, at))
 	}
-	if err := t.Room(int(from-at) * 9); err != nil {
+	if err := t.CheckRoom(int(from-at) * 9); err != nil {
 		return m, err
 	}
 	list := m.Held()
@@ -454,7 +454,7 @@ func (k Kit[M]) stepDown(m M, at place.Place, t *board.Turn) (M, error) {
 }
 
 // openAll opens every piece in play above a place down to it.
-func (k Kit[M]) openAll(m M, a OpenArgs, t *board.Turn) (M, error) {
+func (k Kit[M]) openAll(m M, a OpenArgs, t *board.Tx) (M, error) {
 	if !k.Has(a.To) {
 		return m, k.NoPiece(a.To)
 	}
@@ -466,7 +466,7 @@ func (k Kit[M]) openAll(m M, a OpenArgs, t *board.Turn) (M, error) {
 		}
 		more += c.Count * (each - 1)
 	}
-	if err := t.Room(more); err != nil {
+	if err := t.CheckRoom(more); err != nil {
 		return m, err
 	}
 	for p := k.Most; p > a.To; p-- {
@@ -484,7 +484,7 @@ func (k Kit[M]) openAll(m M, a OpenArgs, t *board.Turn) (M, error) {
 }
 
 // fewest bundles wherever there are ten, from the smallest place up.
-func (k Kit[M]) fewest(m M, _ board.NoArgs, t *board.Turn) (M, error) {
+func (k Kit[M]) fewest(m M, _ board.NoArgs, t *board.Tx) (M, error) {
 	list := m.Held()
 	for p := k.Least; p < k.Most; p++ {
 		pool, _ := k.Pool(list, board.Select{Place: p})
@@ -524,7 +524,7 @@ func (r Rules) ColumnOffer(p place.Place) *board.Offer {
 
 // Follow brings the pieces in play to a number by the difference: as the form
 // lies where the model has its places, regrouped where not.
-func (k Kit[M]) Follow(model board.Model, form place.UnitForm, t *board.Turn) (board.Model, error) {
+func (k Kit[M]) Follow(model board.Model, form place.UnitForm, t *board.Tx) (board.Model, error) {
 	m := model.(M)
 	list, err := k.FollowList(m.Held(), form, t)
 	if err != nil {
@@ -534,7 +534,7 @@ func (k Kit[M]) Follow(model board.Model, form place.UnitForm, t *board.Turn) (b
 }
 
 // FollowList is Follow on the pieces alone.
-func (k Kit[M]) FollowList(list []Piece, form place.UnitForm, t *board.Turn) ([]Piece, error) {
+func (k Kit[M]) FollowList(list []Piece, form place.UnitForm, t *board.Tx) ([]Piece, error) {
 	form = k.Hold(form)
 	total, err := form.Total()
 	if err != nil {
@@ -553,7 +553,7 @@ func (k Kit[M]) FollowList(list []Piece, form place.UnitForm, t *board.Turn) ([]
 	for p := k.Least; p <= k.Most; p++ {
 		more += form.Of(p) - have.Of(p)
 	}
-	if err := t.Room(more); err != nil {
+	if err := t.CheckRoom(more); err != nil {
 		return nil, err
 	}
 	var came, went [place.Largest - place.Smallest + 1][]board.PieceID

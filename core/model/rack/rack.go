@@ -74,7 +74,7 @@ type RingArgs struct {
 }
 
 // ring rings beads that are read.
-func (r Rack) ring(a RingArgs, t *board.Turn) (Rack, error) {
+func (r Rack) ring(a RingArgs, t *board.Tx) (Rack, error) {
 	if !a.Beside {
 		r.Rings = nil
 	}
@@ -136,7 +136,7 @@ type RowsArgs struct {
 	Count int `json:"count" jsonschema:"required,minimum=1,maximum=10" jsonschema_description:"How many rows, 1 to 10."`
 }
 
-func (r Rack) slide(a SlideArgs, t *board.Turn) (Rack, error) {
+func (r Rack) slide(a SlideArgs, t *board.Tx) (Rack, error) {
 	if err := r.check(a); err != nil {
 		return r, err
 	}
@@ -194,7 +194,7 @@ func slideLaw(r Rack, a SlideArgs) (board.Law, error) {
 
 // build sets the number in the fewest pushes: whole rows go together, the rest
 // of a row on its own. Rows that already stand right are not touched.
-func (r Rack) build(a NumberArgs, t *board.Turn) (Rack, error) {
+func (r Rack) build(a NumberArgs, t *board.Tx) (Rack, error) {
 	n, err := r.parse(a.Amount)
 	if err != nil {
 		return r, err
@@ -278,7 +278,7 @@ func buildLaw(r Rack, a NumberArgs) (board.Law, error) {
 	return board.Law{Kind: board.Sets, Value: place.Int(n)}, nil
 }
 
-func (r Rack) home(_ board.NoArgs, t *board.Turn) (Rack, error) {
+func (r Rack) home(_ board.NoArgs, t *board.Tx) (Rack, error) {
 	t.Say("did.home")
 	r.Left, r.Pushes, r.Rings = make([]int, len(r.Left)), 0, nil
 	return r, nil
@@ -286,7 +286,7 @@ func (r Rack) home(_ board.NoArgs, t *board.Turn) (Rack, error) {
 
 // rows changes the number of rows. Rows with beads on the reading side do not
 // go: nothing that counts is lost.
-func (r Rack) rows(a RowsArgs, t *board.Turn) (Rack, error) {
+func (r Rack) rows(a RowsArgs, t *board.Tx) (Rack, error) {
 	if a.Count < 1 || a.Count > MaxRows {
 		return r, board.BadCount(a.Count, 1, MaxRows)
 	}
@@ -296,7 +296,7 @@ func (r Rack) rows(a RowsArgs, t *board.Turn) (Rack, error) {
 		}
 	}
 	more := (a.Count - len(r.Left)) * Beads
-	if err := t.Room(more); err != nil {
+	if err := t.CheckRoom(more); err != nil {
 		return r, err
 	}
 	t.Say("did.rows", rowsValue("rows", a.Count))

@@ -11,7 +11,7 @@ import (
 
 // more adds a number as it is done in the head: whole rows for the tens in one
 // push, then the ones, which fill the row that is begun before another.
-func (r Rack) more(a NumberArgs, t *board.Turn) (Rack, error) {
+func (r Rack) more(a NumberArgs, t *board.Tx) (Rack, error) {
 	n, err := parseWhole(a.Amount)
 	if err != nil {
 		return r, err
@@ -47,7 +47,7 @@ func (r Rack) more(a NumberArgs, t *board.Turn) (Rack, error) {
 
 // less takes a number away: whole rows for the tens in one push, then the ones,
 // from the row that is begun before another is opened.
-func (r Rack) less(a NumberArgs, t *board.Turn) (Rack, error) {
+func (r Rack) less(a NumberArgs, t *board.Tx) (Rack, error) {
 	n, err := parseWhole(a.Amount)
 	if err != nil {
 		return r, err
@@ -92,7 +92,7 @@ func lastIndex(list []int, fits func(int) bool) int {
 func (r Rack) cloned() Rack { r.Left, r.Rings = slices.Clone(r.Left), nil; return r }
 
 // pushed counts the push that led here and shows it as a stage.
-func (r Rack) pushed(was Rack, t *board.Turn) Rack {
+func (r Rack) pushed(was Rack, t *board.Tx) Rack {
 	if slices.Equal(was.Left, r.Left) {
 		return r
 	}
@@ -120,7 +120,7 @@ func parts(m board.Model) []place.Number {
 }
 
 // follow shows a linked number in the fewest pushes.
-func follow(m board.Model, form place.UnitForm, t *board.Turn) (board.Model, error) {
+func follow(m board.Model, form place.UnitForm, t *board.Tx) (board.Model, error) {
 	r := m.(Rack)
 	total, err := form.Total()
 	if err != nil {
@@ -170,7 +170,7 @@ func coveredRow(i int, covers []board.Covering) (left, right, other bool) {
 
 // rowSentences say of each row with beads what makes it ten; a covered side is
 // the unknown.
-func (r Rack) rowSentences(w say.Words, covers []board.Covering) []string {
+func (r Rack) rowSentences(w say.Vocabulary, covers []board.Covering) []string {
 	var out []string
 	for i, left := range r.Left {
 		hideLeft, hideRight, other := coveredRow(i, covers)

@@ -125,7 +125,7 @@ func beadX(k, left int) int {
 func (r Rack) sprite(i, k, left int) board.Sprite {
 	x := beadX(k, left)
 	s := board.Sprite{
-		ID: r.first + board.PieceID(i*Beads+k), Look: "bead",
+		ID: r.first + board.PieceID(i*Beads+k), Drawing: "bead",
 		Part: numbered(k+1, k < left), X: int32(x), Y: int32(i*row + (row-bead)/2), W: bead, H: bead,
 		Zone: "row " + strconv.Itoa(i+1),
 	}
@@ -147,7 +147,7 @@ func numbered(bead int, read bool) int8 {
 }
 
 // readOuts are what the rack says beside its number.
-func readOuts(m board.Model, w say.Words, covers []board.Covering) []board.ReadOut {
+func readOuts(m board.Model, w say.Vocabulary, covers []board.Covering) []board.ReadOut {
 	r := m.(Rack)
 	label := func(id string) string { return say.New("label." + id).Text(w) }
 	var addends []string
@@ -172,7 +172,7 @@ func readOuts(m board.Model, w say.Words, covers []board.Covering) []board.ReadO
 }
 
 // fivesText is fives and ones: 9 = 5 + 4 for one row, else how many of each.
-func (r Rack) fivesText(w say.Words, fives, ones int) string {
+func (r Rack) fivesText(w say.Vocabulary, fives, ones int) string {
 	if n := r.total(); n > 5 && n < Beads {
 		return fmt.Sprintf("%d = 5 + %d", n, n-5)
 	}
@@ -181,7 +181,7 @@ func (r Rack) fivesText(w say.Words, fives, ones int) string {
 }
 
 // toFill is what is missing to ten, to twenty and to the full rack.
-func (r Rack) toFill(w say.Words) string {
+func (r Rack) toFill(w say.Vocabulary) string {
 	n := r.total()
 	var out []string
 	for _, goal := range []int{10, 20, r.Pieces()} {

@@ -2,11 +2,11 @@
 import { Input, Select } from 'antd';
 import { useState } from 'react';
 import { Dialog } from '../shell/later';
-import { call, type Words } from '../core/core';
+import { call, type Vocabulary } from '../core/core';
 import { edit } from '../state/acts';
 import { useLesson } from '../state/lesson';
 
-const regroup: Record<NonNullable<Words['regroup']>, string> = {
+const regroup: Record<NonNullable<Vocabulary['regroup']>, string> = {
   bundle: 'bundle and unbundle',
   regroup: 'regroup',
   exchange: 'exchange',
@@ -19,7 +19,7 @@ export function AboutDialog({ close }: { close: () => void }) {
   const outline = useLesson((s) => s.outline);
   const [title, setTitle] = useState(outline.title);
   const [objective, setObjective] = useState(outline.objective);
-  const [words, setWords] = useState<Words>(outline.words);
+  const [words, setWords] = useState<Vocabulary>(outline.words);
   const save = () => {
     if (
       edit((handle) =>
@@ -49,7 +49,7 @@ export function AboutDialog({ close }: { close: () => void }) {
           aria-labelledby="say-regroup"
           value={words.regroup ?? 'bundle'}
           options={Object.entries(regroup).map(([value, label]) => ({
-            value: value as Words['regroup'],
+            value: value as Vocabulary['regroup'],
             label,
           }))}
           onChange={(value) => setWords({ ...words, regroup: value })}

@@ -1,6 +1,6 @@
 // A small picture for each method: the model that it works on, and the sign of
 // what it shows.
-import { Look } from '../board/looks';
+import { PieceShape } from '../board/looks';
 import type { Piece } from '../core/core';
 import { names } from '../shell/names';
 import css from './MethodIcon.module.css';
@@ -74,7 +74,7 @@ export function MethodIcon({ model, method }: { model: string; method: string })
     <svg className={cx('method-icon')} viewBox="0 0 124 46" width={124} height={46} aria-hidden="true">
       {(scenes[model] ?? []).map((p) => (
         <g key={p[0]} transform={`translate(${p[2]} ${p[3]})${p[1] === 'counter' ? ' scale(0.52)' : ''}`}>
-          <Look piece={p} flags={noFlags} />
+          <PieceShape piece={p} flags={noFlags} />
         </g>
       ))}
       <text className={cx('method-sign')} x={76} y={24}>

@@ -1,7 +1,7 @@
 // What the teacher says and asks at a step, with the answer held back.
 import { Button } from 'antd';
 import { useState } from 'react';
-import { Words } from '../board/controls';
+import { WordMenu } from '../board/controls';
 import { call } from '../core/core';
 import { newId } from '../state/api';
 import { edit, show } from '../state/acts';
@@ -72,7 +72,7 @@ function StepMenu({ scene, step, edit: words }: { scene: string; step: number; e
   return (
     <>
       <Button onClick={words}>Edit step</Button>
-      <Words
+      <WordMenu
         label="Change order"
         words={[
           { label: 'Split in two', run: () => reshape('split') },

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { act, acting } from '../state/acts';
 import { useLesson, type DrawnModel } from '../state/lesson';
 import { Dialog } from '../shell/later';
-import { Words, type Word } from './controls';
+import { WordMenu, type Word } from './controls';
 import { views, type Kind } from './views';
 import { LARGEST } from './pinch';
 
@@ -63,7 +63,7 @@ export function Arrange({ model, index, alone, zoom, setZoom }: Props) {
       ];
   return (
     <>
-      <Words
+      <WordMenu
         label="Arrange"
         words={[
           ...(views[model.kind as Kind].clears ? [{ label: 'Clear pieces', run: () => make('clear') }] : []),

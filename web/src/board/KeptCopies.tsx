@@ -3,7 +3,7 @@ import { Button } from 'antd';
 import { act } from '../state/acts';
 import { type DrawnModel, type KeptModel } from '../state/lesson';
 import { Backdrop, Numerals } from './Backdrop';
-import { Look } from './looks';
+import { PieceShape } from './looks';
 import { names } from '../shell/names';
 import css from './KeptCopies.module.css';
 
@@ -58,7 +58,7 @@ export function StillPieces({ kept }: { kept: Pick<KeptModel, 'zones' | 'decor' 
       <Backdrop decor={kept.decor} />
       {kept.pieces.map((p) => (
         <g key={p[0]} className={cx('piece')} transform={`translate(${p[2]} ${p[3]})`}>
-          <Look piece={p} flags={kept.flags} />
+          <PieceShape piece={p} flags={kept.flags} />
         </g>
       ))}
       {kept.flags.includes('numerals') && <Numerals decor={kept.decor} />}

@@ -6,7 +6,7 @@ import { Backdrop, Numerals } from './Backdrop';
 import { useCursor } from './cursor';
 import type { Point } from './geometry';
 import { useHand, type Drop } from './hand';
-import { Look } from './looks';
+import { PieceShape } from './looks';
 import { PieceLayer } from './PieceLayer';
 import { PointedAt } from './pointed';
 import { Rings } from './Rings';
@@ -34,7 +34,7 @@ const CROWD = 250;
 
 export function PieceBoard({ model, index, scale, name, drop, tap, children }: Props) {
   const flags = model.flags.join(' ');
-  const draw = useCallback((p: Piece) => <Look piece={p} flags={flags.split(' ')} />, [flags]);
+  const draw = useCallback((p: Piece) => <PieceShape piece={p} flags={flags.split(' ')} />, [flags]);
   const selected = useLesson((s) => (s.selectedModel === index ? s.selected : none));
   const origins = useLesson((s) => s.origins);
   const lit = useLesson((s) => s.lit);

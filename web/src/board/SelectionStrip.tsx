@@ -3,7 +3,7 @@
 import { Button } from 'antd';
 import { useMemo } from 'react';
 import { call, Mark, type Piece, type Selection, type Verb } from '../core/core';
-import { Words } from './controls';
+import { WordMenu } from './controls';
 import { act } from '../state/acts';
 import { notify, select, useLesson, type DrawnModel } from '../state/lesson';
 import { names } from '../shell/names';
@@ -44,7 +44,7 @@ export function SelectionStrip({ model, index }: { model: DrawnModel; index: num
         ))}
       <Button onClick={() => select(index, alike(model, selected))}>All like these</Button>
       {verbs.some((v) => !v.ok && v.move.kind !== 'bundle') && (
-        <Words
+        <WordMenu
           label="Why not"
           words={verbs
             .filter((v) => !v.ok && v.move.kind !== 'bundle')

@@ -4,7 +4,7 @@ import type { Piece } from '../core/core';
 import { acting } from '../state/acts';
 import { type DrawnModel } from '../state/lesson';
 import { Columns } from './columns';
-import { MoreOrLess, Words } from './controls';
+import { MoreOrLess, WordMenu } from './controls';
 import { onColumn, onMat, onTray } from './drops';
 import { PieceBoard } from './PieceBoard';
 import type { ViewProps } from './view';
@@ -63,7 +63,7 @@ export function BlocksLine({ model, index }: { model: DrawnModel; index: number 
           ['thousands', '1000'],
         ]}
       />
-      <Words
+      <WordMenu
         label="Show as"
         words={[
           {

@@ -7,7 +7,7 @@ import { act } from '../state/acts';
 import { select, type DrawnModel } from '../state/lesson';
 import { InputNumber, Sheet } from '../shell/later';
 import { centreOf } from './geometry';
-import { Look } from './looks';
+import { PieceShape } from './looks';
 import type { ViewProps } from './view';
 import { names } from '../shell/names';
 import css from './columns.module.css';
@@ -109,7 +109,7 @@ function Stack({
           onClick={() => zone.one && act({ kind: 'place', model: index, amount: zone.one })}
         >
           <svg viewBox={`-1 -1 ${w + 2} ${h + 2}`} aria-hidden="true">
-            <Look piece={sample} flags={[]} />
+            <PieceShape piece={sample} flags={[]} />
           </svg>
           <span>+1</span>
         </Button>

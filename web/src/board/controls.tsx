@@ -18,7 +18,7 @@ export interface Word {
 }
 
 /** A button that opens a list of words. What is on is ticked. */
-export function Words({ label, words }: { label: string; words: (Word | 'line')[] }) {
+export function WordMenu({ label, words }: { label: string; words: (Word | 'line')[] }) {
   return (
     <Menu
       items={words.map((w, i) =>

@@ -6,9 +6,9 @@ import { act, acting } from '../state/acts';
 import { select, type DrawnModel } from '../state/lesson';
 import { InputNumber, Sheet } from '../shell/later';
 import { selectZone } from './columns';
-import { Panel, Stepper, TypedForm, Words } from './controls';
+import { Panel, Stepper, TypedForm, WordMenu } from './controls';
 import { cellUnder, named, onMat, onTray, zoneUnder } from './drops';
-import { Look } from './looks';
+import { PieceShape } from './looks';
 import { PieceBoard } from './PieceBoard';
 import type { ViewProps } from './view';
 import { names } from '../shell/names';
@@ -105,7 +105,7 @@ function Sample({ shape, colouring, mint }: { shape: string; colouring: number; 
   const piece: Piece = [0, shape, 0, 0, 34, 34, colouring, mint ? Mark.alternate : 0];
   return (
     <svg viewBox="-1 -1 36 36" width={30} height={30} aria-hidden="true">
-      <Look piece={piece} flags={[]} />
+      <PieceShape piece={piece} flags={[]} />
     </svg>
   );
 }
@@ -221,7 +221,7 @@ export function CountersLine({ model, index }: { model: DrawnModel; index: numbe
         <Button onClick={() => make('gather')}>Gather again</Button>
         <GroupsOf index={index} />
       </Panel>
-      <Words
+      <WordMenu
         label="Show as"
         words={[
           ...storyShapes.map((shape) => ({

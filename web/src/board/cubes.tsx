@@ -3,7 +3,7 @@ import { Button } from 'antd';
 import { act, acting } from '../state/acts';
 import { type DrawnModel } from '../state/lesson';
 import { selectZone } from './columns';
-import { Panel, Words } from './controls';
+import { Panel, WordMenu } from './controls';
 import { onTray, zoneUnder } from './drops';
 import { PieceBoard } from './PieceBoard';
 import type { ViewProps } from './view';
@@ -55,7 +55,7 @@ function Train({ model, index, n }: { model: DrawnModel; index: number; n: numbe
   const trains = Number(model.counts.trains);
   return (
     <span className={cx('train-words')}>
-      <Words
+      <WordMenu
         label={`Train ${n}`}
         words={[
           { label: 'Snap at random', run: () => make('snap', { train: n, seed: seed() }) },
@@ -90,7 +90,7 @@ export function CubesLine({ index }: { model: DrawnModel; index: number }) {
           </Button>
         ))}
       </Panel>
-      <Words
+      <WordMenu
         label="Trains"
         words={[
           { label: 'A colour for each train', run: () => make('colourTrains') },

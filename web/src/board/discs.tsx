@@ -7,7 +7,7 @@ import { act, acting } from '../state/acts';
 import { type DrawnModel } from '../state/lesson';
 import { Checkbox, Select } from '../shell/later';
 import { Columns } from './columns';
-import { MoreOrLess, Panel, Stepper, TypedForm, Words } from './controls';
+import { MoreOrLess, Panel, Stepper, TypedForm, WordMenu } from './controls';
 import { named, onColumn, onTray, zoneUnder } from './drops';
 import { PieceBoard } from './PieceBoard';
 import type { ViewProps } from './view';
@@ -109,7 +109,7 @@ export function DiscsLine({ model, index }: { model: DrawnModel; index: number }
         ))}
         <Button onClick={() => make('gather')}>Gather again</Button>
       </Panel>
-      <Words
+      <WordMenu
         label="Show as"
         words={[
           { label: 'Labelled discs', on: !has('dots'), run: () => make('style', { style: 'discs' }) },

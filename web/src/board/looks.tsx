@@ -24,7 +24,7 @@ function Bead({ piece }: { piece: Piece }) {
 }
 
 /** Any piece, with the marks on it. */
-export function Look({ piece, flags }: { piece: Piece; flags: string[] }) {
+export function PieceShape({ piece, flags }: { piece: Piece; flags: string[] }) {
   const [, name, , , w, h, , marks] = piece;
   const out = marks & (Mark.crossed | Mark.spent);
   return (

@@ -6,8 +6,8 @@ import type { Piece } from '../core/core';
 import { act } from '../state/acts';
 import { useLesson, type DrawnModel } from '../state/lesson';
 import { Backdrop } from './Backdrop';
-import { Panel, Words } from './controls';
-import { Look } from './looks';
+import { Panel, WordMenu } from './controls';
+import { PieceShape } from './looks';
 import { PieceLayer } from './PieceLayer';
 import { Rings } from './Rings';
 import type { ViewProps } from './view';
@@ -21,7 +21,7 @@ const BEADS = 10;
 const READING = 291;
 const WAY = 304;
 const noFlags: string[] = [];
-const draw = (p: Piece) => <Look piece={p} flags={noFlags} />;
+const draw = (p: Piece) => <PieceShape piece={p} flags={noFlags} />;
 
 interface Push {
   pointer: number;
@@ -170,7 +170,7 @@ export function RackLine({ model, index }: { model: DrawnModel; index: number })
         </Button>
       </span>
       <MoreLess index={index} />
-      <Words
+      <WordMenu
         label="Rows"
         words={[1, 2, 5, 10].map((count) => ({
           label: count === 1 ? '1 row' : `${count} rows`,

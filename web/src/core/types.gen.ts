@@ -3058,12 +3058,12 @@ export interface Outline {
   id: string;
   title: string;
   objective: string;
-  words: Words;
+  words: Vocabulary;
   scenes: SceneLine[];
   record: Entry[];
   newer?: Newer;
 }
-export interface Words {
+export interface Vocabulary {
   /**
    * What the class calls making ten of a place into one of the next, and back.
    */
@@ -3150,7 +3150,7 @@ export interface Lesson {
    * What the class is to notice.
    */
   objective?: string;
-  words: Words1;
+  words: Vocabulary1;
   /**
    * The scenes in order.
    *
@@ -3167,7 +3167,7 @@ export interface Lesson {
 /**
  * What the class calls things.
  */
-export interface Words1 {
+export interface Vocabulary1 {
   /**
    * What the class calls making ten of a place into one of the next, and back.
    */
@@ -3552,7 +3552,7 @@ export interface Edit {
 export interface Head {
   title: string;
   objective: string;
-  words: Words;
+  words: Vocabulary;
 }
 export interface SceneHead {
   title: string;

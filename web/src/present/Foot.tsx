@@ -1,6 +1,6 @@
 // The foot while presenting: how far the class has come, and the teacher's buttons.
 import type { ReactNode } from 'react';
-import { Words } from '../board/controls';
+import { WordMenu } from '../board/controls';
 import { show } from '../state/acts';
 import { useLesson } from '../state/lesson';
 import { Flower } from '../shell/Mark';
@@ -55,7 +55,7 @@ interface PlayProps {
 /** How the example goes on, and which of its last steps are the class's. */
 export function PlayMenu({ pace, setPace, theirs, setTheirs }: PlayProps) {
   return (
-    <Words
+    <WordMenu
       label="Play"
       words={[
         ...[4, 7, 12].map((s) => ({

@@ -2,7 +2,7 @@
 import type { Piece } from '../../core/core';
 
 /** One drawing: the fill's class, and lines over it. */
-interface Look {
+interface Tone {
   tone: string;
   draw: (w: number, h: number) => { outline: string; lines: string; round?: number };
 }
@@ -15,7 +15,7 @@ const grid = (n: number, w: number, h: number, along: 'x' | 'y', from = 0) =>
 
 const box = (w: number, h: number) => `M0.6 0.6H${w - 0.6}V${h - 0.6}H0.6Z`;
 
-const solid: Record<string, Look> = {
+const solid: Record<string, Tone> = {
   one: { tone: 'ones', draw: (w, h) => ({ outline: box(w, h), lines: '' }) },
   ten: { tone: 'tens', draw: (w, h) => ({ outline: box(w, h), lines: grid(10, w, h, 'y') }) },
   hundred: {
@@ -44,7 +44,7 @@ const solid: Record<string, Look> = {
   },
 };
 
-const sketch: Record<string, Look> = {
+const sketch: Record<string, Tone> = {
   one: { tone: 'ones', draw: (w, h) => ({ outline: circle(w, h), lines: '' }) },
   ten: {
     tone: 'tens',
