@@ -65,5 +65,8 @@ func makeSnap(r Request) (Example, error) {
 		Say: line("snap.family"), Ask: line("snap.family.ask"),
 		Answer: line("snap.family.answer", answer("count", len(family))), Write: family,
 	})
-	return m.end(strconv.Itoa(n)+" snapped after "+strconv.Itoa(at), sumText([2]int{at, rest}))
+	e, err := m.end(strconv.Itoa(n)+" snapped after "+strconv.Itoa(at), sumText([2]int{at, rest}))
+	// Where it breaks is asked: the title does not tell.
+	e.Scene.Title = strconv.Itoa(n) + " snapped"
+	return e, err
 }
