@@ -9,6 +9,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"unitbloom/core/board"
+	"unitbloom/core/say"
 )
 
 // What holds at the edge of a limit, and no longer one beyond it.
@@ -147,4 +148,39 @@ func TestABoardTakesNoMoreThanIsReckoned(t *testing.T) {
 			}
 		}
 	}
+}
+
+func TestEveryHundredAndThousandIsSeenBesideTheOthers(t *testing.T) {
+	for _, of := range []string{"h", "k"} {
+		for n := 2; n <= 20; n++ {
+			b, err := board.Parse(fmt.Sprintf("blocks %d%s", n, of))
+			if err != nil {
+				break // more than a number can be
+			}
+			all := b.Lay(0).Pieces
+			for i := range all {
+				for j := range i {
+					apart := max(abs(all[i].X-all[j].X), abs(all[i].Y-all[j].Y))
+					assert.GreaterOrEqual(t, apart, int32(8), "%d%s: pieces %d and %d", n, of, j, i)
+				}
+			}
+		}
+	}
+}
+
+func abs(n int32) int32 { return max(n, -n) }
+
+func TestOpenedPiecesAreToldUnderACoverOnlyWhenTheyWereAskedFor(t *testing.T) {
+	said := func(move string) string {
+		b, err := play(t, "blocks 3t 5o", `{"kind":"cover","zone":"tens"}`)
+		require.NoError(t, err)
+		var mv board.Move
+		require.NoError(t, json.Unmarshal([]byte(move), &mv))
+		_, effect, err := board.Apply(b, mv)
+		require.NoError(t, err)
+		return effect.Said.Text(say.Vocabulary{})
+	}
+	assert.Contains(t, said(`{"kind":"unbundle","place":"tens"}`), "1 ten", "one was asked for")
+	assert.NotContains(t, said(`{"kind":"unbundle","place":"tens","pieces":[{"place":"tens","count":2}]}`), "2",
+		"how many were found is not told")
 }
