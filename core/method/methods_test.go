@@ -652,6 +652,29 @@ func TestAnotherProblemCrossesTensWhereTheFirstDoes(t *testing.T) {
 	}
 }
 
+func TestAnotherFactCrossesTenWhenTheFirstDoes(t *testing.T) {
+	for first, crosses := range map[string]bool{"8 + 5": true, "3 + 4": false, "14 − 6": true, "9 − 4": false} {
+		id := "add-facts"
+		if strings.Contains(first, "−") {
+			id = "subtract-facts"
+		}
+		r, err := method.Typed(id, first)
+		require.NoError(t, err)
+		for seed := range uint64(20) {
+			next, err := method.Parallel(r, seed)
+			require.NoError(t, err, first)
+			a, b := atoi(next.Args[0]), atoi(next.Args[2])
+			less, more := a, a+b
+			if id == "subtract-facts" {
+				less, more = a-b, a
+			}
+			assert.Equal(t, crosses, more > 10 && less < 10, "%s is not like %s", strings.Join(next.Args, " "), first)
+		}
+	}
+}
+
+func atoi(s string) int { n, _ := strconv.Atoi(s); return n }
+
 func TestAnotherProblemLeavesOutWhatChildrenSawInThis(t *testing.T) {
 	next, err := method.Parallel(method.Request{Method: "add-facts", Args: []string{"8", "+", "5"},
 		Options: map[string]string{"way": "make ten", "seen": "8 and 2 more and 3"}}, 3)
