@@ -305,11 +305,12 @@ func BoardMoves() []MoveSpec { return boardMoves }
 
 // SpecOf finds a model kind.
 func SpecOf(kind string) (ModelSpec, bool) {
-	i := slices.IndexFunc(models, func(s ModelSpec) bool { return s.Kind == kind })
-	if i < 0 {
-		return ModelSpec{}, false
+	for i := range models { // a spec is long: no copy is made of those that are not meant
+		if models[i].Kind == kind {
+			return models[i], true
+		}
 	}
-	return models[i], true
+	return ModelSpec{}, false
 }
 
 func kindsList() string {
