@@ -51,8 +51,9 @@ func appendInts(out []byte, list []int32) []byte {
 }
 
 // encode writes an answer as the standard library does, but for lists of pieces and of
-// where they went. There may be thousands in an answer, and the library reads over again what a MarshalJSON
-// wrote, once for each level: a third of the time that a class waits for a move.
+// where they went. There may be thousands in an answer, and the library reads over
+// again what a MarshalJSON wrote, once for each level: a third of the time that a class
+// waits for a move.
 func encode(out []byte, v reflect.Value) ([]byte, error) {
 	switch x := v.Interface().(type) {
 	case Pieces:

@@ -1,6 +1,5 @@
 // What to teach: the operation, and then a method of it.
 import { Segmented } from 'antd';
-import { useState } from 'react';
 import type { MethodInfo } from '../core/core';
 import { names } from '../shell/names';
 import { MethodIcon } from './MethodIcon';
@@ -25,21 +24,17 @@ interface Props {
 }
 
 export function MethodPicker({ methods, method, choose, pressed }: Props) {
-  const [operation, setOperation] = useState(method.operation);
   return (
     <>
       <Segmented
         aria-label="What to teach"
         options={operations}
-        value={operation}
-        onChange={(value) => {
-          setOperation(value);
-          choose(methods.find((m) => m.operation === value)!.id);
-        }}
+        value={method.operation}
+        onChange={(value) => choose(methods.find((m) => m.operation === value)!.id)}
       />
       <div className={cx('methods')} role="radiogroup" aria-label="Method">
         {methods
-          .filter((m) => m.operation === operation)
+          .filter((m) => m.operation === method.operation)
           .map((m) => (
             <button
               key={m.id}
