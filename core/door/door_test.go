@@ -210,7 +210,7 @@ func TestGoingBackIsExact(t *testing.T) {
 	seen := map[int]string{}
 	walk := func(step int) string {
 		var raw json.RawMessage
-		d.call("show", map[string]any{"scene": "sum", "step": step, "asked": false, "present": true}, &raw)
+		d.call("show", map[string]any{"scene": "sum", "step": step, "present": true}, &raw)
 		var frame map[string]any
 		require.NoError(t, json.Unmarshal(raw, &frame))
 		for _, moving := range []string{"rev", "beats", "became"} {

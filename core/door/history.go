@@ -187,13 +187,16 @@ func beginCapture(s *session, _ None) (Captured, error) {
 
 // CaptureArgs are the teacher's words for a step of a capture.
 type CaptureArgs struct {
-	Say    string `json:"say"`
-	Ask    string `json:"ask"`
-	Answer string `json:"answer"`
+	Say string `json:"say"`
+	Ask string `json:"ask"`
+	// Asks is the kind of the question; decide when left out.
+	Asks   say.Kind `json:"asks,omitempty" jsonschema:"enum=predict,enum=decide,enum=look,enum=say,enum=explain,enum=check"`
+	Answer string   `json:"answer"`
 }
 
 func (a CaptureArgs) step(moves []board.Move) lesson.Step {
-	return lesson.Step{Say: say.Line{Own: a.Say}, Ask: say.Line{Own: a.Ask}, Answer: say.Line{Own: a.Answer}, Moves: moves}
+	return lesson.Step{Say: say.Line{Own: a.Say}, Ask: say.Line{Own: a.Ask}, Asks: a.Asks, Answer: say.Line{Own: a.Answer},
+		Moves: moves}
 }
 
 // endStep closes a step of the capture with the teacher's words. It can be undone,

@@ -25,7 +25,7 @@ type session struct {
 
 	scene   string
 	step    int
-	asked   bool
+	phase   lesson.Phase
 	present bool
 	scratch *scratch
 	capture *capture
@@ -45,21 +45,23 @@ func (s *session) board() board.Board {
 		return s.scratch.board
 	}
 	sc, _ := s.current()
-	b, _ := sc.At(s.step)
-	return b
+	return sc.BoardAt(s.step, s.phase)
 }
 
 // settle keeps the place in the lesson valid after an edit.
 func (s *session) settle() {
 	sc, ok := s.current()
 	if !ok {
-		s.scene, s.step, s.asked, s.scratch = "", 0, false, nil
+		s.scene, s.step, s.phase, s.scratch = "", 0, lesson.Rest, nil
 		if len(s.doc.Scenes) > 0 {
 			s.scene = s.doc.Scenes[0].ID
 		}
 		return
 	}
 	s.step = min(s.step, len(sc.Steps))
+	if s.step == len(sc.Steps) || !slices.Contains(sc.Steps[s.step].Phases(), s.phase) {
+		s.phase = lesson.Rest
+	}
 }
 
 // OpenArgs hold a lesson in its file form.
@@ -92,16 +94,13 @@ func closeSession(s *session, _ None) (None, error) {
 	return None{}, nil
 }
 
-// ShowArgs name a step of a scene: its board after that many steps, and with asked
-// the question of the step to come.
+// ShowArgs name a position, and whether a class looks on.
 type ShowArgs struct {
-	Scene   string `json:"scene"`
-	Step    int    `json:"step"`
-	Asked   bool   `json:"asked,omitempty"`
-	Present bool   `json:"present,omitempty"`
+	lesson.Position
+	Present bool `json:"present,omitempty"`
 }
 
-// show goes to a step of a scene. The scratch copy is put away.
+// show goes to a position. The scratch copy is put away.
 func show(s *session, a ShowArgs) (Frame, error) {
 	sc, i := s.doc.Scene(a.Scene)
 	if i < 0 {
@@ -110,21 +109,43 @@ func show(s *session, a ShowArgs) (Frame, error) {
 	if a.Step < 0 || a.Step > len(sc.Steps) {
 		return Frame{}, fmt.Errorf("step: %d is not from 0 to %d", a.Step, len(sc.Steps))
 	}
-	forward := a.Scene == s.scene && a.Step == s.step+1 && s.scratch == nil
-	s.scene, s.step, s.asked, s.present, s.scratch = a.Scene, a.Step, a.Asked, a.Present, nil
-	f := s.frame()
-	if forward {
-		f.Beats, f.Became = s.beats(sc)
+	if a.Phase != lesson.Rest && (a.Step == len(sc.Steps) || !slices.Contains(sc.Steps[a.Step].Phases(), a.Phase)) {
+		return Frame{}, fmt.Errorf("phase: step %d has no phase %s", a.Step+1, form.Quote(string(a.Phase)))
 	}
-	return f, nil
+	s.present = a.Present
+	return s.goTo(a.Position), nil
 }
 
-// beats are the boards between the moves of the step just made, for motion.
-func (s *session) beats(sc lesson.Scene) ([]BoardView, []board.Became) {
-	b, _ := sc.At(s.step - 1)
+func (s *session) position() lesson.Position {
+	return lesson.Position{Scene: s.scene, Step: s.step, Phase: s.phase}
+}
+
+// goTo shows a position. Where that makes the moves of the step that was next, the
+// boards between them come along, for motion.
+func (s *session) goTo(p lesson.Position) Frame {
+	was, fresh := s.position(), s.scratch == nil
+	s.scene, s.step, s.phase, s.scratch = p.Scene, p.Step, p.Phase, nil
+	f := s.frame()
+	sc, _ := s.current()
+	if p.Scene != was.Scene || !fresh || was.Step >= len(sc.Steps) || sc.Steps[was.Step].Made(was.Phase) {
+		return f
+	}
+	if p.Step == was.Step+1 && p.Phase == lesson.Rest || p.Step == was.Step && sc.Steps[p.Step].Made(p.Phase) {
+		f.Beats, f.Became = s.beats(sc, was.Step)
+	}
+	return f
+}
+
+// forward and backward go one press on, or exactly one back.
+func forward(s *session, _ None) (Frame, error)  { return s.goTo(s.doc.Next(s.position())), nil }
+func backward(s *session, _ None) (Frame, error) { return s.goTo(s.doc.Before(s.position())), nil }
+
+// beats are the boards between the moves of a step, for motion.
+func (s *session) beats(sc lesson.Scene, step int) ([]BoardView, []board.Became) {
+	b, _ := sc.At(step)
 	var views []BoardView
 	var became []board.Became
-	moves := sc.Steps[s.step-1].Moves
+	moves := sc.Steps[step].Moves
 	for i, mv := range moves {
 		next, effect, err := board.Apply(b, mv)
 		if err != nil {
@@ -302,7 +323,7 @@ func (s *session) addScenes(scenes []lesson.Scene, at *int, c *capture) (Update,
 		edits = append(edits, e)
 	}
 	s.commit(doc, c)
-	s.scene, s.step, s.asked, s.scratch = scenes[0].ID, 0, false, nil
+	s.scene, s.step, s.phase, s.scratch = scenes[0].ID, 0, lesson.Rest, nil
 	return s.update(edits), nil
 }
 
@@ -363,6 +384,7 @@ type StepArgs struct {
 	Ask    *string `json:"ask,omitempty"`
 	Answer *string `json:"answer,omitempty"`
 	Look   *string `json:"look,omitempty"`
+	Asks   *string `json:"asks,omitempty" jsonschema:"enum=predict,enum=decide,enum=look,enum=say,enum=explain,enum=check"`
 	Pause  *bool   `json:"pause,omitempty"`
 	Remove bool    `json:"remove,omitempty"`
 }
@@ -382,6 +404,9 @@ func editStep(s *session, a StepArgs) (Update, error) {
 		step := &sc.Steps[a.Step]
 		if a.Pause != nil {
 			step.Pause = *a.Pause
+		}
+		if a.Asks != nil {
+			step.Asks = say.Kind(*a.Asks)
 		}
 		for own, line := range map[*string]*say.Line{a.Say: &step.Say, a.Ask: &step.Ask, a.Answer: &step.Answer,
 			a.Look: &step.Look} {
@@ -489,7 +514,7 @@ func keepScratch(s *session, a KeepArgs) (Update, error) {
 	was := s.doc
 	s.scratch = nil
 	s.commit(doc, s.capture)
-	s.step = step
+	s.step, s.phase = step, lesson.Rest
 	for _, mv := range moves {
 		if len(sc.Steps) == 0 {
 			s.capture = s.capture.played(sc.ID, mv)
@@ -505,6 +530,9 @@ func (s *session) keeping(sc lesson.Scene, moves []board.Move, into bool) (lesso
 		return doc, s.step, err
 	}
 	steps, step := slices.Clone(sc.Steps), s.step
+	if step < len(steps) && steps[step].Made(s.phase) {
+		step++ // its moves lie on the board already
+	}
 	if into && step > 0 {
 		steps[step-1].Moves = slices.Concat(steps[step-1].Moves, moves)
 	} else {

@@ -1,6 +1,7 @@
 package door
 
 import (
+	"maps"
 	"slices"
 	"strconv"
 	"strings"
@@ -37,13 +38,15 @@ type SceneLine struct {
 
 // StepLine is one step of the outline. Misfit says why a step no longer fits.
 type StepLine struct {
-	Say    string `json:"say"`
-	Ask    string `json:"ask"`
-	Answer string `json:"answer"`
-	Look   string `json:"look"`
-	Moves  int    `json:"moves"`
-	Misfit string `json:"misfit,omitempty"`
-	Pause  bool   `json:"pause,omitempty"`
+	Say string `json:"say"`
+	Ask string `json:"ask"`
+	// Asks is the kind of the question.
+	Asks   say.Kind `json:"asks,omitempty"`
+	Answer string   `json:"answer"`
+	Look   string   `json:"look"`
+	Moves  int      `json:"moves"`
+	Misfit string   `json:"misfit,omitempty"`
+	Pause  bool     `json:"pause,omitempty"`
 }
 
 func (s *session) outline() Outline {
@@ -68,7 +71,7 @@ func (s *session) outline() Outline {
 
 func (s *session) stepLine(step lesson.Step, misfit error) StepLine {
 	w := s.doc.Words
-	line := StepLine{Say: step.Say.Text(w), Ask: step.Ask.Text(w), Answer: step.Answer.Text(w), Look: step.Look.Text(w),
+	line := StepLine{Say: step.Say.Text(w), Ask: step.Ask.Text(w), Asks: step.Asks, Answer: step.Answer.Text(w), Look: step.Look.Text(w),
 		Moves: len(step.Moves), Pause: step.Pause}
 	if misfit != nil {
 		line.Misfit = misfit.Error()
@@ -92,16 +95,20 @@ func orMap(m map[string]string) map[string]string {
 
 // Frame is everything that is seen at a step.
 type Frame struct {
-	Rev     int       `json:"rev"`
-	Scene   string    `json:"scene"`
-	Step    int       `json:"step"`
-	Steps   int       `json:"steps"`
-	Asked   bool      `json:"asked"`
-	Scratch bool      `json:"scratch"`
-	CanUndo bool      `json:"canUndo"`
-	CanRedo bool      `json:"canRedo"`
-	Board   BoardView `json:"board"`
-	// Prompt is the step that is asked, or the one just made.
+	Rev   int    `json:"rev"`
+	Scene string `json:"scene"`
+	Step  int    `json:"step"`
+	Steps int    `json:"steps"`
+	// Phase is how far the next step has come, and Open whether its question stands
+	// unanswered.
+	Phase   lesson.Phase `json:"phase"`
+	Open    bool         `json:"open"`
+	Scratch bool         `json:"scratch"`
+	CanUndo bool         `json:"canUndo"`
+	CanRedo bool         `json:"canRedo"`
+	Board   BoardView    `json:"board"`
+	// Prompt is the step that is gone through, or the one just over. Its answer is
+	// empty while the question is open.
 	Prompt  StepLine `json:"prompt"`
 	Written *Written `json:"written,omitempty"`
 	// Lines are the sentences, texts, bonds and table rows written so far.
@@ -210,7 +217,7 @@ type ReadOut struct {
 
 func (s *session) frame() Frame {
 	sc, ok := s.current()
-	f := Frame{Rev: s.rev, Scene: s.scene, Step: s.step, Steps: len(sc.Steps), Asked: s.asked, Lines: []WrittenLine{},
+	f := Frame{Rev: s.rev, Scene: s.scene, Step: s.step, Steps: len(sc.Steps), Phase: s.phase, Open: s.phase.Open(), Lines: []WrittenLine{},
 		Board: BoardView{Models: []ModelView{}}, Ink: orNone(sc.Ink), Notes: orNone(sc.Notes)}
 	f.CanUndo, f.CanRedo = s.canTravel()
 	if !ok {
@@ -243,12 +250,16 @@ func shownLayouts(b board.Board) []board.Layout {
 	return out
 }
 
-// prompt is the step to come when it is asked, else the step just made; at the
-// start there is none. The answer is withheld until the step is made.
+// prompt is the step that is gone through, else the one just over; at the start there
+// is none.
 func (s *session) prompt(sc lesson.Scene) StepLine {
 	switch {
-	case s.asked && s.step < len(sc.Steps):
-		return s.stepLine(sc.Steps[s.step], nil)
+	case s.phase != lesson.Rest && s.step < len(sc.Steps):
+		line := s.stepLine(sc.Steps[s.step], nil)
+		if s.phase.Open() {
+			line.Answer = ""
+		}
+		return line
 	case s.step > 0:
 		return s.stepLine(sc.Steps[s.step-1], nil)
 	}
@@ -267,17 +278,25 @@ func (s *session) modelHead(b board.Board, i int, l board.Layout, sc lesson.Scen
 	tile := b.Tiles[i]
 	m := ModelHead{
 		Kind: b.Models[i].Kind(), Title: tile.Title, Width: tile.Width, Linked: tile.Linked, W: l.W, H: l.H,
-		Flags: orNone(l.Flags), Settings: orMap(l.Settings), Counts: orMap(l.Counts), Decor: orNone(l.Decor),
+		Flags: orNone(l.Flags), Settings: orMap(l.Settings), Counts: orMap(maps.Clone(l.Counts)), Decor: orNone(l.Decor),
 		Covers: []CoverView{}, Kept: []KeptView{}, ReadOuts: []ReadOut{},
 	}
 	for _, c := range b.CoversOn(i) {
 		m.Covers = append(m.Covers, CoverView{c.Index, c.Zone, c.At != nil, c.X, c.Y, c.W, c.H})
 	}
-	m.Zones = s.zoneViews(i, l.Zones)
+	h := s.heldBack(sc)
+	for name, count := range m.Counts {
+		if h.numbers[count] {
+			m.Counts[name] = board.Hidden
+		}
+	}
+	m.Zones = s.zoneViews(i, l.Zones, h)
 	for _, r := range b.ReadOuts(i, s.doc.Words) {
 		out := ReadOut{ID: r.ID, Label: r.Label, Shown: slices.Contains(sc.Show, r.ID),
 			Beside: slices.Contains(tile.Beside, r.ID)}
-		if out.Shown || out.Beside {
+		if (out.Shown || out.Beside) && h.any() {
+			out.Text = board.Hidden
+		} else if out.Shown || out.Beside {
 			out.Text, out.Whole, out.Parts = r.Text, r.Whole, r.Parts
 		}
 		m.ReadOuts = append(m.ReadOuts, out)
@@ -285,16 +304,17 @@ func (s *session) modelHead(b board.Board, i int, l board.Layout, sc lesson.Scen
 	for _, kept := range tile.Kept {
 		k := board.LayOut(kept)
 		m.Kept = append(m.Kept, KeptView{
-			W: k.W, H: k.H, Flags: orNone(k.Flags), Zones: s.zoneViews(i, k.Zones), Decor: orNone(k.Decor), Pieces: k.Pieces,
+			W: k.W, H: k.H, Flags: orNone(k.Flags), Zones: s.zoneViews(i, k.Zones, h), Decor: orNone(k.Decor), Pieces: k.Pieces,
 		})
 	}
 	return m
 }
 
-func (s *session) zoneViews(model int, zones []board.Zone) []ZoneView {
+func (s *session) zoneViews(model int, zones []board.Zone, h held) []ZoneView {
 	views := make([]ZoneView, len(zones))
 	for i, z := range zones {
 		views[i] = s.zoneView(model, z)
+		views[i].Count = h.count(z, views[i].Count)
 	}
 	return views
 }
@@ -418,7 +438,7 @@ func shownBecame(list []board.Became, was, now board.Board) []board.Became {
 // announce says what the move did, and the number when it is shown.
 func (s *session) announce(b board.Board, effect board.Effect, sc lesson.Scene) string {
 	text := effect.Said.Text(s.doc.Words)
-	if !slices.Contains(sc.Show, "numeral") {
+	if !slices.Contains(sc.Show, "numeral") || s.heldBack(sc).any() {
 		return text
 	}
 	for i, m := range b.Models {

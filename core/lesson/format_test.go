@@ -21,7 +21,7 @@ const later = `{"format":2,"minor":7,"id":"x","title":"Bulbs","mood":"bright","w
  "scenes":[{"id":"a","title":"A","weather":"rain","start":{"season":"spring","models":[{"kind":"blocks","shine":2,"pieces":[{"place":"ones","count":13}]}],"tiles":[{"linked":true,"shade":"soft"}]},
   "ink":[{"id":"s","tool":"pen","colour":"ink","width":1,"on":{},"points":[[0,0],[9,9]],"glow":1}],
   "notes":[{"id":"n","text":"ten","on":{},"x":1,"y":2,"tilt":3}],
-  "steps":[{"say":"","ask":"","answer":"","look":"","moves":[],"write":[{"kind":"text","text":"hm","font":"chalk"}],"total":"13","unitForm":"13 ones","asks":"predict"}]},
+  "steps":[{"say":"","ask":"","answer":"","look":"","moves":[],"write":[{"kind":"text","text":"hm","font":"chalk"}],"total":"13","unitForm":"13 ones","tempo":"slow"}]},
  {"id":"b","title":"B","start":{"models":[{"kind":"rack","rows":[6,8]}]}}]}`
 
 func TestFieldsOfALaterMinorSurviveEdits(t *testing.T) {
@@ -43,7 +43,7 @@ func TestFieldsOfALaterMinorSurviveEdits(t *testing.T) {
 		require.NoError(t, err, e)
 	}
 	kept := text(t, read(t, text(t, l)))
-	for _, field := range []string{"mood", "by", "weather", "season", "shine", "shade", "glow", "tilt", "font", "asks",
+	for _, field := range []string{"mood", "by", "weather", "season", "shine", "shade", "glow", "tilt", "font", "tempo",
 		"spark", "wait"} {
 		assert.Contains(t, kept, `"`+field+`":`, "it is written again")
 	}

@@ -18,7 +18,7 @@ import (
 // before.
 const (
 	Format = 2
-	Minor  = 0
+	Minor  = 1
 )
 
 // Lesson is the whole document. Values are immutable: an edit gives a new one.
@@ -66,12 +66,13 @@ type Made struct {
 	Options map[string]string `json:"options,omitempty"`
 }
 
-// Step is one act of a worked example: say, ask, reveal the answer, move,
-// write, in that order; any may be empty.
+// Step is one act of a worked example: what is said, asked, moved, answered and
+// written; any may be empty. The kind of its question tells the order, as Phases says.
 type Step struct {
 	Say    say.Line     `json:"say" jsonschema_description:"What the teacher says."`
 	Ask    say.Line     `json:"ask" jsonschema_description:"What she asks."`
-	Answer say.Line     `json:"answer" jsonschema_description:"The answer, held back until it is revealed."`
+	Asks   say.Kind     `json:"asks,omitempty" jsonschema:"enum=predict,enum=decide,enum=look,enum=say,enum=explain,enum=check" jsonschema_description:"The kind of the question: predict and decide come before the moves, the others after; decide when left out."`
+	Answer say.Line     `json:"answer" jsonschema_description:"The answer, held back until it is revealed. Where nothing is asked, it is told."`
 	Look   say.Line     `json:"look" jsonschema_description:"What to look at."`
 	Moves  []board.Move `json:"moves" jsonschema:"maxItems=2000" jsonschema_description:"The moves, in order."`
 	Write  []Write      `json:"write" jsonschema:"maxItems=200" jsonschema_description:"What is written."`
@@ -210,7 +211,7 @@ func (s Step) Split() (first, second Step) {
 func (s Step) Join(next Step) Step {
 	s.Moves, s.Write = slices.Concat(s.Moves, next.Moves), slices.Concat(s.Write, next.Write)
 	if s.Ask.IsZero() {
-		s.Ask, s.Answer = next.Ask, next.Answer
+		s.Ask, s.Asks, s.Answer = next.Ask, next.Asks, next.Answer
 	}
 	return s
 }

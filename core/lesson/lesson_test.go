@@ -47,6 +47,13 @@ func TestFilesOfFormatOneStillOpen(t *testing.T) {
 		require.NoError(t, json.Unmarshal(raw, &was))
 		require.NoError(t, json.Unmarshal([]byte(text(t, l)), &is))
 		was.(map[string]any)["format"] = float64(lesson.Format)
+		was.(map[string]any)["minor"] = float64(lesson.Minor)
+		for _, sc := range is.(map[string]any)["scenes"].([]any) {
+			steps, _ := sc.(map[string]any)["steps"].([]any)
+			for _, step := range steps {
+				delete(step.(map[string]any), "asks") // told by the ids of the questions
+			}
+		}
 		assert.True(t, assert.ObjectsAreEqual(was, is), "nothing of %s is lost", file)
 		assert.Empty(t, l.Faults(), file)
 		for _, sc := range l.Scenes {

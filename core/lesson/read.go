@@ -163,9 +163,13 @@ func decodeList[T any](name string, items []json.RawMessage) ([]T, error) {
 // UnmarshalJSON reads a scene on its own, as an edit brings it.
 func (s *Scene) UnmarshalJSON(raw []byte) error { return decodeScene(raw, s) }
 
-// UnmarshalJSON keeps the fields of a later minor.
+// UnmarshalJSON keeps the fields of a later minor. In a file of minor 0 a question of
+// the catalogue tells its kind by its id.
 func (s *Step) UnmarshalJSON(raw []byte) (err error) {
 	s.extra, err = form.Keep(raw, (*plainStep)(s))
+	if s.Asks == "" {
+		s.Asks = say.KindOf(s.Ask.Message.ID)
+	}
 	return err
 }
 

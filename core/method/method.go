@@ -195,8 +195,10 @@ type Plain struct {
 
 // PlainStep is one step with its lines in the class's words.
 type PlainStep struct {
-	Say      string         `json:"say"`
-	Ask      string         `json:"ask"`
+	Say string `json:"say"`
+	Ask string `json:"ask"`
+	// Asks is the kind of the question; empty where nothing is asked.
+	Asks     say.Kind       `json:"asks"`
 	Answer   string         `json:"answer"`
 	Look     string         `json:"look"`
 	Write    []lesson.Write `json:"write"`
@@ -212,7 +214,7 @@ func (e Example) Plain() Plain {
 		Start: e.Scene.Start, End: e.End, Offer: e.Offer}
 	for _, s := range e.Scene.Steps {
 		p.Steps = append(p.Steps, PlainStep{
-			Say: s.Say.Text(e.Words), Ask: s.Ask.Text(e.Words), Answer: s.Answer.Text(e.Words), Look: s.Look.Text(e.Words),
+			Say: s.Say.Text(e.Words), Ask: s.Ask.Text(e.Words), Asks: s.Asks, Answer: s.Answer.Text(e.Words), Look: s.Look.Text(e.Words),
 			Write: orEmpty(s.Write), Moves: orEmpty(s.Moves), Total: s.Total, UnitForm: s.UnitForm,
 		})
 	}
@@ -259,6 +261,9 @@ func (b *builder) add(s lesson.Step, asks bool) {
 	}
 	if !asks {
 		s.Ask, s.Answer = say.Line{}, say.Line{}
+	}
+	if s.Asks == "" {
+		s.Asks = say.KindOf(s.Ask.Message.ID)
 	}
 	moves, next, err := b.play(s.Moves)
 	if err != nil {

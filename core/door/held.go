@@ -1,0 +1,86 @@
+package door
+
+import (
+	"strings"
+
+	"unitbloom/core/board"
+	"unitbloom/core/lesson"
+	"unitbloom/core/place"
+	"unitbloom/core/say"
+)
+
+// held is what the open question asks for. It stands on no column, beside no row and in
+// no read-out until it is answered, though the pieces lie there to be counted.
+type held struct {
+	// numbers are those of the answer, places the columns whose pieces it counts.
+	numbers map[string]bool
+	places  map[place.Place]bool
+}
+
+// heldBack is what is held back now: nothing while the pieces that the question is about
+// have not moved yet, for what lies there then is what it is asked from.
+func (s *session) heldBack(sc lesson.Scene) held {
+	h := held{map[string]bool{}, map[place.Place]bool{}}
+	if !s.phase.Open() || s.step >= len(sc.Steps) {
+		return h
+	}
+	step := sc.Steps[s.step]
+	if len(step.Moves) > 0 && !step.Made(s.phase) {
+		return h
+	}
+	for _, v := range step.Answer.Message.Values {
+		if v.Role == say.Answer {
+			h.add(v)
+		}
+	}
+	given := numerals(step.Say.Text(s.doc.Words) + " " + step.Ask.Text(s.doc.Words))
+	for n := range numerals(step.Answer.Own) {
+		if !given[n] {
+			h.numbers[n] = true
+		}
+	}
+	return h
+}
+
+func (h held) add(v say.Value) {
+	form := v.Form
+	if n, err := place.Parse(v.Text); err == nil {
+		if v.Place == nil {
+			h.numbers[v.Text] = true
+			return
+		}
+		if count, whole := n.Whole(); whole {
+			form = append(form, place.Count{Place: *v.Place, Count: count})
+		}
+	}
+	for _, c := range form {
+		h.places[c.Place] = true
+	}
+	for n := range numerals(v.Text) {
+		if v.Place == nil {
+			h.numbers[n] = true
+		}
+	}
+}
+
+// numerals are the numbers that a text has in digits.
+func numerals(text string) map[string]bool {
+	out := map[string]bool{}
+	for _, word := range strings.FieldsFunc(text, func(r rune) bool { return !strings.ContainsRune("0123456789.", r) }) {
+		if word = strings.Trim(word, "."); word != "" {
+			out[word] = true
+		}
+	}
+	return out
+}
+
+// count is a count as it may be seen.
+func (h held) count(z board.Zone, text string) string {
+	if z.Place != nil && h.places[*z.Place] || h.numbers[text] {
+		return board.Hidden
+	}
+	return text
+}
+
+// any reports whether anything is held back: then no read-out tells the number.
+func (h held) any() bool { return len(h.numbers)+len(h.places) > 0 }

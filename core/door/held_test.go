@@ -1,0 +1,122 @@
+package door_test
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"unitbloom/core/board"
+	"unitbloom/core/door"
+	"unitbloom/core/lesson"
+	"unitbloom/core/method"
+	number "unitbloom/core/place"
+	"unitbloom/core/say"
+	"unitbloom/internal/proptest"
+)
+
+// shown is what a test reads of a frame.
+type shown struct {
+	Step, Steps int
+	Phase       lesson.Phase
+	Open        bool
+	Prompt      door.StepLine
+	Board       struct {
+		Models []struct {
+			Zones    []door.ZoneView
+			ReadOuts []door.ReadOut
+		}
+	}
+}
+
+// given is what the class has before it while a question is open.
+type given struct {
+	shown
+	t    *testing.T
+	name string
+	step lesson.Step
+}
+
+// While a question is open, its answer stands over no column, beside no row and in no
+// read-out: over every step of every method's sample and of problems like it.
+func TestAnOpenQuestionIsAnsweredNowhere(t *testing.T) {
+	like := max(1, min(8, proptest.Cases()/50))
+	open := 0
+	for _, spec := range method.Specs() {
+		for seed := range like {
+			r, err := method.Typed(spec.ID, spec.Typed)
+			require.NoError(t, err)
+			if seed > 0 {
+				next, err := method.Parallel(r, uint64(seed))
+				if err != nil {
+					continue
+				}
+				r = next
+			}
+			e, err := method.Make(r)
+			require.NoError(t, err)
+			for _, one := range append([]method.Example{e}, e.More...) {
+				sc := one.Scene
+				sc.ID, sc.Show = "a", []string{"numeral", "expanded", "unitForm", "words", "placeWords"}
+				for k := range sc.Start.Tiles {
+					sc.Start.Tiles[k].Beside = []string{"numeral", "bond"}
+				}
+				d := openLesson(t, lesson.Lesson{Format: 2, Title: "Bulbs", Words: one.Words, Scenes: []lesson.Scene{sc}})
+				var f shown
+				d.call("show", map[string]any{"scene": "a", "step": 0, "present": true}, &f)
+				for f.Step < f.Steps {
+					f = shown{}
+					d.call("forward", map[string]any{}, &f)
+					if f.Open {
+						open++
+						given{f, t, spec.ID + " " + strings.Join(r.Args, " ") + " " + sc.Title, sc.Steps[f.Step]}.check()
+					}
+				}
+			}
+		}
+	}
+	assert.Greater(t, open, 500)
+}
+
+func (g given) check() {
+	assert.Empty(g.t, g.Prompt.Answer, g.name)
+	moved := len(g.step.Moves) == 0 || g.step.Made(g.Phase)
+	for _, v := range g.step.Answer.Message.Values {
+		if v.Role != say.Answer {
+			continue
+		}
+		for _, line := range []say.Line{g.step.Say, g.step.Ask} {
+			for _, said := range line.Message.Values {
+				assert.NotEqualf(g.t, say.Answer, said.Role, "%s: %s", g.name, line.Text(say.Vocabulary{}))
+			}
+		}
+		if moved {
+			g.notShown(v)
+		}
+	}
+}
+
+func (g given) notShown(v say.Value) {
+	for i, m := range g.Board.Models {
+		for _, z := range m.Zones {
+			switch {
+			case v.Form != nil:
+				for _, c := range v.Form {
+					assert.Falsef(g.t, z.Place != nil && *z.Place == c.Place && z.Count != board.Hidden, "%s, step %d: %s",
+						g.name, g.Step+1, z.ID)
+				}
+			case v.Place != nil && v.Text != "":
+				assert.Falsef(g.t, z.Place != nil && *z.Place == *v.Place && z.Count == v.Text, "%s, step %d: %s %s",
+					g.name, g.Step+1, z.ID, v.Text)
+			default:
+				if _, err := number.Parse(v.Text); err == nil {
+					assert.NotEqualf(g.t, v.Text, z.Count, "%s, step %d: %s", g.name, g.Step+1, z.ID)
+				}
+			}
+		}
+		for _, r := range m.ReadOuts {
+			assert.Containsf(g.t, []string{"", board.Hidden}, r.Text, "%s, step %d, model %d: %s", g.name, g.Step+1, i, r.ID)
+		}
+	}
+}
