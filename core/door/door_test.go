@@ -230,7 +230,7 @@ func TestTouchingAnExampleMakesAScratchCopy(t *testing.T) {
 	d := openBoard(t, "blocks 0")
 	d.call("addExample", map[string]any{"id": "sum", "typed": "38 + 25"}, nil)
 	d.call("show", map[string]any{"scene": "sum", "step": 3, "present": true}, nil)
-	before := asText(t, d.document())
+	before, made := asText(t, d.document()), len(d.document().Scenes[1].Steps)
 	out := d.apply(`{"kind":"bundle","place":"ones"}`)
 	assert.True(t, out.Scratch)
 	assert.Empty(t, out.Edits)
@@ -239,12 +239,49 @@ func TestTouchingAnExampleMakesAScratchCopy(t *testing.T) {
 	d.apply(`{"kind":"place","amount":"1 hundred"}`)
 	d.call("keepScratch", map[string]any{}, nil)
 	sc := d.document().Scenes[1]
-	require.Len(t, sc.Steps, 7+1)
+	require.Len(t, sc.Steps, made+1)
 	assert.Equal(t, "163", sc.Steps[3].Total)
 	outcomes := sc.Replay()
 	assert.NoError(t, outcomes[3].Err)
 	assert.EqualError(t, outcomes[4].Err,
 		"This step was made for 63 (5 tens 13 ones). Now the pieces make 163 (1 hundred 5 tens 13 ones).")
+}
+
+// What is done by hand while a question is open about pieces that have moved already
+// comes after their step, not before it.
+func TestHandsOnAnOpenQuestionComeAfterItsMoves(t *testing.T) {
+	d := openBoard(t, "blocks 0")
+	d.call("addExample", map[string]any{"id": "n", "method": "build", "typed": "13"}, nil)
+	var f shown
+	for f.Prompt.Asks != say.Look {
+		d.call("forward", map[string]any{}, &f)
+	}
+	require.True(t, f.Open)
+	at := f.Step
+	d.call("show", map[string]any{"scene": "n", "step": at, "phase": "asked", "present": true}, nil)
+	d.apply(`{"kind":"place","amount":"1 hundred"}`)
+	d.call("keepScratch", map[string]any{}, nil)
+	sc, _ := d.document().Scene("n")
+	assert.Equal(t, "10", sc.Steps[at].Total)
+	assert.Equal(t, "110", sc.Steps[at+1].Total)
+	assert.Equal(t, `phase: step 1 has no phase "later"`, d.try("show", map[string]any{"scene": "n", "step": 0, "phase": "later"}, nil))
+}
+
+func TestACapturedQuestionHasAKind(t *testing.T) {
+	d := openBoard(t, "blocks 0")
+	d.call("beginCapture", map[string]any{}, nil)
+	d.apply(`{"kind":"place","amount":"3 ones"}`)
+	d.call("endStep", map[string]any{"say": "Three.", "ask": "How many?", "asks": "look", "answer": "3"}, nil)
+	d.apply(`{"kind":"place","amount":"4 ones"}`)
+	d.call("endCapture", map[string]any{"id": "c", "title": "Mine", "ask": "Will there be more?", "asks": "predict", "answer": "Yes."}, nil)
+	sc, _ := d.document().Scene("c")
+	assert.Equal(t, []say.Kind{say.Look, say.Predict}, []say.Kind{sc.Steps[0].Asks, sc.Steps[1].Asks})
+	var f shown
+	d.call("show", map[string]any{"scene": "c", "step": 0, "phase": "asked"}, &f)
+	assert.Equal(t, board.Hidden, f.Board.Models[0].Zones[len(f.Board.Models[0].Zones)-1].Count, "an answer in her own words is held back too")
+	d.call("editStep", map[string]any{"scene": "c", "step": 0, "asks": "decide"}, nil)
+	sc, _ = d.document().Scene("c")
+	assert.Equal(t, say.Decide, sc.Steps[0].Asks)
 }
 
 func TestANewerLessonIsShownAndNotChanged(t *testing.T) {

@@ -15,12 +15,14 @@ type held struct {
 	// numbers are those of the answer, places the columns whose pieces it counts.
 	numbers map[string]bool
 	places  map[place.Place]bool
+	// all is whether a question is open: then no read-out tells a number.
+	all bool
 }
 
 // heldBack is what is held back now: nothing while the pieces that the question is about
 // have not moved yet, for what lies there then is what it is asked from.
 func (s *session) heldBack(sc lesson.Scene) held {
-	h := held{map[string]bool{}, map[place.Place]bool{}}
+	h := held{map[string]bool{}, map[place.Place]bool{}, s.phase.Open()}
 	if !s.phase.Open() || s.step >= len(sc.Steps) {
 		return h
 	}
@@ -81,6 +83,3 @@ func (h held) count(z board.Zone, text string) string {
 	}
 	return text
 }
-
-// any reports whether anything is held back: then no read-out tells the number.
-func (h held) any() bool { return len(h.numbers)+len(h.places) > 0 }

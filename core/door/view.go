@@ -294,7 +294,7 @@ func (s *session) modelHead(b board.Board, i int, l board.Layout, sc lesson.Scen
 	for _, r := range b.ReadOuts(i, s.doc.Words) {
 		out := ReadOut{ID: r.ID, Label: r.Label, Shown: slices.Contains(sc.Show, r.ID),
 			Beside: slices.Contains(tile.Beside, r.ID)}
-		if (out.Shown || out.Beside) && h.any() {
+		if (out.Shown || out.Beside) && h.all {
 			out.Text = board.Hidden
 		} else if out.Shown || out.Beside {
 			out.Text, out.Whole, out.Parts = r.Text, r.Whole, r.Parts
@@ -438,7 +438,7 @@ func shownBecame(list []board.Became, was, now board.Board) []board.Became {
 // announce says what the move did, and the number when it is shown.
 func (s *session) announce(b board.Board, effect board.Effect, sc lesson.Scene) string {
 	text := effect.Said.Text(s.doc.Words)
-	if !slices.Contains(sc.Show, "numeral") || s.heldBack(sc).any() {
+	if !slices.Contains(sc.Show, "numeral") || s.heldBack(sc).all {
 		return text
 	}
 	for i, m := range b.Models {

@@ -11,50 +11,61 @@ import (
 // row, or on ten frames.
 var addFacts = Spec{
 	ID: "add-facts", Title: "Addition facts", Operation: "add",
-	Doc: "A sum to 20 by each way that fits: use fives, make ten, near doubles, count on, add ten and take back. " +
-		"The parts that are split are written as a bond; every sentence is true on its own.",
+	Doc: "A sum to 20 by each way that fits, the one that suits it best first: count on, double, near doubles, make " +
+		"ten, add ten and take back, use fives. The parts that are split are written as a bond; every sentence is " +
+		"true on its own.",
 	Args:   "two numbers from 0 to 10",
 	Sample: []string{"8", "+", "5"}, Typed: "8 + 5",
 	Limits: "Numbers from 0 to 10.",
 	Models: []string{"rack", "counters"},
+	Signs:  "+",
 	Options: []Option{
-		{"way", "One way, or all that fit.", []string{"all", "use fives", "make ten", "near doubles", "count on", "add ten"}},
+		{"way", "One way, or all that fit.",
+			[]string{"all", "use fives", "make ten", "double", "near doubles", "count on", "add ten"}},
+		checkByInverse,
 		seenOption,
 	},
-	make: makeAddFacts,
+	stops: factStops,
+	make:  makeAddFacts,
 }
 
 var addWays = []way{
-	{"use fives", func(a, b int) string {
-		if a < 5 || b < 5 {
-			return "way.fives"
-		}
-		return ""
-	}, useFives, useFives, false},
-	{"make ten", func(a, b int) string {
-		if a+b < 11 || a == 10 || b == 10 {
+	{name: "make ten", fits: func(a, b int) string {
+		if a+b < 10 || a == 10 || b == 10 || max(a, b) < 6 {
 			return "way.ten"
 		}
 		return ""
-	}, makeTenFact, fillTheFrame, false},
-	{"near doubles", func(a, b int) string {
-		if d := a - b; d > 2 || d < -2 || a+b == 0 {
+	}, suits: func(a, b int) int { return 10 - max(a, b) }, beads: makeTenFact, frames: fillTheFrame},
+	{name: "double", fits: func(a, b int) string {
+		if a != b || a == 0 {
+			return "way.double"
+		}
+		return ""
+	}, suits: func(int, int) int { return 0 }, beads: double, frames: double},
+	{name: "near doubles", fits: func(a, b int) string {
+		if d := max(a, b) - min(a, b); d < 1 || d > 2 || min(a, b) < 3 {
 			return "way.doubles"
 		}
 		return ""
-	}, nearDoubles, nearDoubles, false},
-	{"count on", func(a, b int) string {
+	}, suits: func(a, b int) int { return max(a, b) - min(a, b) }, beads: nearDoubles, frames: nearDoubles},
+	{name: "count on", fits: func(a, b int) string {
 		if min(a, b) > 3 || min(a, b) == 0 {
 			return "way.countOn"
 		}
 		return ""
-	}, countOn, countOnFrames, false},
-	{"add ten", func(a, b int) string {
-		if max(a, b) != 9 && max(a, b) != 8 || min(a, b) == 0 {
+	}, suits: func(a, b int) int { return min(a, b) - 1 }, beads: countOn, frames: countOnFrames},
+	{name: "add ten", fits: func(a, b int) string {
+		if max(a, b) != 9 && max(a, b) != 8 || min(a, b) < 2 {
 			return "way.addTen"
 		}
 		return ""
-	}, addTen, addTenFrames, false},
+	}, suits: func(a, b int) int { return 11 - max(a, b) }, beads: addTen, frames: addTenFrames},
+	{name: "use fives", fits: func(a, b int) string {
+		if a < 5 || b < 5 || a+b == 10 {
+			return "way.fives"
+		}
+		return ""
+	}, suits: func(int, int) int { return 3 }, beads: useFives, frames: useFives},
 }
 
 func makeAddFacts(r Request) (Example, error) {
@@ -63,7 +74,7 @@ func makeAddFacts(r Request) (Example, error) {
 		return Example{}, err
 	}
 	all := addWays
-	see := way{"see it", func(int, int) string { return "" }, seeIt, seeFrames, false}
+	see := way{name: "see it", fits: func(int, int) string { return "" }, beads: seeIt, frames: seeIt}
 	if a[0] == 0 || a[1] == 0 || a[0] == 10 || a[1] == 10 {
 		// With nothing to add, or a whole ten, what is seen is the way.
 		all = append([]way{see}, addWays...)
@@ -81,35 +92,69 @@ func makeAddFacts(r Request) (Example, error) {
 
 func sumText(p [2]int) string { return strconv.Itoa(p[0]) + " + " + strconv.Itoa(p[1]) }
 
-// close says the sum and checks it another way.
-func (m *maker) close(a, b int) {
-	m.step(lesson.Step{
-		Say: line(m.ofFrames("facts.check", "frames.check")), Ask: line("facts.check.ask", part("b", b)),
-		Answer: line("facts.check.answer", answer("sum", a+b), answer("a", a), part("b", b)),
-		Write:  []lesson.Write{m.sentence(sumText([2]int{a, b}), strconv.Itoa(a+b))},
-	})
+// sumIs writes the sum that was found.
+func (m *maker) sumIs(a, b int) lesson.Write {
+	return m.sentence(sumText([2]int{a, b}), strconv.Itoa(a+b))
 }
 
+// close takes the second number away again.
+func (m *maker) close(a, b int) {
+	if !m.checks || b == 0 {
+		return
+	}
+	s := lesson.Step{
+		Say: line(m.ofFrames("facts.back", "frames.away"), part("b", b)), Ask: line("facts.back.ask"),
+		Answer: line("facts.back.answer", answer("sum", a+b), answer("a", a), part("b", b)),
+	}
+	if m.inFrames() {
+		s.Moves = m.lastOf(b)
+	} else {
+		s.Moves = []board.Move{m.acts.Slide(board.Row{Row: 1, To: a}, board.Row{Row: 2, To: 0})}
+	}
+	m.step(s)
+}
+
+// seeIt is the way where there is nothing to add, or a whole ten.
 func seeIt(m *maker, a, b int) {
-	m.showBoth(a, b)
+	s := lesson.Step{
+		Say: line(m.ofFrames("facts.show", "frames.two"), part("a", a), part("b", b)), Ask: line("facts.total"),
+		Answer: line("facts.total.answer", answer("sum", a+b)),
+		Moves:  m.both(a, b),
+		Write:  []lesson.Write{m.sumIs(a, b)},
+	}
+	if min(a, b) == 0 && m.inFrames() {
+		s.Moves = m.placed(a+b, false)
+	}
+	if min(a, b) == 0 {
+		s.Say = line(m.ofFrames("facts.show.one", "frames.one-number"), part("n", max(a, b)))
+	}
+	m.first(s)
+	if m.explains {
+		id := "facts.ten.why"
+		if min(a, b) == 0 {
+			id = "facts.zero.why"
+		}
+		m.first(lesson.Step{Ask: line(id, part("n", a+b)), Answer: line(id + ".answer")})
+	}
 	m.close(a, b)
 }
 
 func useFives(m *maker, a, b int) {
 	m.showBoth(a, b)
-	x, y := a-5, b-5
-	m.key(lesson.Step{
-		Say: line("fives.split", part("a", a), part("b", b)), Ask: line("fives.ask"),
-		Answer: line("fives.answer", answer("x", x), answer("y", y)),
+	rest := a + b - 10
+	m.first(lesson.Step{
+		Say: line("fives.ring"), Ask: line("fives.left"),
+		Answer: line("fives.left.answer", answer("x", a-5), answer("y", b-5)),
 		Moves:  m.rings(nil, run(0, 5), run(a, a+5)),
 		Write:  append(fiveBonds(a, b), m.sentence("5 + 5", "10")),
 	})
-	m.step(lesson.Step{
-		Say: line("fives.rest"), Ask: line("fives.rest.ask"),
-		Answer: line("fives.rest.answer", answer("rest", x+y), answer("sum", a+b)),
+	m.key(lesson.Step{
+		Say: line("fives.ten"), Ask: line("fives.sum", part("rest", rest)),
+		Answer: line("facts.total.answer", answer("sum", a+b)),
 		Moves:  m.rings(nil, run(0, 5), run(a, a+5), run(5, a), run(a+5, a+b)),
-		Write:  []lesson.Write{m.sentence("10 + "+strconv.Itoa(x+y), strconv.Itoa(a+b))},
+		Write:  []lesson.Write{m.sentence("10 + "+strconv.Itoa(rest), strconv.Itoa(a+b)), m.sumIs(a, b)},
 	})
+	m.why(line("fives.why"), line("fives.why.answer", answer("rest", rest), answer("sum", a+b)))
 	m.close(a, b)
 }
 
@@ -132,18 +177,56 @@ func makeTenFact(m *maker, a, b int) {
 		big, small, top, below = b, a, 2, 1
 	}
 	more := 10 - big
-	m.key(lesson.Step{
-		Say: line("ten.start", part("big", big)), Ask: line("ten.ask", part("big", big)),
-		Answer: line("ten.answer", answer("more", more), part("small", small), answer("left", small-more)),
-		Write:  []lesson.Write{bond(small, more, small-more)},
-	})
-	m.step(lesson.Step{
-		Say: line("ten.move"), Ask: line("ten.move.ask"), Answer: line("ten.move.answer", answer("left", small-more),
-			answer("sum", a+b)),
+	m.needToTen(big, small, nil)
+	s := lesson.Step{
+		Say: line("ten.push", part("more", more), part("big", big), part("small", small)),
+		Ask: line("ten.now"), Answer: line("ten.now.answer", answer("left", small-more), answer("sum", a+b)),
 		Moves: []board.Move{m.acts.Slide(board.Row{Row: top, To: 10}, board.Row{Row: below, To: small - more})},
-		Write: []lesson.Write{m.sentence(sumText([2]int{big, more}), "10"),
-			m.sentence("10 + "+strconv.Itoa(small-more), strconv.Itoa(a+b))},
+		Write: []lesson.Write{m.sentence(sumText([2]int{big, more}), "10")},
+	}
+	m.key(m.overTen(s, a, b, small-more))
+	m.why(line("ten.why", part("more", more), part("big", big), part("small", small)),
+		line("ten.why.answer", part("big", big), part("small", small)))
+	m.close(a, b)
+}
+
+// needToTen asks what the larger number needs to make ten.
+func (m *maker) needToTen(big, small int, moves []board.Move) {
+	more := 10 - big
+	id := "ten.need.answer"
+	var parted []lesson.Write
+	if small == more {
+		id = "ten.need.all"
+	} else {
+		parted = []lesson.Write{bond(small, more, small-more)}
+	}
+	m.first(lesson.Step{
+		Say: line("ten.near", part("big", big)), Ask: line("ten.ask", part("big", big)),
+		Answer: line(id, answer("more", more), part("small", small), answer("left", small-more), part("big", big)),
+		Moves:  moves, Write: parted,
 	})
+}
+
+// overTen is a step that comes to ten, or to ten and what is left.
+func (m *maker) overTen(s lesson.Step, a, b, left int) lesson.Step {
+	if left == 0 {
+		s.Answer = line("ten.now.just", answer("sum", 10))
+	} else {
+		s.Write = append(s.Write, m.sentence("10 + "+strconv.Itoa(left), strconv.Itoa(a+b)))
+	}
+	s.Write = append(s.Write, m.sumIs(a, b))
+	return s
+}
+
+func double(m *maker, a, b int) {
+	m.showBoth(a, b)
+	m.first(lesson.Step{
+		Say: line("double.pairs"), Ask: line("double.ask", part("a", a)),
+		Answer: line("double.answer", part("a", a), answer("sum", a+b)),
+		Moves:  m.rings(nil, run(0, a+b)),
+		Write:  []lesson.Write{m.sumIs(a, b)},
+	})
+	m.why(line("double.why"), line("double.why.answer", part("a", a)))
 	m.close(a, b)
 }
 
@@ -154,19 +237,20 @@ func nearDoubles(m *maker, a, b int) {
 	if a > b {
 		more = run(small, a)
 	}
-	m.key(lesson.Step{
-		Say: line("doubles.start", part("a", a), part("b", b)), Ask: line("doubles.ask", part("small", small)),
-		Answer: line("doubles.answer", part("small", small), answer("double", 2*small)),
+	m.first(lesson.Step{
+		Say: line("doubles.near"), Ask: line("doubles.which"),
+		Answer: line("doubles.which.answer", part("small", small), answer("double", 2*small)),
+		Moves:  m.rings(nil, run(0, small), run(a, a+small)),
 		Write:  []lesson.Write{m.sentence(sumText([2]int{small, small}), strconv.Itoa(2*small))},
 	})
-	if extra > 0 {
-		m.step(lesson.Step{
-			Say: line(m.ofFrames("doubles.extra", "frames.extra")), Ask: line("doubles.extra.ask"),
-			Answer: line("doubles.extra.answer", answer("extra", extra), answer("sum", a+b)),
-			Moves:  m.rings(nil, more),
-			Write:  []lesson.Write{m.sentence(sumText([2]int{2 * small, extra}), strconv.Itoa(a+b))},
-		})
-	}
+	m.key(lesson.Step{
+		Say: line("doubles.beside"), Ask: line("facts.total"),
+		Answer: line("doubles.beside.answer", part("double", 2*small), answer("extra", extra), answer("sum", a+b)),
+		Moves:  m.rings(nil, more),
+		Write:  []lesson.Write{m.sentence(sumText([2]int{2 * small, extra}), strconv.Itoa(a+b)), m.sumIs(a, b)},
+	})
+	m.why(line("doubles.why", part("small", small), part("a", a), part("b", b)),
+		line("doubles.why.answer", part("extra", extra), part("a", a), part("b", b), part("small", small)))
 	m.close(a, b)
 }
 
@@ -175,16 +259,29 @@ func countOn(m *maker, a, b int) {
 	if b > a {
 		big, small, top, below = b, a, 2, 1
 	}
-	m.key(lesson.Step{
-		Say: line("countOn.start", part("big", big), part("small", small)), Ask: line("countOn.ask"),
-		Answer: line("countOn.answer", answer("big", big)),
-		Moves:  []board.Move{m.acts.Slide(board.Row{Row: top, To: big})},
+	m.keepAndCount(a, b, big, small, []board.Move{m.acts.Slide(board.Row{Row: top, To: big})}, func(i int) []board.Move {
+		return []board.Move{m.acts.Slide(board.Row{Row: below, To: i})}
 	})
+}
+
+// keepAndCount keeps the larger number and counts the smaller on.
+func (m *maker) keepAndCount(a, b, big, small int, start []board.Move, one func(int) []board.Move) {
+	m.step(lesson.Step{Say: line("countOn.keep", part("big", big), part("small", small)), Moves: start})
 	for i := 1; i <= small; i++ {
-		m.step(lesson.Step{
-			Say: line("countOn.one"), Ask: line("count.ask"), Answer: line("countOn.next", answer("n", big+i)),
-			Moves: []board.Move{m.acts.Slide(board.Row{Row: below, To: i})},
-		})
+		s := lesson.Step{
+			Say: line(m.ofFrames("countOn.bead", "countOn.counter")), Ask: line("countOn.where"),
+			Answer: line("countOn.next", answer("n", big+i)),
+			Moves:  one(i),
+		}
+		if i < small {
+			m.step(s)
+			continue
+		}
+		s.Write = []lesson.Write{m.sumIs(a, b)}
+		m.first(s)
+	}
+	if big != small {
+		m.why(line("countOn.why"), line("countOn.why.answer", part("big", big), part("small", small)))
 	}
 	m.close(a, b)
 }
@@ -195,27 +292,25 @@ func addTen(m *maker, a, b int) {
 	if b > a {
 		big, small, top = b, a, 2
 	}
-	m.tenInstead(big, small, []board.Move{m.acts.Slide(board.Row{Row: top, To: 10})})
-	m.tooMany(a, b, 10-big, []board.Move{m.acts.Slide(board.Row{Row: top, To: big})})
+	m.tenInstead(a, b, big, small, []board.Move{m.acts.Slide(board.Row{Row: top, To: 10})},
+		[]board.Move{m.acts.Slide(board.Row{Row: top, To: big})})
 }
 
-// tenInstead takes a whole ten for a number that is almost ten.
-func (m *maker) tenInstead(big, small int, moves []board.Move) {
+// tenInstead takes a whole ten for a number that is almost ten, and takes back what
+// came too many.
+func (m *maker) tenInstead(a, b, big, small int, there, back []board.Move) {
+	over := 10 - big
 	m.key(lesson.Step{
-		Say: line("addTen.start", part("big", big)), Ask: line("addTen.ask", part("small", small)),
-		Answer: line("addTen.answer", answer("more", 10+small)),
-		Moves:  moves,
+		Say: line("addTen.near", part("big", big)), Ask: line("addTen.sum", part("small", small)),
+		Answer: line("facts.total.answer", answer("sum", 10+small)),
+		Moves:  there,
 		Write:  []lesson.Write{m.sentence(sumText([2]int{10, small}), strconv.Itoa(10+small))},
 	})
-}
-
-// tooMany takes back what ten was too many, which gives the sum.
-func (m *maker) tooMany(a, b, back int, moves []board.Move) {
-	m.step(lesson.Step{
-		Say: line(m.ofFrames("addTen.back", "frames.back"), part("back", back)), Ask: line("addTen.back.ask"),
-		Answer: line("addTen.back.answer", answer("sum", a+b)),
-		Moves:  moves,
-		Write:  []lesson.Write{m.sentence(minusText(a+b+back, back), strconv.Itoa(a+b))},
+	m.first(lesson.Step{
+		Say: line("addTen.over"), Ask: line("addTen.over.ask"),
+		Answer: line("addTen.over.answer", answer("over", over), part("big", big), answer("sum", a+b)),
+		Moves:  back,
+		Write:  []lesson.Write{m.sentence(minusText(10+small, over), strconv.Itoa(a+b)), m.sumIs(a, b)},
 	})
 	m.close(a, b)
 }

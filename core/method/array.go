@@ -7,6 +7,7 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
+	"unitbloom/core/say"
 )
 
 // array sets equal groups as rows, counts in steps, turns them, and splits a
@@ -21,9 +22,13 @@ var array = Spec{
 	Models: []string{"counters"},
 	Options: []Option{
 		{"reading", "How 3 × 5 is read.", []string{"3 groups of 5", "5 three times"}},
+		{Name: "split", Doc: "After which row it is split, like 5: the known fact. Left out, an easy one is taken."},
+		{"check", "How it is checked.", []string{"by counting in steps", "none"}},
 		seenOption,
 	},
-	make: makeArray,
+	Signs: "×",
+	stops: groupStops,
+	make:  makeArray,
 }
 
 func makeArray(r Request) (Example, error) {
@@ -33,54 +38,74 @@ func makeArray(r Request) (Example, error) {
 	}
 	a, b := f[0], f[1]
 	product := strconv.Itoa(a) + " × " + strconv.Itoa(b)
-	reading := "array.groups"
+	reading := "array.read.groups"
 	if r.Options["reading"] == "5 three times" {
-		reading = "array.times"
+		reading = "array.read.times"
 	}
 	m := begin(r, r.Model+" 0")
+	ab := []say.Value{given("a", a), given("b", b)}
 	m.key(lesson.Step{
-		Say: line("array.start", given("a", a), given("b", b)), Ask: line("array.predict", given("a", a), given("b", b)),
-		Answer: line(reading, given("a", a), given("b", b)),
-		Moves:  []board.Move{m.acts.Array(a, b)},
+		Say: line("array.look", ab...), Ask: line("array.read", ab...), Answer: line(reading, ab...),
+		Moves: []board.Move{m.acts.Array(a, b)},
 	})
 	var steps []string
 	for i := 1; i <= a; i++ {
 		steps = append(steps, strconv.Itoa(i*b))
 	}
-	m.step(lesson.Step{
-		Say: line("array.skip", given("b", b)), Ask: line("array.skip.ask"),
-		Answer: line("array.skip.answer", answerText("steps", strings.Join(steps, ", "))),
-		Moves:  []board.Move{m.acts.Skip(true)},
-		Write:  append(rowsOfSix(steps), m.sentence(product, strconv.Itoa(a*b))),
-	})
-	m.step(lesson.Step{
-		Say: line("array.area"), Ask: line("array.area.ask", given("a", a), given("b", b)),
-		Answer: line("array.area.answer", answer("all", a*b), given("a", a), given("b", b)),
-		Look:   line("look.squares"),
-		Moves:  []board.Move{m.acts.Skip(false), m.acts.Numerals(true)},
-		Write:  []lesson.Write{{Kind: "text", Text: "area: " + strconv.Itoa(a*b) + " squares"}},
-	})
-	if known := knownFactor(a); known > 0 {
+	if known := m.knownRows(a, b); known > 0 {
+		rest := a - known
+		m.first(lesson.Step{
+			Ask: line("array.know", ab...), Answer: line("array.know.answer", answer("known", known), given("b", b),
+				answer("first", known*b)),
+			Moves: []board.Move{m.acts.Shade(known)},
+			Write: []lesson.Write{{Kind: "sentence", Text: timesText(known, b) + " = " + strconv.Itoa(known*b)}},
+		})
 		m.key(lesson.Step{
-			Say:    line("array.split", given("a", a), given("known", known)),
-			Ask:    line("array.split.ask", given("known", known), given("b", b)),
-			Answer: line("array.split.answer", answer("first", known*b), answer("second", (a-known)*b), answer("all", a*b)),
-			Moves:  []board.Move{m.acts.Numerals(false), m.acts.Shade(known)},
-			Write: []lesson.Write{{Kind: "sentence", Text: product + " = " + strconv.Itoa(known) + " × " + strconv.Itoa(b) +
-				" + " + strconv.Itoa(a-known) + " × " + strconv.Itoa(b)}},
+			Ask: line("array.rest"), Answer: line("array.rest.answer", answer("rest", rest), given("b", b),
+				answer("second", rest*b), answer("all", a*b)),
+			Write: []lesson.Write{{Kind: "sentence", Text: product + " = " + timesText(known, b) + " + " + timesText(rest, b)},
+				m.sentence(product, strconv.Itoa(a*b))},
+		})
+		m.why(line("array.why", given("a", a), given("known", known), given("rest", rest)), line("array.why.answer",
+			given("a", a), given("b", b), given("known", known), given("rest", rest)))
+	} else {
+		m.first(lesson.Step{Ask: line("facts.total"), Answer: line("array.is", answer("all", a*b)),
+			Write: []lesson.Write{m.sentence(product, strconv.Itoa(a*b))}})
+		if a != b {
+			m.why(line("array.why.turn", ab...), line("turn.sure.rows"))
+		}
+	}
+	if m.checks {
+		m.step(lesson.Step{
+			Say: line("array.steps", given("b", b)), Ask: line("array.steps.ask"),
+			Answer: line("array.steps.answer", answerText("steps", strings.Join(steps, ", ")), answer("all", a*b)),
+			Moves:  []board.Move{m.acts.Skip(true)}, Write: rowsOfSix(steps),
 		})
 	}
 	m.step(lesson.Step{
-		Say: line("array.turn"), Ask: line("array.turn.ask"),
-		Answer: line("array.turn.answer", answer("b", b), answer("a", a), answer("all", a*b)),
-		Moves:  []board.Move{m.acts.Numerals(false), m.acts.Turn()},
-		Write:  []lesson.Write{m.sentence(strconv.Itoa(b)+" × "+strconv.Itoa(a), strconv.Itoa(a*b))},
+		Say: line("array.squares"), Ask: line("array.cover", ab...),
+		Answer: line("array.cover.answer", answer("all", a*b), given("a", a), given("b", b)),
+		Look:   line("look.squares"),
+		Moves:  []board.Move{m.acts.Skip(false), m.acts.Numerals(true)},
+		Write:  []lesson.Write{{Kind: "text", Text: "area: " + strconv.Itoa(a*b) + " " + thingsFor(a*b, "squares")}},
 	})
+	if a != b {
+		m.step(lesson.Step{
+			Say: line("array.side"), Ask: line("turn.still"),
+			Answer: line("array.side.answer", given("b", b), given("a", a), answer("all", a*b)),
+			Moves:  []board.Move{m.acts.Numerals(false), m.acts.Turn()},
+			Write:  []lesson.Write{m.sentence(timesText(b, a), strconv.Itoa(a*b))},
+		})
+	}
 	if err := m.seen(true, m.arraySight(a, b)); err != nil {
 		return Example{}, err
 	}
-	return m.end(product, strconv.Itoa(a*b))
+	e, err := m.end(product, strconv.Itoa(a*b))
+	e.like = strconv.Itoa(m.knownRows(a, b)) + strconv.FormatBool(a == b)
+	return e, err
 }
+
+func timesText(a, b int) string { return strconv.Itoa(a) + " × " + strconv.Itoa(b) }
 
 // rowsOfSix are cells in table rows that are not too long to be read.
 func rowsOfSix(cells []string) []lesson.Write {
@@ -91,9 +116,16 @@ func rowsOfSix(cells []string) []lesson.Write {
 	return rows
 }
 
-// knownFactor is the row after which an array is split into a fact that most
-// children know: ten times, five times, or double.
-func knownFactor(a int) int {
+// knownRows is the row after which an array is split into a fact that most children
+// know and the rest; 0 where the product itself is one: by 1, 2, 5 or 10.
+func (m *maker) knownRows(a, b int) int {
+	if chosen, err := strconv.Atoi(m.r.Options["split"]); err == nil && chosen > 0 && chosen < a {
+		return chosen
+	}
+	easy := func(n int) bool { return n == 1 || n == 2 || n == 5 || n == 10 }
+	if easy(a) || easy(b) {
+		return 0
+	}
 	for _, known := range []int{10, 5, 2} {
 		if a > known {
 			return known

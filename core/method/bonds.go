@@ -24,7 +24,8 @@ var bonds = Spec{
 		{Name: "story", Doc: "What the counters stand for, like bulbs: each pair is then told of two beds."},
 		seenOption,
 	},
-	make: makeBonds,
+	stops: factStops,
+	make:  makeBonds,
 }
 
 func makeBonds(r Request) (Example, error) {
@@ -46,34 +47,64 @@ func makeBonds(r Request) (Example, error) {
 	}
 	m := begin(r, actsOf(r.Model).Frames(1, rows, (n+rows-1)/rows))
 	pairs := n - 2*least + 1
-	opening := lesson.Step{
-		Say: line("bonds.start", given("n", n)), Ask: line("bonds.predict"),
-		Answer: line("bonds.predict.answer", answer("pairs", pairs)),
-		Moves:  []board.Move{m.acts.Build(strconv.Itoa(n))},
-	}
-	ask, said := "bonds.ask", "bonds.answer"
-	story := strings.TrimSpace(r.Options["story"])
-	if story != "" {
-		if _, err := place.ParsePlace(story); err == nil || len([]rune(story)) > 40 {
-			return Example{}, say.Refuse("story-thing", text("story", story))
+	ask, said := "bonds.next", "bonds.pair"
+	things := strings.TrimSpace(r.Options["story"])
+	opening := lesson.Step{Say: line("bonds.all-ways", given("n", n)), Moves: []board.Move{m.acts.Build(strconv.Itoa(n))}}
+	if things != "" {
+		if _, err := place.ParsePlace(things); err == nil || len([]rune(things)) > 40 {
+			return Example{}, say.Refuse("story-thing", text("story", things))
 		}
-		ask, said = "bonds.story.ask", "bonds.story.answer"
-		opening.Say = line("bonds.story", given("n", n), text("story", story))
-		opening.Moves = append(opening.Moves, m.acts.Story(story)...)
+		ask, said = "bonds.beds.next", "bonds.beds.pair"
+		opening.Say = line("bonds.beds", given("n", n), text("things", thingsFor(n, things)))
+		opening.Moves = append(opening.Moves, m.acts.Story(things)...)
 	}
 	m.step(opening)
+	pair := func(first int) lesson.Write {
+		return row(strconv.Itoa(first), strconv.Itoa(n-first), m.sentence(sumText([2]int{first, n - first}), strconv.Itoa(n)).Text)
+	}
 	for first := n - least; first >= least; first-- {
-		m.step(lesson.Step{
-			Say: line("bonds.turn"), Ask: line(ask, text("story", story)),
-			Answer: line(said, answer("first", first), answer("second", n-first), text("story", story)),
-			Moves:  []board.Move{m.acts.Parts(first)},
-			Write: []lesson.Write{row(strconv.Itoa(first), strconv.Itoa(n-first),
-				m.sentence(sumText([2]int{first, n - first}), strconv.Itoa(n)).Text)},
-		})
+		s := lesson.Step{
+			Say: line("bonds.then"), Ask: line(ask),
+			Answer: line(said, answer("first", first), answer("second", n-first)),
+			Moves:  []board.Move{m.acts.Parts(first)}, Write: []lesson.Write{pair(first)},
+		}
+		done := n - least - first
+		if done >= shownPairs && first > least {
+			// The rest goes on in the same way: it is told in one.
+			s = lesson.Step{Say: line("bonds.go-on", given("least", least), given("most", n-least))}
+			for ; first >= least; first-- {
+				s.Moves, s.Write = append(s.Moves, m.acts.Parts(first)), append(s.Write, pair(first))
+			}
+			m.step(s)
+			break
+		}
+		switch done {
+		case 0:
+			s.Say, s.Ask = line("bonds.first"), line("bonds.colours")
+			m.step(s)
+		case 2:
+			m.first(s)
+		default:
+			m.key(s)
+		}
 	}
 	if err := m.seen(false, m.bondSights(n)...); err != nil {
 		return Example{}, err
 	}
-	m.key(lesson.Step{Say: line("bonds.all"), Ask: line("bonds.notice"), Answer: line("bonds.notice.answer")})
+	m.key(lesson.Step{Say: line("bonds.table"), Ask: line("bonds.many"), Answer: line("bonds.many.answer", answer("pairs", pairs))})
+	if pairs > 2 {
+		m.why(line("bonds.sure"), line("bonds.sure.answer", given("most", n-least), given("least", least)))
+	}
 	return m.end(strconv.Itoa(n), strconv.Itoa(pairs))
+}
+
+// shownPairs is how many pairs are found one by one, before the rest is told.
+const shownPairs = 6
+
+// thingsFor is the name of a thing for a count: one bulb, two bulbs.
+func thingsFor(n int, things string) string {
+	if n == 1 {
+		return strings.TrimSuffix(things, "s")
+	}
+	return things
 }

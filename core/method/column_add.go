@@ -1,6 +1,7 @@
 package method
 
 import (
+	"slices"
 	"strconv"
 	"strings"
 
@@ -26,24 +27,34 @@ var columnAdd = Spec{
 	Options: []Option{
 		{"marks", "Where the regroup marks are written.", []string{"above", "below"}},
 		{"style", "How the blocks look.", []string{"solid", "sketch"}},
+		{"check", "How it is checked.", []string{"by the estimate", "another order", "none"}},
 	},
-	make: makeColumnAdd,
+	Signs: "+",
+	stops: columnStops,
+	make:  makeColumnAdd,
 }
 
 // columnAddition is the problem while its example is made.
 type columnAddition struct {
 	*maker
+	written []place.Written
 	addends []place.Number
 	sum     place.Number
-	low     place.Place
+	// over are the places that make ten or more; sized is what was said of the size
+	// before, against bound.
+	over  []place.Place
+	sized string
+	bound place.Number
+	low   place.Place
 }
 
 func makeColumnAdd(r Request) (Example, error) {
 	c := columnAddition{}
 	var err error
-	if c.addends, c.sum, c.low, err = columnAddends(r); err != nil {
+	if c.written, c.sum, c.low, err = columnAddends(r); err != nil {
 		return Example{}, err
 	}
+	c.addends = numbersOf(c.written)
 	top := c.top()
 	c.maker = begin(r, r.Model+" 0")
 	if c.acts.Reach != nil {
@@ -52,10 +63,11 @@ func makeColumnAdd(r Request) (Example, error) {
 	if c.acts.Sketch != nil && r.Options["style"] == "sketch" {
 		c.startWith(c.acts.Sketch())
 	}
-	c.predict()
 	for i := range c.addends {
 		c.buildAddend(i)
 	}
+	c.size()
+	c.foretell()
 	carried := 0
 	for p := c.low; p <= max(top, c.sum.Top()) && (p <= top || carried > 0); p++ {
 		carried = c.addPlace(p, carried)
@@ -66,9 +78,9 @@ func makeColumnAdd(r Request) (Example, error) {
 }
 
 func (c *columnAddition) problem() string {
-	texts := make([]string, len(c.addends))
-	for i, n := range c.addends {
-		texts[i] = n.String()
+	texts := make([]string, len(c.written))
+	for i, w := range c.written {
+		texts[i] = w.String()
 	}
 	return strings.Join(texts, " + ")
 }
@@ -82,7 +94,12 @@ func (c *columnAddition) top() place.Place {
 	return top
 }
 
-func columnAddends(r Request) (ns []place.Number, sum place.Number, low place.Place, err error) {
+// writtenSum is the sum as its digits are written: with as many decimals as the addends.
+func (c *columnAddition) writtenSum() place.Written {
+	return place.Written{Number: c.sum, Decimals: int(place.Ones - c.low)}
+}
+
+func columnAddends(r Request) (ns []place.Written, sum place.Number, low place.Place, err error) {
 	numbers := 0
 	for _, a := range r.Args {
 		if !isSign(a) {
@@ -98,7 +115,7 @@ func columnAddends(r Request) (ns []place.Number, sum place.Number, low place.Pl
 		return nil, sum, low, err
 	}
 	for _, n := range ns {
-		if sum, err = sum.Add(n); err != nil {
+		if sum, err = sum.Add(n.Number); err != nil {
 			return nil, sum, low, sumTooLarge(ns, 9_999_999)
 		}
 	}
@@ -108,8 +125,8 @@ func columnAddends(r Request) (ns []place.Number, sum place.Number, low place.Pl
 	return ns, sum, low, nil
 }
 
-func sumTooLarge(ns []place.Number, most int) error {
-	return say.Refuse("sum-too-large", say.Number("a", say.Given, ns[0]), say.Number("b", say.Given, ns[1]),
+func sumTooLarge(ns []place.Written, most int) error {
+	return say.Refuse("sum-too-large", text("a", ns[0].String()), text("b", ns[1].String()),
 		say.Int("most", say.Given, most))
 }
 
@@ -130,55 +147,74 @@ func sumOf(ns []int) int {
 	return total
 }
 
-// predict asks what the digits tell before anything is built.
-func (c *columnAddition) predict() {
-	ds := c.digits(c.low)
-	digits := "1 digit"
-	if n := len(strings.ReplaceAll(c.sum.String(), ".", "")); n > 1 {
-		digits = strconv.Itoa(n) + " digits"
-	}
-	if len(c.addends) > 2 {
-		c.key(lesson.Step{
-			Say: line("columnAdd.predictMany", text("problem", c.problem())), Ask: line("columnAdd.predictMany.ask"),
-			Answer: line("columnAdd.predictMany.answer", answerText("digits", digits)), Look: line("look.digits"),
-		})
+// size asks how large the sum will be, by the largest places alone: do the rest make
+// one more?
+func (c *columnAddition) size() {
+	top := c.top()
+	if c.sum.Cmp(place.Int(20)) <= 0 || top == c.low {
 		return
 	}
-	id := "columnAdd.predict.no"
-	if sumOf(ds) >= 10 {
-		id = "columnAdd.predict.yes"
+	var lead place.Number
+	var rests []string
+	for _, n := range c.addends {
+		whole, _ := top.Value().Times(n.Count(top))
+		lead, _ = lead.Add(whole)
+		if rest, _ := n.Sub(whole); !rest.IsZero() {
+			rests = append(rests, rest.String())
+		}
 	}
-	ask := line("columnAdd.predict.ask")
-	if c.low != place.Ones {
-		ask = line("columnAdd.predict.askPlace", say.PlaceName("place", c.low), say.PlaceName("next", c.low+1))
+	bound, err := lead.Add(top.Value())
+	if err != nil || c.sum == bound || len(rests) == 0 {
+		return
+	}
+	c.bound, c.sized = bound, "columnAdd.size.more"
+	if c.sum.Cmp(bound) < 0 {
+		c.sized = "columnAdd.size.less"
 	}
 	c.key(lesson.Step{
-		Say: line("columnAdd.predict", say.Number("a", say.Given, c.addends[0]), say.Number("b", say.Given, c.addends[1])),
-		Ask: ask,
-		Answer: line(id, say.Pieces("p", say.Given, ds[0], c.low), say.Pieces("q", say.Given, ds[1], c.low),
-			say.PlaceName("next", c.low+1), answerText("digits", digits)),
-		Look: line("look.digits"),
+		Ask: line("columnAdd.size", text("problem", c.problem()), say.Number("bound", say.Given, bound)),
+		Answer: line(c.sized, say.Number("bound", say.Given, bound), text("rests", listed(rests)), given("count", len(rests)),
+			say.Number("one", say.Given, top.Value())),
+		Look: line("look.first-digits"),
 	})
+}
+
+// foretell asks which places will make a new one of the next.
+func (c *columnAddition) foretell() {
+	carried := 0
+	for p := c.low; p <= max(c.top(), c.sum.Top()); p++ {
+		carried = (sumOf(c.digits(p)) + carried) / 10
+		if carried > 0 {
+			c.over = append(c.over, p)
+		}
+	}
+	var names []string
+	for _, p := range c.over {
+		names = append(names, c.r.words().PlaceName(p, 2))
+	}
+	s := lesson.Step{Ask: line("columnAdd.which"), Answer: line("columnAdd.which.answer", answerText("places", listed(names))),
+		Look: line("look.place-by-place")}
+	if len(names) == 0 {
+		s.Answer = line("columnAdd.which.none")
+	}
+	c.first(s)
 }
 
 // buildAddend puts an addend in its row and writes it.
 func (c *columnAddition) buildAddend(i int) {
 	n, part := c.addends[i], i+1
-	s := lesson.Step{
-		Say: line("columnAdd.first", say.Number("n", say.Given, n)), Look: line("look.columns"),
-		Ask:    line("columnAdd.build.ask", say.Number("n", say.Given, n)),
-		Answer: line("columnAdd.build.answer", say.Form("form", say.Answer, n.UnitForm())),
-	}
+	s := lesson.Step{Say: line("columnAdd.one", text("n", c.written[i].String())), Look: line("look.columns")}
 	row := "addend " + strconv.Itoa(part)
 	if i > 0 {
-		s.Say, s.Look = line("columnAdd.second", say.Number("n", say.Given, n),
-			say.Number("above", say.Given, c.addends[i-1])), line("look.rows")
+		s.Say = line("columnAdd.below", text("n", c.written[i].String()))
+		s.Look = line("look.rows")
 	}
 	if i == len(c.addends)-1 {
 		s.Write = append(s.Write, lesson.Write{Kind: "cell", Row: row, Text: "+"})
 	}
 	if n.IsZero() {
-		s.Answer = line("columnAdd.build.nothing")
+		s.Say = line(map[bool]string{true: "columnAdd.only-written", false: "columnAdd.only-below"}[i == 0],
+			text("n", c.written[i].String()))
 	}
 	for _, count := range n.UnitForm() {
 		s.Moves = append(s.Moves, c.lay(count.Count, count.Place, part)...)
@@ -211,8 +247,8 @@ func (c *columnAddition) addPlace(p place.Place, carried int) int {
 		s.Moves = append(s.Moves, board.Move{Kind: "counted"})
 	}
 	if sum < 10 {
-		s.Ask = line("columnAdd.many.ask", say.PlaceName("place", p))
-		s.Answer = line("columnAdd.many.answer", say.Pieces("sum", say.Answer, sum, p), answer("digit", sum),
+		s.Ask = line("columnAdd.altogether", say.PlaceName("place", p))
+		s.Answer = line("columnAdd.altogether.answer", say.Pieces("sum", say.Answer, sum, p), answer("digit", sum),
 			say.PlaceName("place", p))
 		s.Write = []lesson.Write{c.sumCell(p, sum)}
 		c.step(s)
@@ -231,31 +267,22 @@ func (c *columnAddition) addPlace(p place.Place, carried int) int {
 // joinLine names what lies in the place: each addend that reaches so far, and
 // the new pieces.
 func (c *columnAddition) joinLine(p place.Place, carried int) say.Line {
-	if len(c.addends) > 2 || carried > 1 {
-		var parts []string
-		for _, n := range c.addends {
-			if p <= n.Top() {
-				parts = append(parts, strconv.Itoa(n.Digit(p)))
-			}
-		}
-		if carried > 0 {
-			parts = append(parts, strconv.Itoa(carried)+" new")
-		}
-		return line("columnAdd.join.list", say.PlaceName("place", p), say.Text("list", say.Part, strings.Join(parts, ", ")))
-	}
-	id, values := "columnAdd.join.", []say.Value{say.PlaceName("place", p)}
-	name := "p"
+	var parts []string
 	for _, n := range c.addends {
 		if p <= n.Top() {
-			values = append(values, say.Pieces(name, say.Part, n.Digit(p), p))
-			id += name
-			name = "q"
+			parts = append(parts, strconv.Itoa(n.Digit(p)))
 		}
 	}
-	if carried > 0 {
-		id += "n"
+	at := say.PlaceName("place", p)
+	switch {
+	case carried > 0 && len(parts) == 0:
+		return line("columnAdd.put.new", at, given("new", carried))
+	case carried > 0:
+		return line("columnAdd.put.and-new", at, say.Text("list", say.Part, listed(parts)), given("new", carried))
+	case len(parts) == 1:
+		return line("columnAdd.put.one", at, say.Text("list", say.Part, parts[0]))
 	}
-	return line(id, values...)
+	return line("columnAdd.put", at, say.Text("list", say.Part, listed(parts)))
 }
 
 // makeTen asks what fills the first addend up to ten, and rings the ten.
@@ -265,15 +292,12 @@ func (c *columnAddition) makeTen(s lesson.Step, p place.Place, ds []int, sum int
 		base = ds[1]
 	}
 	left := sum - 10
-	id := "columnAdd.ten.many"
-	switch left {
-	case 0:
-		id = "columnAdd.ten.none"
-	case 1:
-		id = "columnAdd.ten.one"
+	id := "columnAdd.fill.answer"
+	if left == 0 {
+		id = "columnAdd.fill.none"
 	}
-	s.Ask = line("columnAdd.ten.ask", say.Pieces("p", say.Part, base, p))
-	s.Answer = line(id, answer("more", 10-base), part("base", base), answer("left", left))
+	s.Ask = line("columnAdd.fill", say.Pieces("p", say.Part, base, p), say.PlaceName("place", p))
+	s.Answer = line(id, answer("more", 10-base), answer("left", left), say.PlaceName("place", p))
 	s.Look = line("look.ring")
 	s.Moves = append(s.Moves, ringed(p, 10))
 	c.key(s)
@@ -281,8 +305,12 @@ func (c *columnAddition) makeTen(s lesson.Step, p place.Place, ds []int, sum int
 
 // makeTens asks how many tens there are, and rings the first.
 func (c *columnAddition) makeTens(s lesson.Step, p place.Place, sum int) {
-	s.Ask = line("columnAdd.tens.ask", say.PlaceName("place", p))
-	s.Answer = line("columnAdd.tens.answer", say.Pieces("sum", say.Answer, sum, p), answer("tens", sum/10),
+	s.Ask = line("columnAdd.tens", say.PlaceName("place", p))
+	id := "columnAdd.tens.many"
+	if sum < 20 {
+		id = "columnAdd.tens.once"
+	}
+	s.Answer = line(id, say.Pieces("sum", say.Answer, sum, p), answer("tens", sum/10),
 		answer("left", sum%10))
 	s.Look = line("look.ring")
 	s.Moves = append(s.Moves, ringed(p, 10))
@@ -295,20 +323,26 @@ func (c *columnAddition) bundle(p place.Place, tens, left int) {
 	none := 0
 	next := p + 1
 	mark := digitCell("mark", next, tens, board.Select{Place: next, Part: &none, State: "any"})
-	id, asked, said := "columnAdd.bundle", "columnAdd.bundle.ask", "columnAdd.bundle.answer"
-	if tens > 1 {
-		id, asked, said = "columnAdd.bundleMany", "columnAdd.bundleMany.ask", "columnAdd.bundleMany.answer"
+	stay := "columnAdd.regroup.answer"
+	switch {
+	case tens > 1:
+		stay = "columnAdd.regroup.many"
+	case left == 0:
+		stay = "columnAdd.regroup.all"
 	}
 	s := lesson.Step{
-		Say: line(id, say.PlaceName("place", p), say.PlaceName("next", next)),
-		Ask: line(asked, say.PlaceName("next", next)),
-		Answer: line(said, say.PlaceName("next", next), answer("digit", left), answer("tens", tens),
-			say.PlaceName("place", p)),
-		Look:  line("look.new", say.PlaceName("next", next)),
-		Write: []lesson.Write{c.sumCell(p, left), mark},
+		Say:    line("columnAdd.full", say.Pieces("all", say.Given, 10*tens+left, p)),
+		Ask:    line("columnAdd.regroup", say.PlaceName("place", p)),
+		Answer: line(stay, say.PlaceName("place", p), say.PlaceName("next", next), given("tens", tens), given("left", left)),
+		Look:   line("look.new", say.PlaceName("next", next)),
+		Write:  []lesson.Write{c.sumCell(p, left), mark},
 	}
 	for range tens {
 		s.Moves = append(s.Moves, board.Move{Kind: "bundle", Args: pieces.BundleArgs{Place: p, Trace: true}})
+	}
+	if p == c.over[0] {
+		c.first(s)
+		return
 	}
 	c.step(s)
 }
@@ -317,15 +351,45 @@ func (c *columnAddition) sumCell(p place.Place, digit int) lesson.Write {
 	return digitCell("sum", p, digit, board.Select{Place: p})
 }
 
-// check reads the pieces and the written answer, each on its own.
+// check says the sum, and looks at it again.
 func (c *columnAddition) check() {
-	form := c.now.Models[0].InPlay()
+	form, sum := c.now.Models[0].InPlay(), c.writtenSum().String()
 	c.key(lesson.Step{
-		Say:    line("columnAdd.check"),
-		Ask:    line("columnAdd.check.ask"),
-		Answer: line("columnAdd.check.answer", say.Form("form", say.Answer, form), say.Number("sum", say.Answer, c.sum)),
+		Say: line("columnAdd.whole"), Ask: line("columnAdd.read"),
+		Answer: line("columnAdd.read.answer", say.Form("form", say.Answer, form), answerText("sum", sum)),
 		Look:   line("look.both"),
 		Moves:  []board.Move{{Kind: "tidy"}},
-		Write:  []lesson.Write{c.sentence(c.problem(), c.sum.String())},
+		Write:  []lesson.Write{c.sentence(c.problem(), sum)},
 	})
+	if len(c.over) > 0 {
+		p := c.over[0]
+		c.why(line("columnAdd.why", say.PlaceName("next", p+1)), line("columnAdd.why.answer", say.PlaceName("place", p),
+			say.PlaceName("next", p+1)))
+	} else {
+		c.why(line("columnAdd.why.under", say.PlaceName("place", c.low)), line("columnAdd.why.under.answer"))
+	}
+	switch {
+	case c.r.Options["check"] == "by the estimate" && c.sized != "":
+		c.step(lesson.Step{Say: line(c.sized+".so", text("sum", sum), say.Number("bound", say.Given, c.bound))})
+	case c.r.Options["check"] == "another order":
+		var turned []string
+		for _, w := range slices.Backward(c.written) {
+			turned = append(turned, w.String())
+		}
+		c.step(lesson.Step{
+			Say: line("columnAdd.turned", text("turned", strings.Join(turned, " + "))), Ask: line("columnAdd.turned.ask"),
+			Answer: line("columnAdd.turned.answer", answerText("sum", sum)),
+			Moves:  c.rebuilt(turned),
+			Write:  []lesson.Write{c.sentence(strings.Join(turned, " + "), sum)},
+		})
+	}
+}
+
+// rebuilt puts the addends down in another order, and together.
+func (c *columnAddition) rebuilt(texts []string) []board.Move {
+	moves := []board.Move{c.acts.Build(texts[0])}
+	for _, t := range texts[1:] {
+		moves = append(moves, board.Move{Kind: "place", Args: pieces.AmountArgs{Amount: t}})
+	}
+	return append(moves, board.Move{Kind: "fewest"})
 }

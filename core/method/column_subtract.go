@@ -5,6 +5,7 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
+	"unitbloom/core/model/pieces"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
@@ -23,21 +24,31 @@ var columnSubtract = Spec{
 	Options: []Option{
 		{"exchange", "Exchange as you go, or all before anything is taken.", []string{"as you go", "first"}},
 		{"marks", "Where the exchange marks are written.", []string{"above", "below"}},
+		{"check", "How it is checked.", []string{"by the estimate", "by the inverse", "none"}},
 	},
-	make: makeColumnSubtract,
+	Signs: "−",
+	stops: columnStops,
+	make:  makeColumnSubtract,
 }
 
 // columnSubtraction is the problem while its example is made. has is how many
 // pieces of each place are there now.
 type columnSubtraction struct {
 	*maker
+	written []place.Written
 	a, b, d place.Number
 	low     place.Place
 	has     map[place.Place]int
+	// sized is what was said of the size before, against bound; opened the first place
+	// that was opened, with the one that needed it.
+	sized  string
+	bound  place.Number
+	opened []place.Place
 }
 
 func makeColumnSubtract(r Request) (Example, error) {
-	ns, low, err := columnNumbers(r, 2, 2)
+	written, low, err := columnNumbers(r, 2, 2)
+	ns := numbersOf(written)
 	if err != nil {
 		return Example{}, err
 	}
@@ -45,12 +56,13 @@ func makeColumnSubtract(r Request) (Example, error) {
 	if err != nil {
 		return Example{}, say.Refuse("subtract-more", say.Number("a", say.Given, ns[0]), say.Number("b", say.Given, ns[1]))
 	}
-	c := columnSubtraction{maker: begin(r, r.Model+" 0"), a: ns[0], b: ns[1], d: d, low: low, has: map[place.Place]int{}}
+	c := columnSubtraction{maker: begin(r, r.Model+" 0"), written: written, a: ns[0], b: ns[1], d: d, low: low,
+		has: map[place.Place]int{}}
 	for p := place.Smallest; p <= place.Largest; p++ {
 		c.has[p] = c.a.Digit(p)
 	}
-	c.predict()
 	c.build()
+	c.size()
 	top := max(c.a.Top(), c.b.Top())
 	if r.Options["exchange"] == "first" {
 		for p := low; p <= top; p++ {
@@ -63,33 +75,45 @@ func makeColumnSubtract(r Request) (Example, error) {
 	}
 	c.check()
 	c.scene.Marks = r.Options["marks"]
-	return c.end(c.a.String()+" − "+c.b.String(), d.String())
+	return c.end(written[0].String()+" − "+written[1].String(), d.String())
 }
 
-// predict asks whether the smallest place has enough.
-func (c *columnSubtraction) predict() {
-	p, q := c.a.Digit(c.low), c.b.Digit(c.low)
-	id := "minusColumn.enough"
-	if p < q {
-		id = "minusColumn.short"
+// writtenDifference is the difference as its digits are written: with as many decimals
+// as the numbers.
+func (c *columnSubtraction) writtenDifference() string {
+	return place.Written{Number: c.d, Decimals: int(place.Ones - c.low)}.String()
+}
+
+// size asks how large the difference will be, by the largest place alone.
+func (c *columnSubtraction) size() {
+	top := c.a.Top()
+	lead := c.a.Digit(top) - c.b.Digit(top)
+	if c.b.Top() > top || lead <= 0 || c.a.Cmp(place.Int(20)) <= 0 {
+		return
+	}
+	bound, _ := top.Value().Times(lead)
+	restA, _ := c.a.Sub(c.a.DigitValue(top))
+	restB, _ := c.b.Sub(c.b.DigitValue(top))
+	id := "minusColumn.size.more"
+	switch restA.Cmp(restB) {
+	case 0:
+		return
+	case -1:
+		id = "minusColumn.size.less"
 	}
 	c.key(lesson.Step{
-		Say:    line("minusColumn.start", say.Number("a", say.Given, c.a), say.Number("b", say.Given, c.b)),
-		Ask:    line("minusColumn.predict", say.PlaceName("place", c.low)),
-		Answer: line(id, say.Pieces("p", say.Given, p, c.low), say.Pieces("q", say.Given, q, c.low)),
-		Look:   line("look.digits"),
+		Ask: line("minusColumn.size", text("problem", c.written[0].String()+" − "+c.written[1].String()), say.Number("bound", say.Given, bound)),
+		Answer: line(id, say.Number("bound", say.Given, bound), say.PlaceName("place", top), say.Number("have", say.Given, restA),
+			say.Number("go", say.Given, restB)),
+		Look: line("look.first-digits"),
 	})
+	c.sized, c.bound = id, bound
 }
 
 func (c *columnSubtraction) build() {
 	s := lesson.Step{
-		Say:    line("minusColumn.build", say.Number("a", say.Given, c.a)),
-		Ask:    line("columnAdd.build.ask", say.Number("n", say.Given, c.a)),
-		Answer: line("columnAdd.build.answer", say.Form("form", say.Answer, c.a.UnitForm())),
-		Look:   line("look.columns"),
-	}
-	if c.a.IsZero() {
-		s.Answer = line("columnAdd.build.nothing")
+		Say:  line("minusColumn.only", text("a", c.written[0].String()), text("b", c.written[1].String())),
+		Look: line("look.columns"),
 	}
 	for _, count := range c.a.UnitForm() {
 		s.Moves = append(s.Moves, c.lay(count.Count, count.Place, 0)...)
@@ -113,19 +137,9 @@ func (c *columnSubtraction) exchange(p place.Place) {
 	for c.has[from] == 0 {
 		from++
 	}
-	first := from
+	first, need, had := from, c.b.Digit(p), c.has[p]
 	for ; from > p; from-- {
 		to := from - 1
-		ask := line("minusColumn.exchange.ask", say.PlaceName("to", to))
-		id := "minusColumn.exchange"
-		switch {
-		case from == first && to > p:
-			id = "minusColumn.across"
-		case from < first && to > p:
-			id = "minusColumn.on"
-		case from < first:
-			id = "minusColumn.now"
-		}
 		c.has[from]--
 		c.has[to] += 10
 		mark := func(p place.Place) lesson.Write {
@@ -133,50 +147,95 @@ func (c *columnSubtraction) exchange(p place.Place) {
 			w.Text = strconv.Itoa(c.has[p])
 			return w
 		}
-		c.key(lesson.Step{
-			Say: line(id, say.PlaceName("place", p), say.PlaceName("from", from), say.PlaceName("to", to)), Ask: ask,
-			Answer: line("minusColumn.exchange.answer", say.Pieces("left", say.Answer, c.has[from], from),
-				say.Pieces("now", say.Answer, c.has[to], to)),
+		at := []say.Value{say.PlaceName("place", p), say.PlaceName("from", from), say.PlaceName("to", to),
+			say.PlaceName("next", p+1), say.Pieces("left", say.Given, c.has[from], from), say.Pieces("now", say.Given, c.has[to], to)}
+		s := lesson.Step{
+			Say:   line("minusColumn.go-on", at...),
 			Look:  line("look.place", say.PlaceName("place", to)),
 			Moves: []board.Move{unbundled(from)},
 			Write: []lesson.Write{mark(from), mark(to)},
-		})
+		}
+		if from < first {
+			c.step(s)
+			continue
+		}
+		id := "minusColumn.open"
+		if to > p {
+			id = "minusColumn.open.across"
+		}
+		s.Say = line("minusColumn.need", say.Pieces("has", say.Given, had, p), say.Int("go", say.Given, need))
+		s.Ask, s.Answer = line("minusColumn.what"), line(id, at...)
+		c.first(s)
 	}
+	if len(c.opened) > 0 {
+		return
+	}
+	c.opened = []place.Place{first, p}
+	form := c.now.Models[0].InPlay()
+	c.key(lesson.Step{Ask: line("minusColumn.same", say.Number("a", say.Given, c.a)),
+		Answer: line("minusColumn.same.answer", say.Form("form", say.Answer, form))})
 }
 
 // takePlace takes the digit of one place away and writes what is left.
 func (c *columnSubtraction) takePlace(p place.Place) {
 	take := c.b.Digit(p)
-	before := c.has[p]
 	c.has[p] -= take
+	at := say.PlaceName("place", p)
 	s := lesson.Step{
-		Say: line("minusColumn.take", say.Pieces("take", say.Part, take, p), say.Pieces("before", say.Part, before, p)),
-		Ask: line("minusColumn.left", say.PlaceName("place", p)),
-		Answer: line("minusColumn.left.answer", say.Pieces("left", say.Answer, c.has[p], p), answer("digit", c.has[p]),
-			say.PlaceName("place", p)),
-		Look: line("look.place", say.PlaceName("place", p)),
+		Say:    line("minusColumn.away", say.Pieces("take", say.Given, take, p)),
+		Ask:    line("minusColumn.left", at),
+		Answer: line("minusColumn.left.write", say.Pieces("left", say.Answer, c.has[p], p), answer("digit", c.has[p]), at),
+		Look:   line("look.place", at),
 	}
 	if take > 0 {
 		s.Moves = []board.Move{taken(p, take)}
 	} else {
-		s.Say = line("minusColumn.none", say.PlaceName("place", p), say.Pieces("before", say.Part, before, p))
+		s.Say = line("minusColumn.none-away", at)
 	}
 	if p <= c.d.Top() || p <= place.Ones {
 		s.Write = []lesson.Write{digitCell("sum", p, c.has[p], board.Select{Place: p})}
+	} else {
+		s.Answer = line("minusColumn.left.front", at)
 	}
-	c.step(s)
+	if c.has[p] == 0 && len(s.Write) > 0 {
+		s.Answer = line("minusColumn.left.zero", at)
+	}
+	c.key(s)
 }
 
-// check adds back what was taken.
+// check says the difference, and adds back what was taken.
 func (c *columnSubtraction) check() {
-	c.key(lesson.Step{
-		Say: line("minusColumn.check"), Ask: line("minusColumn.check.ask"),
-		Answer: line("minusColumn.check.answer", say.Number("d", say.Answer, c.d), say.Number("b", say.Answer, c.b),
-			say.Number("a", say.Answer, c.a)),
-		Look: line("look.both"),
-		Write: []lesson.Write{
-			c.sentence(c.a.String()+" − "+c.b.String(), c.d.String()),
-			c.sentence(c.d.String()+" + "+c.b.String(), c.a.String()),
-		},
-	})
+	problem := c.written[0].String() + " − " + c.written[1].String()
+	s := lesson.Step{
+		Ask: line("minusColumn.difference"), Answer: line("minusColumn.difference.answer", answerText("problem", problem),
+			answerText("d", c.writtenDifference())),
+		Look: line("look.both"), Write: []lesson.Write{c.sentence(problem, c.writtenDifference())},
+	}
+	c.step(s)
+	switch {
+	case len(c.opened) == 0 && c.a.Top() == c.low:
+	case len(c.opened) == 0:
+		c.why(line("minusColumn.why.order"), line("minusColumn.why.order.answer"))
+	default:
+		from, p := c.opened[0], c.opened[1]
+		c.why(line("minusColumn.why", say.PlaceName("from", from)), line("minusColumn.why.answer", say.PlaceName("from", from),
+			say.PlaceName("place", p)))
+	}
+	switch {
+	case c.r.Options["check"] == "by the estimate" && c.sized != "":
+		c.step(lesson.Step{Say: line(c.sized+".so", say.Number("d", say.Given, c.d), say.Number("bound", say.Given, c.bound))})
+	case c.r.Options["check"] == "by the inverse" && !c.b.IsZero():
+		back := lesson.Step{
+			Say: line("minusColumn.back", say.Number("b", say.Given, c.b)), Ask: line("minusColumn.back.ask"),
+			Answer: line("minusColumn.back.answer", say.Number("d", say.Answer, c.d), say.Number("b", say.Answer, c.b),
+				say.Number("a", say.Answer, c.a)),
+			Write: []lesson.Write{c.sentence(c.d.String()+" + "+c.b.String(), c.a.String())},
+		}
+		for _, count := range c.b.UnitForm() {
+			back.Moves = append(back.Moves, board.Move{Kind: "restore", Args: pieces.PiecesArgs{
+				Pieces: []board.Select{{Place: count.Place, Count: count.Count, State: "taken"}}}})
+		}
+		back.Moves = append(back.Moves, board.Move{Kind: "fewest"})
+		c.step(back)
+	}
 }

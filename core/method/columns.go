@@ -9,8 +9,8 @@ import (
 
 // columnNumbers reads the numbers of a column method and the smallest place
 // that they need.
-func columnNumbers(r Request, least, most int) ([]place.Number, place.Place, error) {
-	var ns []place.Number
+func columnNumbers(r Request, least, most int) ([]place.Written, place.Place, error) {
+	var ns []place.Written
 	low := place.Ones
 	for _, a := range r.Args {
 		if isSign(a) {
@@ -23,17 +23,22 @@ func columnNumbers(r Request, least, most int) ([]place.Number, place.Place, err
 		if err := fitsModel(r.Model, w.Number); err != nil {
 			return nil, low, err
 		}
-		ns = append(ns, w.Number)
-		for p := place.Smallest; p < low; p++ {
-			if w.Digit(p) != 0 {
-				low = p
-			}
-		}
+		ns = append(ns, w)
+		low = min(low, lowestWritten(w))
 	}
 	if len(ns) < least || len(ns) > most {
 		return nil, low, needs(r)
 	}
 	return ns, low, nil
+}
+
+// numbersOf are written numbers without their form.
+func numbersOf(written []place.Written) []place.Number {
+	out := make([]place.Number, len(written))
+	for i, w := range written {
+		out[i] = w.Number
+	}
+	return out
 }
 
 func whole(p place.Place) int { n, _ := p.Value().Whole(); return n }

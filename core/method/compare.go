@@ -5,6 +5,7 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
+	"unitbloom/core/model/pieces"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
 	"unitbloom/core/sentence"
@@ -18,9 +19,10 @@ var compare = Spec{
 		"Or two sums by reasoning before reckoning.",
 	Args:   "two numbers, or two sums",
 	Sample: []string{"408", "480"}, Typed: "408, 480",
-	Limits: "Numbers from 0 to 9,999,999.999; sums of two whole numbers to 9,999.",
-	Models: []string{"discs", "blocks"},
-	make:   makeCompare,
+	Limits:  "Numbers from 0 to 9,999,999.999; sums of two whole numbers to 9,999.",
+	Models:  []string{"discs", "blocks"},
+	Options: []Option{checkByInverse},
+	make:    makeCompare,
 	read: func(text string) []string {
 		for _, sep := range []string{" and ", ",", "?", "<", ">", "="} {
 			if a, b, ok := strings.Cut(text, sep); ok {
@@ -51,58 +53,75 @@ func makeCompare(r Request) (Example, error) {
 	}
 	a, b := w[0].Number, w[1].Number
 	m := begin(r, r.Model+" 0 | "+r.Model+" 0")
-	m.key(lesson.Step{
-		Say: line("compare.start", say.Number("a", say.Given, a), say.Number("b", say.Given, b)),
-		Ask: line("compare.predict"), Answer: line("compare.predict.answer"),
+	m.step(lesson.Step{
+		Say:   line("compare.two", text("a", w[0].String()), text("b", w[1].String())),
 		Moves: m.charts(a, b),
-		Write: []lesson.Write{row(a.String()), row(b.String())},
+		Write: []lesson.Write{row(w[0].String()), row(w[1].String())},
 	})
-	m.zeros(a, b)
-	for p := max(a.Top(), b.Top()); p >= place.Smallest; p-- {
+	if max(a.Top(), b.Top()) > place.Ones || min(lowest(a), lowest(b)) < place.Ones {
+		m.key(lesson.Step{Ask: line("compare.first"), Answer: line("compare.first.answer")})
+	}
+	m.zeros(w)
+	decided := false
+	for p := max(a.Top(), b.Top()); p >= place.Smallest && !decided; p-- {
 		x, y := a.Digit(p), b.Digit(p)
 		if p < place.Ones && x == 0 && y == 0 {
 			continue
 		}
+		at := say.PlaceName("place", p)
 		if x == y {
-			m.step(lesson.Step{
-				Say: line("compare.place", say.PlaceName("place", p)), Ask: line("compare.ask", say.PlaceName("place", p)),
-				Answer: line("compare.same", say.Pieces("pieces", say.Answer, x, p)),
-				Look:   line("look.place", say.PlaceName("place", p)),
-			})
+			m.step(lesson.Step{Say: line("compare.both", at, say.Pieces("pieces", say.Given, x, p)), Look: line("look.place", at)})
 			continue
 		}
-		m.key(lesson.Step{
-			Say: line("compare.place", say.PlaceName("place", p)), Ask: line("compare.ask", say.PlaceName("place", p)),
-			Answer: line("compare.differ", say.Pieces("x", say.Answer, x, p), say.Pieces("y", say.Answer, y, p),
-				answerText("sentence", sentence.Compare(a, b))),
-			Look: line("look.place", say.PlaceName("place", p)),
+		decided = true
+		big, small, large, less := x, y, w[0].String(), w[1].String()
+		if y > x {
+			big, small, large, less = y, x, w[1].String(), w[0].String()
+		}
+		m.first(lesson.Step{
+			Say: line("compare.at", at), Ask: line("compare.larger"),
+			Answer: line("compare.larger.answer", answerText("large", large), say.Pieces("x", say.Answer, big, p),
+				say.Pieces("y", say.Answer, small, p), answerText("less", less)),
+			Look: line("look.place", at),
 		})
-		break
+		if p > min(lowest(a), lowest(b)) {
+			m.why(line("compare.why"), line("compare.why.answer", at))
+		}
 	}
 	relation := sentence.Compare(a, b)
-	m.step(lesson.Step{
-		Say: line("compare.check"), Ask: line("compare.check.ask"),
-		Answer: line("compare.check.answer", answerText("sentence", relation)),
-		Write:  []lesson.Write{{Kind: "sentence", Text: relation}},
+	sign := strings.Fields(relation)[1]
+	id := "compare.sign.answer"
+	if !decided {
+		id = "compare.sign.equal"
+	}
+	m.key(lesson.Step{
+		Ask: line("compare.sign"), Answer: line(id, answerText("sentence", w[0].String()+" "+sign+" "+w[1].String())),
+		Write: []lesson.Write{{Kind: "sentence", Text: w[0].String() + " " + sign + " " + w[1].String()}},
 	})
-	m.prove(a, b)
-	return m.end(a.String()+" and "+b.String(), strings.Fields(relation)[1])
+	if m.checks {
+		m.levelled(a, b)
+	}
+	return m.end(w[0].String()+" and "+w[1].String(), sign)
 }
 
-// prove checks which of two numbers is the larger by what it has more.
-func (m *maker) prove(a, b place.Number) {
-	small, large := a, b
+// levelled checks which of two numbers is the larger: what it has more is put to the
+// smaller one.
+func (m *maker) levelled(a, b place.Number) {
+	small, large, at := a, b, 0
 	if a.Cmp(b) > 0 {
-		small, large = b, a
+		small, large, at = b, a, 1
 	}
 	d, _ := large.Sub(small)
 	if d.IsZero() {
 		return
 	}
 	m.step(lesson.Step{
-		Say: line("compare.prove"), Ask: line("compare.prove.ask"),
-		Answer: line("compare.prove.answer", say.Number("d", say.Answer, d), say.Number("small", say.Given, small),
-			say.Number("large", say.Given, large)),
+		Say: line("compare.level", say.Number("d", say.Given, d), say.Number("small", say.Given, small)),
+		Ask: line("compare.level.ask"),
+		Answer: line("compare.level.answer", say.Number("d", say.Answer, d), say.Number("small", say.Answer, small),
+			say.Number("large", say.Answer, large)),
+		Moves: []board.Move{on(at, board.Move{Kind: "place", Args: pieces.AmountArgs{Amount: d.String()}}),
+			on(at, board.Move{Kind: "fewest"})},
 		Write: []lesson.Write{m.sentence(small.String()+" + "+d.String(), large.String())},
 	})
 }
@@ -124,26 +143,31 @@ func (m *maker) charts(a, b place.Number) []board.Move {
 
 // zeros puts zeros on the chart where one number has fewer decimals, so that
 // the places of both stand under one another.
-func (m *maker) zeros(a, b place.Number) {
+func (m *maker) zeros(w [2]place.Written) {
+	a, b := w[0].Number, w[1].Number
 	low := min(lowest(a), lowest(b))
-	if m.acts.Cards == nil || lowest(a) == lowest(b) {
+	if m.acts.Cards == nil || lowestWritten(w[0]) == lowestWritten(w[1]) {
 		return
 	}
-	short, shown := a, aligned(a, a, b)
-	if lowest(b) > lowest(a) {
-		short, shown = b, aligned(b, a, b)
+	short, shown := w[0], aligned(a, a, b)
+	if lowestWritten(w[1]) > lowestWritten(w[0]) {
+		short, shown = w[1], aligned(b, a, b)
+	}
+	if lowest(a) == lowest(b) {
+		// One was written with zeros that the other lacks.
+		low = min(lowestWritten(w[0]), lowestWritten(w[1]))
+		shown = place.Written{Number: short.Number, Decimals: int(place.Ones - low)}.String()
 	}
 	s := lesson.Step{
-		Say: line("compare.zeros"), Ask: line("compare.zeros.ask", say.Number("short", say.Given, short)),
-		Answer: line("compare.zeros.answer", answerText("shown", shown), say.Number("short", say.Given, short)),
+		Say: line("compare.zeros", text("short", short.String())), Ask: line("compare.zero"),
+		Answer: line("compare.zero.answer", answerText("shown", shown), text("short", short.String())),
 		Look:   line("look.cards"),
-		Write: []lesson.Write{{Kind: "sentence", Text: short.String() + " = " + shown}, row(aligned(a, a, b)),
-			row(aligned(b, a, b))},
+		Write:  []lesson.Write{{Kind: "sentence", Text: short.String() + " = " + shown}},
 	}
 	for i := range 2 {
 		s.Moves = append(s.Moves, on(i, m.acts.Cards(&low)))
 	}
-	m.key(s)
+	m.first(s)
 }
 
 // lowest is the smallest place that a number needs, ones or less.
@@ -188,33 +212,58 @@ func compareSums(r Request) (Example, error) {
 	left, right := sumText(p), sumText(q)
 	r.Model = "blocks"
 	m := begin(r, "blocks 0 | blocks 0")
-	m.step(lesson.Step{
-		Say: line("compareSums.start", text("left", left), text("right", right)), Ask: line("compareSums.ask"),
-		Answer: reasoning(p, q),
-		Moves:  []board.Move{m.acts.Build(left), on(1, m.acts.Build(right))},
-	})
 	relation := map[int]string{-1: "<", 0: "=", 1: ">"}[place.Int(sums[0]).Cmp(place.Int(sums[1]))]
+	m.step(lesson.Step{
+		Say:   line("compareSums.two", text("left", left), text("right", right)),
+		Moves: []board.Move{m.acts.Build(left), on(1, m.acts.Build(right))},
+	})
+	m.first(lesson.Step{Ask: line("compareSums.larger"), Answer: reasoning(p, q)})
 	m.key(lesson.Step{
-		Say: line("compareSums.reckon"), Ask: line("compareSums.reckon.ask"),
-		Answer: line("compareSums.answer", answer("a", sums[0]), answer("b", sums[1])),
+		Say: line("compareSums.sure"), Ask: line("compareSums.each"),
+		Answer: line("compareSums.each.answer", answer("a", sums[0]), answer("b", sums[1])),
+		Moves:  []board.Move{{Kind: "fewest"}, on(1, board.Move{Kind: "fewest"})},
 		Write:  []lesson.Write{{Kind: "sentence", Text: left + " " + relation + " " + right}},
 	})
+	if relation == "=" && p != q {
+		m.why(line("compareSums.why"), line("compareSums.why.answer"))
+	}
 	return m.end(left+" and "+right, relation)
 }
 
-// reasoning tells without reckoning, where the parts allow it: what one part is
-// more, the other may be less.
+// reasoning tells which of two sums is the larger without working them out, by what each
+// part has more or less.
 func reasoning(p, q [2]int) say.Line {
 	up, down := p[0]-q[0], p[1]-q[1]
-	values := []say.Value{answer("a", max(up, -up)), answer("b", max(down, -down)), part("p", p[0]), part("q", q[0]),
-		part("r", p[1]), part("s", q[1])}
+	size := func(n int) int { return max(n, -n) }
+	values := []say.Value{answer("a", size(up)), answer("b", size(down)), answerText("left", sumText(p)),
+		answerText("right", sumText(q)), given("p", p[0]), given("q", q[0]), given("r", p[1]), given("s", q[1])}
 	switch {
+	case up == 0 && down == 0:
+		return line("compareSums.alike", values...)
+	case p == [2]int{q[1], q[0]}:
+		return line("compareSums.turned", values...)
+	case up == -down && up > 0:
+		return line("compareSums.even.up", values...)
 	case up == -down:
-		return line("compareSums.balance", values...)
-	case up >= 0 && down >= 0:
-		return line("compareSums.more", values...)
-	case up <= 0 && down <= 0:
-		return line("compareSums.less", values...)
+		return line("compareSums.even.down", values...)
+	case up == 0 && down > 0 || down == 0 && up > 0:
+		return line("compareSums.part.left", append(values, answer("n", size(up+down)))...)
+	case up == 0 || down == 0:
+		return line("compareSums.part.right", append(values, answer("n", size(up+down)))...)
+	case up > 0 && down > 0:
+		return line("compareSums.both.left", values...)
+	case up < 0 && down < 0:
+		return line("compareSums.both.right", values...)
 	}
-	return line("compareSums.mixed", values...)
+	// The one is less by one part and more by the other, which is further.
+	win, lose := p, q
+	if up+down < 0 {
+		win, lose = q, p
+	}
+	less, more := 0, 1
+	if win[0] > lose[0] {
+		less, more = 1, 0
+	}
+	return line("compareSums.step", answerText("win", sumText(win)), given("c", win[less]), given("m", lose[less]-win[less]),
+		given("d", lose[less]), given("e", win[more]), given("n", win[more]-lose[more]), given("f", lose[more]))
 }

@@ -17,9 +17,10 @@ var count = Spec{
 		"words, tens and hundreds crossed on the model.",
 	Args:   "a start, a step, and how many",
 	Sample: []string{"37", "10", "8"}, Typed: "37, 10, 8",
-	Limits: "Steps of 1, 2, 5, 10, 100 or 1,000; 1 to 30 of them; to 9,999.",
-	Models: []string{"blocks", "discs"},
-	make:   makeCount,
+	Limits:  "Steps of 1, 2, 5, 10, 100 or 1,000; 1 to 30 of them; to 9,999.",
+	Models:  []string{"blocks", "discs"},
+	Options: []Option{checkByInverse},
+	make:    makeCount,
 	read: func(text string) []string {
 		return strings.FieldsFunc(text, func(r rune) bool { return r == ' ' || r == ',' })
 	},
@@ -40,40 +41,70 @@ func makeCount(r Request) (Example, error) {
 	}
 	m := begin(r, r.Model+" 0")
 	m.step(lesson.Step{
-		Say: line("count.start", given("n", start), given("by", by)),
-		Ask: line("count.predict", given("by", by)), Answer: line("count.predict.answer", say.PlaceName("place", p)),
+		Say:   line("count.from", given("n", start), given("by", by)),
 		Moves: []board.Move{m.acts.Build(strconv.Itoa(start))},
-		Write: []lesson.Write{row(strconv.Itoa(start), place.Int(start).Words(true), place.Int(start).PlaceWords())},
+		Write: []lesson.Write{countRow(place.Int(start))},
 	})
+	var back []board.Move
+	told := false
 	for i := 1; i <= times; i++ {
-		n := place.Int(start + by*i)
-		said, tens := "count.answer", crossed(m.r.words(), place.Int(start+by*(i-1)), n, p)
-		if tens != "" {
-			said = "count.crossed"
-		}
+		from, n := place.Int(start+by*(i-1)), place.Int(start+by*i)
+		tens := crossed(m.r.words(), from, n, p)
 		s := lesson.Step{
-			Say: line("count.next", given("by", by)),
-			Ask: line("count.ask"),
-			Answer: line(said, say.Number("n", say.Answer, n), answerText("words", n.Words(true)),
-				answerText("placeWords", n.PlaceWords()), answerText("crossed", tens)),
-			Moves: m.countNew(),
-			Write: []lesson.Write{row(n.String(), n.Words(true), n.PlaceWords())},
+			Say: line("count.next", given("by", by)), Ask: line("count.then"),
+			Answer: line("count.then.answer", say.Number("n", say.Answer, n), answerText("words", n.Words(true))),
+			Moves:  m.countNew(),
+			Write:  []lesson.Write{countRow(n)},
 		}
 		for range each {
 			s.Moves = append(s.Moves, stepped(p, false))
+			back = append(back, stepped(p, true))
 		}
-		m.step(s)
+		if tens != "" {
+			s.Ask = line("count.digits")
+			s.Answer = line("count.digits.answer", answerText("changed", listed(changedPlaces(m.r.words(), from, n))),
+				say.Number("n", say.Answer, n), answerText("crossed", tens))
+		}
+		switch {
+		case tens != "" && !told:
+			told = true
+			m.first(s)
+		case i == times:
+			m.key(s)
+		default:
+			m.step(s)
+		}
 	}
+	m.countWhy(start, times, p, told)
 	all, end := by*times, strconv.Itoa(start+by*times)
-	if times > 1 {
+	if times > 1 && m.checks {
 		m.step(lesson.Step{
-			Say: line("count.check"), Ask: line("count.check.ask", given("times", times), given("by", by),
-				given("start", start)),
-			Answer: line("count.check.answer", answer("all", all), given("start", start), answer("end", start+all)),
+			Say: line("count.back", given("times", times), given("by", by)), Ask: line("count.back.ask"),
+			Answer: line("count.back.answer", answer("all", all), answer("start", start), given("times", times), given("by", by)),
+			Moves:  back,
 			Write:  []lesson.Write{m.sentence(sumText([2]int{start, all}), end)},
 		})
 	}
 	return m.end(strconv.Itoa(start)+" in steps of "+strconv.Itoa(by), end)
+}
+
+// countRow is a number in the table: its digits, its words, and its places where they
+// say something else.
+func countRow(n place.Number) lesson.Write {
+	if n.Words(true) == n.PlaceWords() {
+		return row(n.String(), n.Words(true), "")
+	}
+	return row(n.String(), n.Words(true), n.PlaceWords())
+}
+
+// countWhy asks why a digit stays, or when the next place changes.
+func (m *maker) countWhy(start, times int, p place.Place, crosses bool) {
+	switch {
+	case p > place.Ones:
+		m.why(line("count.why", given("d", start%10)), line("count.why.answer", say.PlaceName("place", p)))
+	case crosses:
+		m.why(line("count.when"), line("count.when.answer"))
+	}
 }
 
 // stepOf is the place and the number of pieces of a step: 5 is five ones.

@@ -7,7 +7,6 @@ import (
 	"unitbloom/core/lesson"
 	"unitbloom/core/model/pieces"
 	"unitbloom/core/place"
-	"unitbloom/core/say"
 )
 
 // difference compares two numbers: what one has more than the other, seen in two
@@ -20,6 +19,7 @@ var difference = Spec{
 	Sample: []string{"63", "28"}, Typed: "63, 28",
 	Limits: "Cubes in two rows: 1 to 20; blocks: whole numbers to 9,999.",
 	Models: []string{"cubes", "blocks"},
+	Signs:  "−",
 	make:   makeDifference,
 	read:   count.read,
 }
@@ -42,12 +42,17 @@ func makeDifference(r Request) (Example, error) {
 	} else {
 		m.countUp(big, small)
 	}
-	m.key(lesson.Step{
-		Say: line("gap.check"), Ask: line("gap.check.ask"), Answer: line("gap.check.answer", answer("d", big-small),
-			part("big", big), part("small", small)),
-		Write: []lesson.Write{m.sentence(minusText(big, small), strconv.Itoa(big-small)),
-			m.sentence(sumText([2]int{small, big - small}), strconv.Itoa(big))},
-	})
+	if !inRows && big > small {
+		m.key(lesson.Step{
+			Say: line("gap.all"), Ask: line("gap.far", given("small", small), given("big", big)),
+			Answer: line("gap.far.answer", answer("d", big-small)),
+			Write: []lesson.Write{m.sentence(minusText(big, small), strconv.Itoa(big-small)),
+				m.sentence(sumText([2]int{small, big - small}), strconv.Itoa(big))},
+		})
+	}
+	if big > small {
+		m.why(line("gap.why"), line("gap.why.answer", given("d", big-small)))
+	}
 	e, err := m.end(strconv.Itoa(a[0])+" and "+strconv.Itoa(a[1]), strconv.Itoa(big-small))
 	e.like = borrowings(big, small)
 	return e, err
@@ -77,80 +82,86 @@ func (m *maker) twoRows(a, b int) {
 		big, small, longer, shorter = b, a, 2, 1
 	}
 	d := big - small
+	rows := append(m.lay(a, place.Ones, 1), m.lay(b, place.Ones, 2)...)
 	s := lesson.Step{
-		Say: line("gap.rows", given("a", a), given("b", b)), Ask: line("gap.rows.ask"),
-		Answer: line("gap.rows.answer", part("big", big), part("small", small)),
-		Moves:  append(m.lay(a, place.Ones, 1), m.lay(b, place.Ones, 2)...),
+		Say: line("gap.two-rows", given("a", a), given("b", b)), Ask: line("gap.longer"), Moves: rows,
+		Answer: line("gap.longer.answer", answer("d", d), given("big", big), given("small", small)),
+		Look:   line("look.rows-end"),
+		Write:  []lesson.Write{m.sentence(minusText(big, small), strconv.Itoa(d))},
 	}
 	if d == 0 {
-		s.Answer = line("gap.rows.alike", part("big", big))
+		s.Answer = line("gap.longer.alike")
+		m.first(s)
+		return
 	}
-	m.key(s)
-	s = lesson.Step{
-		Say: line("gap.partners"), Ask: line("gap.partners.ask"),
-		Answer: line("gap.partners.answer", answer("d", d), part("big", big), part("small", small)),
-		Look:   line("look.rows-end"),
+	slots := make([]int, d)
+	for i := range slots {
+		slots[i] = small + i
 	}
-	if d > 0 {
-		slots := make([]int, d)
-		for i := range slots {
-			slots[i] = small + i
-		}
-		s.Moves = []board.Move{{Kind: "ring", Args: pieces.RingArgs{Pieces: []board.Select{{Part: &longer, Slots: slots}}}}}
-	}
-	m.key(s)
-	if d > 0 {
-		m.step(lesson.Step{
-			Say: line("gap.up", part("small", small)), Ask: line("gap.up.ask"),
-			Answer: line("gap.up.answer", answer("d", d), part("small", small), answer("big", big)),
-			Moves:  []board.Move{m.acts.Extend(shorter, d, 3)},
-		})
-	}
+	s.Moves = append(s.Moves, board.Move{Kind: "ring",
+		Args: pieces.RingArgs{Pieces: []board.Select{{Part: &longer, Slots: slots}}}})
+	m.first(s)
+	m.key(lesson.Step{
+		Say: line("gap.fill", given("small", small), given("d", d)), Ask: line("gap.fill.ask"),
+		Answer: line("gap.fill.answer", answer("d", d), given("small", small), answer("big", big)),
+		Moves:  []board.Move{m.acts.Extend(shorter, d, 3)},
+		Write:  []lesson.Write{m.sentence(sumText([2]int{small, d}), strconv.Itoa(big))},
+	})
 }
 
 // countUp builds the smaller number and goes up to the larger in jumps.
 func (m *maker) countUp(big, small int) {
-	ask, foretold := foretellGap(big, small)
 	s := lesson.Step{
-		Say: line("gap.start", given("big", big), given("small", small)), Ask: ask, Answer: foretold,
+		Say:   line("gap.from", given("big", big), given("small", small)),
 		Write: []lesson.Write{{Kind: "text", Text: strconv.Itoa(small) + " + □ = " + strconv.Itoa(big)}},
 	}
 	for _, c := range place.Int(small).UnitForm() {
 		s.Moves = append(s.Moves, m.lay(c.Count, c.Place, 1)...)
 	}
-	m.key(s)
-	now := small
+	m.step(s)
+	if big == small {
+		m.key(lesson.Step{Ask: line("gap.far", given("small", small), given("big", big)), Answer: line("gap.far.none"),
+			Write: []lesson.Write{m.sentence(minusText(big, small), "0")}})
+		return
+	}
+	m.sizeGap(big, small)
+	now, first := small, true
 	for now < big {
 		jump, p := nextJump(now, big)
 		now += jump
-		m.step(lesson.Step{
-			Say: line("gap.jump", say.PlaceName("place", p)), Ask: line("gap.ask", part("from", now-jump)),
-			Answer: line("gap.answer", answer("jump", jump), answer("now", now)),
+		s := lesson.Step{
+			Say: line("gap.on"), Ask: line("gap.to", part("from", now-jump), part("to", now)),
+			Answer: line("gap.to.answer", answer("jump", jump), part("from", now-jump), part("to", now)),
 			Moves:  m.lay(jump/whole(p), p, 2),
 			Write:  []lesson.Write{row("+"+strconv.Itoa(jump), strconv.Itoa(now))},
-		})
+		}
+		if first {
+			m.first(s)
+		} else {
+			m.step(s)
+		}
+		first = false
 	}
 }
 
-// foretellGap asks for a difference before it is counted: by the largest place,
+// sizeGap asks for the size of a difference before it is counted: by the largest place,
 // and by what comes after it.
-func foretellGap(big, small int) (ask, foretold say.Line) {
+func (m *maker) sizeGap(big, small int) {
 	p := place.Int(big).Top()
 	unit := whole(p)
 	lead := (big/unit - small/unit) * unit
-	if p == place.Ones || lead == 0 {
-		return line("gap.predict"), line("gap.predict.answer", given("big", big))
+	if p == place.Ones || lead == 0 || big <= 20 {
+		return
 	}
-	id := "gap.predict.even"
-	switch {
-	case big%unit > small%unit:
-		id = "gap.predict.more"
-	case big%unit < small%unit:
-		id = "gap.predict.less"
+	if small+lead == big {
+		return // the bound would be the answer
 	}
-	at := say.PlaceName("place", p)
-	return line("gap.predict.lead", at, given("lead", lead)), line(id, at, given("big", big), given("small", small),
-		given("lead", lead))
+	id := "gap.size.more"
+	if big < small+lead {
+		id = "gap.size.less"
+	}
+	m.key(lesson.Step{Ask: line("gap.size", given("lead", lead)), Answer: line(id, given("lead", lead), given("small", small),
+		given("big", big), given("mid", small+lead))})
 }
 
 // nextJump is the next step up: to the next ten, hundred or thousand while it is

@@ -5,24 +5,52 @@ package method
 import (
 	"strconv"
 
+	"unitbloom/core/board"
 	"unitbloom/core/lesson"
+	"unitbloom/core/say"
 )
 
-// endDivision checks a division by multiplying, and gives its answer.
-func (m *maker) endDivision(problem string, n, by int) (Example, error) {
+// endDivision says what a division comes to, and checks it by putting all together
+// again. groups × each is read as the method has them.
+func (m *maker) endDivision(problem string, n, by, groups, each int) (Example, error) {
 	quotient, rest := n/by, n%by
 	result := strconv.Itoa(quotient)
-	check := strconv.Itoa(quotient) + " × " + strconv.Itoa(by)
-	id := "divide.check.answer"
+	check := strconv.Itoa(groups) + " × " + strconv.Itoa(each)
+	id := "divide.is"
 	if rest > 0 {
 		result += " remainder " + strconv.Itoa(rest)
 		check += " + " + strconv.Itoa(rest)
-		id = "divide.check.rest"
+		id = "divide.is.rest"
 	}
-	m.key(lesson.Step{
-		Say: line("divide.check"), Ask: line("divide.check.ask"),
-		Answer: line(id, answer("quotient", quotient), given("by", by), answer("rest", rest), answer("n", n)),
-		Write:  []lesson.Write{m.sentence(problem, result), {Kind: "sentence", Text: check + " = " + strconv.Itoa(n)}},
+	m.step(lesson.Step{
+		Ask: line("divide.what", text("problem", problem)), Answer: line(id, answer("quotient", quotient), answer("rest", rest),
+			text("problem", problem)),
+		Write: []lesson.Write{m.sentence(problem, result)},
 	})
+	if rest > 0 {
+		m.why(line("divide.over", given("by", by)), line("divide.over.answer", given("by", by), given("most", by-1)))
+	}
+	m.together(n, check)
 	return m.end(problem, result)
+}
+
+// together puts the groups together again and looks what is there.
+func (m *maker) together(n int, check string) {
+	if !m.checks || n == 0 {
+		return
+	}
+	m.step(lesson.Step{
+		Say: line("divide.together"), Ask: line("divide.together.ask"), Answer: line("divide.together.answer", answer("n", n),
+			answerText("check", check)),
+		Moves: []board.Move{m.acts.Build(strconv.Itoa(n))},
+		Write: []lesson.Write{{Kind: "sentence", Text: check + " = " + strconv.Itoa(n)}},
+	})
+}
+
+// withLeft is an answer with what is left over beside it, or nothing.
+func withLeft(id string, n int, values ...say.Value) say.Line {
+	if n == 0 {
+		id += ".none"
+	}
+	return line(id, append(values, answer("left", n))...)
 }

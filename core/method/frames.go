@@ -31,41 +31,38 @@ func lastTaken(all, count int) []board.Move {
 	return []board.Move{{Kind: "take", Args: pieces.PiecesArgs{Pieces: []board.Select{{Slots: run(all-count, all)}}}}}
 }
 
-func (m *maker) inFrame(n int) {
-	m.key(lesson.Step{
-		Say: line("frames.show", part("n", n)), Ask: line("facts.see"), Answer: line("facts.seen"), Moves: m.placed(n, false),
-	})
+// lastOf takes the last so many counters of those that lie there.
+func (m *maker) lastOf(count int) []board.Move {
+	if m.err != nil {
+		return nil
+	}
+	all, _ := board.Total(m.now.Models[0]).Whole()
+	return lastTaken(all, count)
 }
 
 func fillTheFrame(m *maker, a, b int) {
 	big, small := max(a, b), min(a, b)
 	more := 10 - big
-	m.inFrame(big)
-	m.key(lesson.Step{
-		Say: line("frames.fill", part("small", small)), Ask: line("ten.ask", part("big", big)),
-		Answer: line("ten.answer", answer("more", more), part("small", small), answer("left", small-more)),
-		Moves:  m.placed(more, true),
-		Write:  []lesson.Write{bond(small, more, small-more), m.sentence(sumText([2]int{big, more}), "10")},
-	})
-	m.step(lesson.Step{
-		Say: line("frames.rest"), Ask: line("frames.rest.ask"),
-		Answer: line("ten.move.answer", answer("left", small-more), answer("sum", a+b)),
-		Moves:  m.placed(small-more, true),
-		Write:  []lesson.Write{m.sentence("10 + "+strconv.Itoa(small-more), strconv.Itoa(a+b))},
-	})
+	m.see(line("frames.show", part("n", big)), m.placed(big, false), big)
+	m.needToTen(big, small, nil)
+	s := lesson.Step{
+		Say: line("frames.full", part("more", more)), Ask: line("ten.now"),
+		Answer: line("ten.now.answer", answer("left", small-more), answer("sum", a+b)),
+		Moves:  append(m.placed(more, true), m.placed(small-more, true)...),
+		Write:  []lesson.Write{m.sentence(sumText([2]int{big, more}), "10")},
+	}
+	if small > more {
+		s.Say = line("frames.over", part("more", more), part("left", small-more))
+		s.Answer = line("facts.total.answer", answer("sum", a+b))
+	}
+	m.key(m.overTen(s, a, b, small-more))
+	m.why(line("frames.why"), line("frames.why.answer"))
 	m.close(a, b)
 }
 
 func countOnFrames(m *maker, a, b int) {
 	big, small := max(a, b), min(a, b)
-	m.inFrame(big)
-	for i := 1; i <= small; i++ {
-		m.step(lesson.Step{
-			Say: line("frames.one"), Ask: line("count.ask"), Answer: line("countOn.next", answer("n", big+i)),
-			Moves: m.placed(1, true),
-		})
-	}
-	m.close(a, b)
+	m.keepAndCount(a, b, big, small, m.placed(big, false), func(int) []board.Move { return m.placed(1, true) })
 }
 
 // addTenFrames fills the frame of the larger number, and takes away again what
@@ -76,59 +73,24 @@ func addTenFrames(m *maker, a, b int) {
 	if b > a {
 		big, small, frame = b, a, 2
 	}
-	back := 10 - big
-	m.tenInstead(big, small, m.placedIn(frame, back, frame == 2))
-	m.tooMany(a, b, back, lastTaken(a+b+back, back))
-}
-
-// seeFrames puts both numbers in: what is seen is the way.
-func seeFrames(m *maker, a, b int) {
-	m.inFrame(a)
-	m.key(lesson.Step{
-		Say: line("frames.fill", part("small", b)), Ask: line("frames.rest.ask"),
-		Answer: line("frames.both", answer("sum", a+b)), Moves: m.placed(b, true),
-	})
-	m.close(a, b)
+	over := 10 - big
+	m.tenInstead(a, b, big, small, m.placedIn(frame, over, frame == 2), lastTaken(a+b+over, over))
 }
 
 func takeFromFrames(m *maker, a, b int) {
-	m.inFrame(a)
-	m.key(lesson.Step{
-		Say: line("frames.take", part("b", b)), Ask: line("minus.left"), Answer: line("minus.left.answer", answer("d", a-b)),
-		Moves: lastTaken(a, b),
-	})
+	m.showWhole(a)
+	m.first(m.takenStep(a, b, m.lastOf(b)))
 	m.closeMinus(a, b)
 }
 
 func emptyToTheFrame(m *maker, a, b int) {
 	first := a - 10
-	m.inFrame(a)
-	m.key(lesson.Step{
-		Say: line("back.start", part("a", a)), Ask: line("back.ask", part("b", b)),
-		Answer: line("back.answer", part("b", b), answer("first", first), answer("rest", b-first)),
-		Moves:  lastTaken(a, first),
-		Write:  []lesson.Write{bond(b, first, b-first), m.sentence(minusText(a, first), "10")},
-	})
-	m.step(lesson.Step{
-		Say: line("back.rest"), Ask: line("minus.left"), Answer: line("minus.left.answer", answer("d", a-b)),
-		Moves: lastTaken(10, b-first),
-		Write: []lesson.Write{m.sentence(minusText(10, b-first), strconv.Itoa(a-b))},
-	})
-	m.closeMinus(a, b)
+	m.showWhole(a)
+	m.backToTen(a, b, lastTaken(a, first), lastTaken(10, b-first))
 }
 
 func fillUpFrames(m *maker, a, b int) {
-	m.step(lesson.Step{
-		Say: line("think.start", part("a", a), part("b", b)), Ask: line("think.ask", part("b", b), part("a", a)),
-		Answer: line("think.answer", answer("d", a-b)),
-		Moves:  m.placed(b, false),
-		Write:  []lesson.Write{{Kind: "text", Text: strconv.Itoa(b) + " + □ = " + strconv.Itoa(a)}},
-	})
-	m.key(lesson.Step{
-		Say: line("frames.up", part("a", a)), Ask: line("frames.up.ask"), Answer: line("frames.up.answer", answer("d", a-b)),
-		Moves: m.placed(a-b, true), Write: []lesson.Write{bond(a, b, a-b)},
-	})
-	m.closeMinus(a, b)
+	m.countUpTo(a, b, m.placed(b, false), m.placed(a-b, true))
 }
 
 // frameSights are numbers of counters in frames: by colour, and in rows of five.

@@ -2,7 +2,6 @@ package method
 
 import (
 	"strconv"
-	"strings"
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
@@ -15,9 +14,12 @@ var group = Spec{
 	Doc:    "How many groups of a size are in a number: made group by group, with what is left over.",
 	Args:   "a number and a size",
 	Sample: []string{"14", "4"}, Typed: "14 ÷ 4",
-	Limits: "To 144, groups of 1 to 12, at most 12 groups.",
-	Models: []string{"counters"},
-	make:   makeGroup,
+	Limits:  "To 144, groups of 1 to 12, at most 12 groups.",
+	Models:  []string{"counters"},
+	Signs:   "÷",
+	Options: []Option{checkByInverse},
+	stops:   groupStops,
+	make:    makeGroup,
 }
 
 func makeGroup(r Request) (Example, error) {
@@ -31,38 +33,55 @@ func makeGroup(r Request) (Example, error) {
 	}
 	m := begin(r, r.Model+" 0")
 	problem := strconv.Itoa(n) + " ÷ " + strconv.Itoa(size)
-	m.key(lesson.Step{
-		Say: line("group.start", given("n", n), given("size", size)),
-		Ask: line("group.steps", given("size", size), given("n", n)), Answer: inSteps(n, size),
-		Moves: []board.Move{m.acts.Build(strconv.Itoa(n))},
-	})
+	m.step(lesson.Step{Say: line("group.of", given("n", n), given("size", size)),
+		Moves: []board.Move{m.acts.Build(strconv.Itoa(n))}})
 	for g := 1; g <= n/size; g++ {
-		// The first of those that lie beside go into the new group.
-		slots := make([]int, size)
-		for i := range slots {
-			slots[i] = (g-1)*size + i
+		s := lesson.Step{
+			Say: line("group.another", given("size", size)), Ask: line("group.left"),
+			Answer: withLeft("group.left.answer", n-g*size, answer("g", g)),
+			Moves:  m.newGroup(g, size), Write: []lesson.Write{row(strconv.Itoa(g), strconv.Itoa(g*size))},
 		}
-		m.step(lesson.Step{
-			Say: line("group.one", given("size", size)), Ask: line("group.one.ask"),
-			Answer: line("group.one.answer", answer("g", g), answer("left", n-g*size)),
-			Moves:  []board.Move{m.acts.Groups(g), m.acts.Put(slots, g)}, Write: []lesson.Write{row(strconv.Itoa(g), strconv.Itoa(g*size))},
-		})
+		if g > 2 && n/size-g >= 2 {
+			// The rest goes on in the same way: it is told in one.
+			s.Say, s.Ask, s.Answer = line("group.go-on", given("g", n/size-1)), say.Line{}, say.Line{}
+			for g++; g < n/size; g++ {
+				s.Moves = append(s.Moves, m.newGroup(g, size)...)
+				s.Write = append(s.Write, row(strconv.Itoa(g), strconv.Itoa(g*size)))
+			}
+			g--
+		}
+		switch g {
+		case 2:
+			m.key(s)
+		default:
+			m.step(s)
+		}
 	}
-	return m.endDivision(problem, n, size)
+	m.first(lesson.Step{
+		Ask: line("group.more"), Answer: line("group.more."+noneOrSome(n%size), given("left", n%size), given("size", size)),
+	})
+	if n%size > 0 {
+		m.why(line("group.full"), line("group.full.answer", answer("more", size-n%size), given("size", size), given("left", n%size)))
+	}
+	m.explains = false
+	e, err := m.endDivision(problem, n, size, n/size, size)
+	e.like = noneOrSome(n % size)
+	return e, err
 }
 
-// inSteps foretells whether steps of a size meet a number.
-func inSteps(n, size int) say.Line {
-	if n < size {
-		return line("group.steps.few", given("size", size), given("n", n))
+// newGroup are the moves that set one more group: the first of those that lie beside
+// go into it.
+func (m *maker) newGroup(g, size int) []board.Move {
+	slots := make([]int, size)
+	for i := range slots {
+		slots[i] = (g-1)*size + i
 	}
-	var steps []string
-	for s := size; s < n+size; s += size {
-		steps = append(steps, strconv.Itoa(s))
+	return []board.Move{m.acts.Groups(g), m.acts.Put(slots, g)}
+}
+
+func noneOrSome(n int) string {
+	if n == 0 {
+		return "none"
 	}
-	id := "group.steps.yes"
-	if n%size > 0 {
-		id = "group.steps.no"
-	}
-	return line(id, answerText("steps", strings.Join(steps, ", ")))
+	return "some"
 }

@@ -17,13 +17,15 @@ type maker struct {
 	r    Request
 	spec board.ModelSpec
 	acts board.Acts
+	// explains and checks are whether this example of a set does.
+	explains, checks bool
 }
 
 // begin starts an example on a board in notation.
 func begin(r Request, notation string) *maker {
 	b, err := board.Parse(notation)
 	spec := specOf(r.Model)
-	m := &maker{newBuilder(b), r, spec, spec.Acts}
+	m := &maker{newBuilder(b), r, spec, spec.Acts, true, r.Options["check"] != "none"}
 	m.err = err
 	m.asks, m.slow = r.Options["ask"], r.Options["pace"] == "one by one"
 	return m
@@ -57,6 +59,8 @@ func (m *maker) end(problem, answer string) (Example, error) {
 	if m.err != nil {
 		return Example{}, m.err
 	}
+	method, _ := Find(m.r.Method)
+	m.chooseStops(method.Stops(m.r.Options["age"]))
 	m.scene.Title = problem
 	m.scene.Made = &lesson.Made{Method: m.r.Method, Problem: problem, Answer: answer, Model: m.r.Model, Args: m.r.Args,
 		Options: m.r.Options}

@@ -30,8 +30,13 @@ type Spec struct {
 	// Models are the kinds that it is taught with; none for every kind that there is.
 	Models  []string
 	Options []Option
+	// Signs are those that it works; a problem with another one is refused. Empty for a
+	// method whose problems have none.
+	Signs string
 
-	make func(Request) (Example, error)
+	// stops are how much it asks; the zero value asks as most methods do.
+	stops stops
+	make  func(Request) (Example, error)
 	// read turns a typed line into arguments, when it is not numbers and signs.
 	read func(string) []string
 }
@@ -71,7 +76,9 @@ var sharedOptions = []Option{
 	{"regroup", "What the class calls making ten into one of the next.", say.RegroupChoices()},
 	{"ones", "What the class calls the ones.", []string{"ones", "units"}},
 	{"pace", "Whether pieces come by groups or one at a time.", []string{"by groups", "one by one"}},
-	{"ask", "Which steps ask a question.", []string{"every step", "key steps", "never"}},
+	{"ask", "How much is asked: the key steps, as many as suit the age, every step, or nothing, and all is told.",
+		[]string{"key steps", "every step", "never"}},
+	{"age", "How old the class is: how much is asked, and how long a sentence is.", Ages},
 	{"answer", "The side of a sentence that the answer stands on.", []string{"last", "first"}},
 }
 
@@ -110,6 +117,9 @@ func Make(r Request) (Example, error) {
 	if r.Options, err = spec.choose(r.Options); err != nil {
 		return Example{}, err
 	}
+	if err := spec.works(r.Args); err != nil {
+		return Example{}, err
+	}
 	if r.Model != "" && !slices.Contains(spec.Kinds(), r.Model) {
 		return Example{}, say.Refuse("method-model", say.Text("method", say.Name, spec.Title),
 			say.Text("models", say.Name, strings.Join(spec.Kinds(), ", ")), say.Text("model", say.Given, r.Model))
@@ -118,6 +128,28 @@ func Make(r Request) (Example, error) {
 		return spec.make(r)
 	}
 	return spec.firstThatFits(r)
+}
+
+// works refuses a problem with a sign that the method does not work, and names the
+// method that does: 7 − 2 is no sum.
+func (s Spec) works(args []string) error {
+	if s.Signs == "" {
+		return nil
+	}
+	for _, a := range args {
+		if !isSign(a) || strings.Contains(s.Signs, mirrored(a)) {
+			continue
+		}
+		problem := strings.Join(args, " ")
+		other, err := Find(methodOf(problem))
+		if err != nil || !strings.Contains(other.Signs, mirrored(a)) {
+			other = columnAdd
+		}
+		return say.Refuse("sign", say.Text("method", say.Name, s.Title), say.Text("signs", say.Given,
+			strings.Join(strings.Split(s.Signs, ""), " or ")), say.Text("problem", say.Given, problem),
+			say.Text("other", say.Name, other.Title))
+	}
+	return nil
 }
 
 // firstThatFits makes the example on the first of the method's models that holds
@@ -239,31 +271,30 @@ type builder struct {
 	scene lesson.Scene
 	now   board.Board
 	err   error
-	// asks is which steps ask: "key steps", "never", or all.
+	// asks is how much is asked, and keys how much the question of each step matters.
 	asks string
+	keys map[int]int
 	// slow is whether pieces come and go one at a time.
 	slow bool
 }
 
 func newBuilder(start board.Board) *builder {
-	return &builder{scene: lesson.Scene{Start: start, Steps: make([]lesson.Step, 0, 12)}, now: start}
+	return &builder{scene: lesson.Scene{Start: start, Steps: make([]lesson.Step, 0, 12)}, now: start, keys: map[int]int{}}
 }
 
-// key adds a step whose question matters most.
-func (b *builder) key(s lesson.Step) { b.add(s, b.asks != "never") }
+// first adds a step whose question an example of the method is about.
+func (b *builder) first(s lesson.Step) { b.add(s, 2) }
 
-// step adds a step, plays its moves, and notes what the model then shows.
-func (b *builder) step(s lesson.Step) { b.add(s, b.asks != "never" && b.asks != "key steps") }
+// key adds a step whose question matters.
+func (b *builder) key(s lesson.Step) { b.add(s, 1) }
 
-func (b *builder) add(s lesson.Step, asks bool) {
+// step adds a step whose question is told, unless every step asks.
+func (b *builder) step(s lesson.Step) { b.add(s, 0) }
+
+// add adds a step, plays its moves, and notes what the model then shows.
+func (b *builder) add(s lesson.Step, key int) {
 	if b.err != nil {
 		return
-	}
-	if !asks {
-		s.Ask, s.Answer = say.Line{}, say.Line{}
-	}
-	if s.Asks == "" {
-		s.Asks = say.KindOf(s.Ask.Message.ID)
 	}
 	moves, next, err := b.play(s.Moves)
 	if err != nil {
@@ -271,9 +302,13 @@ func (b *builder) add(s lesson.Step, asks bool) {
 		return
 	}
 	b.now, s.Moves = next, moves
+	if s.Asks == "" {
+		s.Asks = say.KindOf(s.Ask.Message.ID)
+	}
 	s.Total = board.Total(next.Models[0]).String()
 	s.UnitForm = next.Models[0].InPlay().String()
 	s.Moves, s.Write = orEmpty(s.Moves), orEmpty(s.Write)
+	b.keys[len(b.scene.Steps)] = key
 	b.scene.Steps = append(b.scene.Steps, s)
 }
 
@@ -300,7 +335,7 @@ func line(id string, values ...say.Value) say.Line { return say.Line{Message: sa
 // Typed reads a problem as a teacher types it in one line for a method; without
 // one, the signs tell: "146 + 87" is a column addition.
 func Typed(id, text string) (Request, error) {
-	text = strings.TrimSpace(text)
+	text = strings.TrimSpace(strings.TrimSuffix(strings.TrimSpace(text), "="))
 	if id == "" {
 		id = methodOf(text)
 	}

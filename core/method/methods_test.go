@@ -380,7 +380,7 @@ func checkProblem(t *testing.T, id string, args []string, want string, options m
 }
 
 // checkExample holds what is true of every example: it replays to its end, each
-// step says something, nothing is given away, every sentence is true, and
+// step says or asks something, nothing is given away, every sentence is true, and
 // regrouping keeps the total. It runs very often, so that it asks before it
 // requires.
 func checkExample(t *testing.T, e method.Example) {
@@ -406,11 +406,14 @@ func checkExample(t *testing.T, e method.Example) {
 		if form := now.Models[0].InPlay().String(); form != s.UnitForm {
 			require.Equal(t, form, s.UnitForm, "%s, step %d", name, i+1)
 		}
-		if s.Say.Text(say.Vocabulary{}) == "" {
-			require.Failf(t, "it says nothing", "%s, step %d", name, i+1)
+		if s.Say.IsZero() && s.Ask.IsZero() {
+			require.Failf(t, "it neither says nor asks", "%s, step %d", name, i+1)
+		}
+		if s.Ask.IsZero() != (s.Asks == "") || s.Ask.IsZero() != s.Answer.IsZero() {
+			require.Failf(t, "a question has a kind and an answer", "%s, step %d", name, i+1)
 		}
 		for _, l := range []say.Line{s.Say, s.Ask, s.Look} {
-			if l.Message.Has(say.Answer) {
+			if !s.Ask.IsZero() && l.Message.Has(say.Answer) {
 				require.Failf(t, "it gives its answer away", "%s, step %d: %s", name, i+1, l.Text(say.Vocabulary{}))
 			}
 		}
@@ -565,7 +568,8 @@ func TestDecimalsFromSharing(t *testing.T) {
 func TestChosenWaysSayWhyTheyDoNotFit(t *testing.T) {
 	for way, says := range map[string]string{
 		"use fives": "Fives are used when both numbers are 5 or more. 3 and 4 are not.",
-		"make ten":  "A ten is made when the numbers come to more than ten and neither is ten. 3 and 4 do not.",
+		"make ten":  "A ten is made when one number is close to ten and the sum is ten or more. 3 and 4 are not so.",
+		"double":    "A double has two numbers alike. 3 and 4 are not, or both are 0.",
 		"add ten":   "Ten is added and some taken back when one number is 8 or 9. 3 and 4 are not.",
 	} {
 		_, err := method.Make(method.Request{Method: "add-facts", Args: []string{"3", "4"},
@@ -578,7 +582,7 @@ func TestChosenWaysSayWhyTheyDoNotFit(t *testing.T) {
 	for _, s := range e.Plain().Scenes {
 		names = append(names, s.Title)
 	}
-	assert.Equal(t, []string{"8 + 5: use fives", "8 + 5: make ten", "8 + 5: add ten"}, names)
+	assert.Equal(t, []string{"8 + 5: make ten", "8 + 5: add ten", "8 + 5: use fives"}, names)
 }
 
 func TestCountingOnIsForOneToThreeMore(t *testing.T) {
@@ -965,8 +969,19 @@ func TestEveryTenThatIsMadeOrOpenedIsSaid(t *testing.T) {
 			crossings++
 		}
 		said := e.Scene.Steps[1].Answer.Text(say.Vocabulary{})
-		require.Equal(t, crossings, strings.Count(said, "made 1 new")+strings.Count(said, "was opened"), "%d %s %d: %s", n,
-			sign, by, said)
+		require.Equal(t, crossings, strings.Count(said, "are bundled into 1")+strings.Count(said, "is unbundled into ten"),
+			"%d %s %d: %s", n, sign, by, said)
+		// What is opened gives what is opened next: the largest comes first.
+		last := place.Millions
+		for _, one := range strings.Split(said, ". ") {
+			var name string
+			if k, _ := fmt.Sscanf(one, "1 %s is unbundled", &name); k == 1 {
+				p, err := place.ParsePlace(name)
+				require.NoError(t, err, said)
+				require.Less(t, p, last, said)
+				last = p
+			}
+		}
 	}
 }
 
@@ -1003,7 +1018,7 @@ func TestANewModelIsTaughtAtOnce(t *testing.T) {
 	e, err := method.Make(method.Request{Method: "build", Args: []string{"13"}, Model: "tally"})
 	require.NoError(t, err)
 	assert.Equal(t, "tally 13", board.Print(e.End))
-	assert.Equal(t, []string{"0", "10", "13", "13"}, totalsOf(e))
+	assert.Equal(t, []string{"13", "13", "13"}, totalsOf(e))
 	e, err = method.Make(method.Request{Method: "read", Args: []string{"tally 7"}})
 	require.NoError(t, err)
 	assert.Equal(t, "7", e.Scene.Made.Answer)
@@ -1027,7 +1042,8 @@ func TestCountersAreDealtAsDivisionSays(t *testing.T) {
 	r := proptest.Random(18)
 	for range min(proptest.Cases(), 2000) {
 		n, by := r.IntN(61), 1+r.IntN(12)
-		e, err := method.Make(method.Request{Method: "share", Args: []string{itoa(n), itoa(by)}, Model: "counters"})
+		e, err := method.Make(method.Request{Method: "share", Args: []string{itoa(n), itoa(by)}, Model: "counters",
+			Options: map[string]string{"check": "none"}})
 		require.NoError(t, err)
 		checkExample(t, e)
 		require.Equal(t, divide(itoa(n), itoa(by)), e.Scene.Made.Answer)
@@ -1064,10 +1080,13 @@ func TestAllPairsAreToldAsAStory(t *testing.T) {
 		Options: map[string]string{"story": "bulbs"}})
 	require.NoError(t, err)
 	checkExample(t, e)
-	assert.Equal(t, "3 bulbs go into two beds. We find every way, in order.", e.Plain().Steps[0].Say)
-	assert.Equal(t, "How many bulbs in each bed?", e.Plain().Steps[2].Ask)
+	assert.Equal(t, "3 bulbs go into two beds. We look for all the ways.", e.Plain().Steps[0].Say)
+	assert.Equal(t, "How many are in each bed next?", e.Plain().Steps[2].Ask)
 	assert.Equal(t, "2 in one bed and 1 in the other.", e.Plain().Steps[2].Answer)
 	assert.Equal(t, []string{"2", "1", "2 + 1 = 3"}, e.Plain().Steps[2].Write[0].Cells)
+	one, err := method.Make(method.Request{Method: "bonds", Args: []string{"1"}, Options: map[string]string{"story": "bulbs"}})
+	require.NoError(t, err)
+	assert.Equal(t, "1 bulb goes into two beds. We look for all the ways.", one.Plain().Steps[0].Say)
 	assert.Equal(t, "bulb", board.LayOut(e.End.Models[0]).Pieces[0].Drawing, "what has a shape of its own is shown in it")
 	_, err = method.Make(method.Request{Method: "bonds", Args: []string{"3"}, Options: map[string]string{"story": "tens"}})
 	assert.EqualError(t, err, `"tens" is not a thing to count here. Write one in the plural, like bulbs.`)
@@ -1077,10 +1096,10 @@ func TestFactsOnTenFrames(t *testing.T) {
 	r := proptest.Random(19)
 	seen := func(n int) map[string]string {
 		if n < 2 {
-			return nil
+			return map[string]string{"check": "none"}
 		}
 		first := 1 + r.IntN(n-1)
-		return map[string]string{"seen": itoa(first) + " and " + itoa(n-first)}
+		return map[string]string{"seen": itoa(first) + " and " + itoa(n-first), "check": "none"}
 	}
 	for a := range 21 {
 		for b := range 21 {
@@ -1132,7 +1151,7 @@ func TestFactsOnTenFrames(t *testing.T) {
 		want map[string]int
 	}{
 		{"use fives", 2, map[string]int{"frame 1": 8, "frame 2": 7, "ringed": 10}},
-		{"make ten", 2, map[string]int{"frame 1": 10}},
+		{"make ten", 3, map[string]int{"frame 1": 10, "frame 2": 5}},
 		{"near doubles", 3, map[string]int{"frame 1": 8, "frame 2": 7, "ringed": 1}},
 		{"add ten", 2, map[string]int{"frame 1": 10, "frame 2": 7}},
 		{"add ten", 3, map[string]int{"frame 1": 8, "frame 2": 7, "taken": 2}},
@@ -1149,48 +1168,127 @@ func TestFactsOnTenFrames(t *testing.T) {
 	assert.Equal(t, "3", e.Scene.Made.Answer)
 }
 
-// What is asked before anything is done is answered from the digits, and comes
-// true; what is checked at the end comes by another way.
-func TestPredictionsComeTrueAndChecksAgree(t *testing.T) {
+// find is the answer of the first question of an id, in words.
+func find(e method.Example, id string) (string, bool) {
+	for _, s := range e.Scene.Steps {
+		if s.Ask.Message.ID == id {
+			return s.Answer.Text(e.Words), true
+		}
+	}
+	return "", false
+}
+
+func asking(t *testing.T, id string, args ...string) method.Example {
+	t.Helper()
+	e, err := method.Make(method.Request{Method: id, Args: args, Options: map[string]string{"ask": "every step"}})
+	require.NoError(t, err, "%s %v", id, args)
+	checkExample(t, e)
+	return e
+}
+
+// What is foretold comes true, and it is foretold wherever there is something to size up.
+func TestPredictionsComeTrue(t *testing.T) {
 	r := proptest.Random(29)
-	first := func(id string, args ...string) (string, string) {
-		e, err := method.Make(method.Request{Method: id, Args: args})
-		require.NoError(t, err, "%s %v", id, args)
-		checkExample(t, e)
-		s := e.Plain().Steps[0]
-		return s.Ask, s.Answer
+	holds := func(e method.Example, id string, result int) {
+		t.Helper()
+		said, asked := find(e, id)
+		if !asked {
+			return
+		}
+		var bound int
+		for _, s := range e.Scene.Steps {
+			for _, v := range s.Ask.Message.Values {
+				if s.Ask.Message.ID == id && (v.Name == "bound" || v.Name == "lead") {
+					bound = atoi(v.Text)
+				}
+			}
+		}
+		word, _, _ := strings.Cut(said, " ")
+		want := map[int]string{1: "More:", 0: "Neither:", -1: "Less:"}[cmp.Compare(result, bound)]
+		require.Equal(t, want, word, "%s against %d: %s", e.Scene.Title, bound, said)
+		require.NotEqual(t, itoa(result), itoa(bound), "%s: the bound gives the answer", e.Scene.Title)
 	}
 	for range proptest.Cases() / 5 {
-		big := 21 + r.IntN(9000)
+		big := 21 + r.IntN(4900)
 		small := 1 + r.IntN(big-1)
-		ask, said := first("difference", itoa(big), itoa(small))
-		var place string
-		var lead int
-		if n, _ := fmt.Sscanf(ask, "Their %s are %d apart.", &place, &lead); n == 2 {
-			word, _, _ := strings.Cut(said, " ")
-			want := map[int]string{1: "More:", 0: "Just", -1: "Less:"}[cmp.Compare(big-small, lead)]
-			require.Equal(t, want, word, "%d − %d: %s %s", big, small, ask, said)
-		} else {
-			require.Equal(t, len(itoa(big)) == len(itoa(small)) && itoa(big)[0] == itoa(small)[0], big > 9,
-				"%d − %d is foretold", big, small)
+		holds(asking(t, "difference", itoa(big), itoa(small)), "gap.size", big-small)
+		holds(asking(t, "column-subtract", itoa(big), itoa(small)), "minusColumn.size", big-small)
+		holds(asking(t, "column-add", itoa(big), itoa(small)), "columnAdd.size", big+small)
+		by := 2 + r.IntN(8)
+		e := asking(t, "share", itoa(big), itoa(by))
+		holds(e, "share.size", big/by)
+		_, sized := find(e, "share.size")
+		require.True(t, sized || big/by < 4, "%d ÷ %d", big, by)
+	}
+}
+
+// Which places make ten or more is foretold as school arithmetic marks them.
+func TestPlacesThatMakeTenAreForetold(t *testing.T) {
+	for _, sum := range additions()[:min(300, proptest.Cases())] {
+		e := asking(t, "column-add", itoa(sum[0]), itoa(sum[1]))
+		school := addAtSchool(itoa(sum[0]), itoa(sum[1]))
+		said, asked := find(e, "columnAdd.which")
+		require.True(t, asked)
+		for col := range 4 {
+			p := place.Place(col)
+			require.Equal(t, school.marks[col+1] != "", strings.Contains(" "+said, " "+p.Plural()), "%v: %s", sum, said)
 		}
-		size := 1 + r.IntN(12)
-		n := r.IntN(12*size + 1)
-		_, said = first("group", itoa(n), "/", itoa(size))
-		require.Equal(t, n%size == 0 && n >= size, strings.Contains(said, ": yes."), "%d ÷ %d: %s", n, size, said)
+		if school.regrouping == 0 {
+			require.Equal(t, "None. There is room in every place.", said)
+		}
 	}
-	last := func(id string, args ...string) string {
-		e, err := method.Make(method.Request{Method: id, Args: args})
-		require.NoError(t, err, "%s %v", id, args)
+}
+
+// A check is another act: it comes to where the problem began, or to the same result.
+func TestChecksAreActs(t *testing.T) {
+	for _, c := range []struct {
+		id      string
+		args    []string
+		options map[string]string
+		says    string
+		end     string
+	}{
+		{"count", []string{"37", "10", "8"}, nil, "We are at 37 again. 8 steps of 10 are 80.", "37"},
+		{"more-less", []string{"296", "+10", "+10", "-100"}, nil, "We are at 296 again. It fits.", "296"},
+		{"compare", []string{"0.5", "0.45"}, nil, "Now they are alike: 0.45 and 0.05 make 0.5.", "0.5"},
+		{"shift", []string{"3.05", "x", "10"}, nil, "It is 3.05 again. It fits.", "3.05"},
+		{"add-facts", []string{"8", "+", "5"}, map[string]string{"way": "make ten"}, "13 take away 5 is 8. It fits.", "8"},
+		{"subtract-facts", []string{"14", "-", "6"}, map[string]string{"way": "take away"}, "8 and 6 make 14 again. It fits.",
+			"14"},
+		{"subtract-facts", []string{"14", "-", "6"}, map[string]string{"way": "think addition"},
+			"14 take away 6 is 8. It fits.", "8"},
+		{"column-subtract", []string{"402", "-", "167"}, map[string]string{"check": "by the inverse"},
+			"235 and 167 make 402 again. It fits.", "402"},
+		{"column-add", []string{"146", "87"}, map[string]string{"check": "another order"}, "That is 233 again. It fits.", "233"},
+		{"column-add", []string{"146", "87"}, nil, "We said more than 200, and it is 233.", "233"},
+		{"share", []string{"97", "/", "4"}, nil, "97: 4 × 24 + 1. It fits.", "97"},
+	} {
+		options := map[string]string{"ask": "never"}
+		for name, value := range c.options {
+			options[name] = value
+		}
+		e, err := method.Make(method.Request{Method: c.id, Args: c.args, Options: options})
+		require.NoError(t, err)
 		steps := e.Plain().Steps
-		return steps[len(steps)-1].Answer
+		assert.Contains(t, steps[len(steps)-1].Say, c.says)
+		assert.Equal(t, c.end, board.Total(e.End.Models[0]).String(), c.says)
+		options["check"] = "none"
+		e, err = method.Make(method.Request{Method: c.id, Args: c.args, Options: options})
+		require.NoError(t, err)
+		for _, s := range e.Plain().Steps {
+			assert.NotContains(t, s.Say, c.says, "it is not checked where nobody wants it")
+		}
 	}
-	assert.Equal(t, "80. From 37 that is 117 too. It fits.", last("count", "37", "10", "8"))
-	assert.Equal(t, "80 less: 216 and 80 make 296.", last("more-less", "296", "+10", "+10", "-100"))
-	assert.Equal(t, "Neither: we are back at 5.", last("more-less", "5", "+0.1", "-0.1"))
-	assert.Equal(t, "0.05 more: 0.45 and 0.05 make 0.5.", last("compare", "0.5", "0.45"))
-	e, err := method.Make(method.Request{Method: "build", Args: []string{"146"}})
-	require.NoError(t, err)
-	steps := e.Plain().Steps
-	assert.Equal(t, "A square is a hundred, a stick a ten, a dot a one.", steps[len(steps)-2].Answer)
+}
+
+// A sketch has a mark for each size of piece that there is, and for no other.
+func TestMarksThatAreThereAreTold(t *testing.T) {
+	for n, says := range map[string]string{
+		"146": "A square is a hundred, a stick is a ten, a dot is a one.",
+		"305": "A square is a hundred, a dot is a one.", "7": "A dot is a one.",
+	} {
+		said, asked := find(asking(t, "build", n), "build.sketch.ask")
+		assert.True(t, asked)
+		assert.Equal(t, says, said)
+	}
 }

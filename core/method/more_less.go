@@ -22,6 +22,7 @@ var moreLess = Spec{
 	Models: []string{"discs", "blocks"},
 	Options: []Option{
 		{"shape", "One change after another, or each from the same start.", []string{"chain", "fan"}},
+		checkByInverse,
 	},
 	make: makeMoreLess,
 	read: func(text string) []string {
@@ -82,31 +83,28 @@ func makeMoreLess(r Request) (Example, error) {
 		}
 		names = append(names, start.String())
 	}
-	title := strings.Join(names, ", ")
-	if len(names) > 1 {
-		title += ":"
+	problem := names[0] + " " + strings.Join(spaced(args), " ")
+	if len(names) > 1 || m.r.Options["shape"] == "fan" {
+		// Each change from the start: not one sum.
+		problem = strings.Join(names, ", ") + ": " + strings.Join(spaced(args), ", ")
 	}
-	return m.end(title+" "+strings.Join(spaced(args), " "), last.String())
+	return m.end(problem, last.String())
 }
 
 // startAt builds a start of changes.
-func (m *maker) startAt(start place.Number, first bool, write ...lesson.Write) {
-	s := lesson.Step{
-		Say: line("moreLess.start", say.Number("n", say.Given, start)), Ask: line("moreLess.predict"),
-		Answer: line("moreLess.predict.answer"),
-		Moves:  []board.Move{m.acts.Build(start.String())},
-		Write:  write,
-	}
-	if !first {
-		s.Ask, s.Answer = say.Line{}, say.Line{}
-	}
-	m.step(s)
+func (m *maker) startAt(start place.Number, write ...lesson.Write) {
+	m.step(lesson.Step{
+		Say:   line("moreLess.start", say.Number("n", say.Given, start)),
+		Moves: []board.Move{m.acts.Build(start.String())},
+		Write: write,
+	})
 }
 
-// changesOf makes the changes of one start, as a chain or as a fan.
+// changesOf makes the changes of one start, as a chain or as a fan, and gives what the
+// last comes to.
 func (m *maker) changesOf(start place.Number, changes []change) (place.Number, error) {
 	fan := m.r.Options["shape"] == "fan"
-	m.startAt(start, true, row("start", start.String()))
+	m.startAt(start, row("start", start.String()))
 	now := start
 	for i, c := range changes {
 		from := now
@@ -120,28 +118,29 @@ func (m *maker) changesOf(start place.Number, changes []change) (place.Number, e
 		m.change(c, from, next, fan && i > 0, row(c.String(), next.String()))
 		now = next
 	}
-	if !fan && len(changes) > 1 {
-		m.changesInOne(start, now)
+	if !fan && m.checks {
+		m.undoChanges(start, now, changes)
 	}
 	return now, nil
 }
 
-// changesInOne checks a chain of changes by what they come to together.
-func (m *maker) changesInOne(start, end place.Number) {
-	s := lesson.Step{Say: line("moreLess.check"), Ask: line("moreLess.check.ask", say.Number("start", say.Given, start))}
-	less, more, id := start, end, "moreLess.check.more"
-	switch end.Cmp(start) {
-	case 0:
-		s.Answer = line("moreLess.check.same", say.Number("start", say.Given, start))
-		m.step(s)
-		return
-	case -1:
-		less, more, id = end, start, "moreLess.check.less"
+// undoChanges checks a chain of changes by undoing them, the last one first.
+func (m *maker) undoChanges(start, end place.Number, changes []change) {
+	s := lesson.Step{
+		Say: line("moreLess.undo"), Ask: line("moreLess.undo.ask"),
+		Answer: line("moreLess.undo.answer", say.Number("start", say.Answer, start)),
+		Moves:  m.countNew(),
 	}
-	net, _ := more.Sub(less)
-	s.Answer = line(id, say.Number("net", say.Answer, net), say.Number("start", say.Given, start),
-		say.Number("end", say.Answer, end))
-	s.Write = []lesson.Write{m.sentence(less.String()+" + "+net.String(), more.String())}
+	for _, c := range slices.Backward(changes) {
+		s.Moves = append(s.Moves, stepped(c.at, !c.down))
+	}
+	less, more := start, end
+	if end.Cmp(start) < 0 {
+		less, more = end, start
+	}
+	if net, err := more.Sub(less); err == nil && !net.IsZero() {
+		s.Write = []lesson.Write{m.sentence(less.String()+" + "+net.String(), more.String())}
+	}
 	m.step(s)
 }
 
@@ -155,7 +154,7 @@ func (m *maker) changesOfRow(start place.Number, changes []change, first bool) (
 		}
 		head = []lesson.Write{row(cells...)}
 	}
-	m.startAt(start, first, head...)
+	m.startAt(start, head...)
 	last := start
 	cells := []string{start.String()}
 	for i, c := range changes {
@@ -197,23 +196,37 @@ func (m *maker) change(c change, from, next place.Number, again bool, write ...l
 	if again {
 		moves = append(moves, board.Move{Kind: "build", Args: pieces.AmountArgs{Amount: from.String()}})
 	}
-	id, ask, said := "moreLess.more", "moreLess.more.ask", "moreLess.answer"
+	id, ask := "moreLess.more", "moreLess.more.is"
 	if c.down {
-		id, ask = "moreLess.less", "moreLess.less.ask"
+		id, ask = "moreLess.less", "moreLess.less.is"
 	}
-	values := []say.Value{say.Number("by", say.Given, c.by), say.Number("from", say.Given, from)}
 	tens := crossed(m.r.words(), from, next, c.at)
-	if tens != "" {
-		said = "moreLess.crossed"
+	s := lesson.Step{
+		Say: line(id, say.PlaceName("place", c.at)), Ask: line(ask, say.Number("by", say.Given, c.by),
+			say.Number("from", say.Given, from)),
+		Answer: line("moreLess.next", say.Number("next", say.Answer, next)),
+		Look:   line("look.place", say.PlaceName("place", c.at)),
+		Moves:  append(append(m.countNew(), moves...), stepped(c.at, c.down)),
+		Write:  write,
 	}
-	m.key(lesson.Step{
-		Say: line(id, say.PlaceName("place", c.at)), Ask: line(ask, values...),
-		Answer: line(said, say.Number("next", say.Answer, next),
-			answerText("changed", changedPlaces(m.r.words(), from, next)), answerText("crossed", tens)),
-		Look:  line("look.place", say.PlaceName("place", c.at)),
-		Moves: append(append(m.countNew(), moves...), stepped(c.at, c.down)),
-		Write: write,
-	})
+	if tens == "" {
+		m.key(s)
+		return
+	}
+	s.Answer = line("moreLess.next.crossed", say.Number("next", say.Answer, next), answerText("crossed", tens))
+	m.first(s)
+	if c.down {
+		top := from.Top()
+		for from.Digit(top) == next.Digit(top) {
+			top--
+		}
+		m.why(line("moreLess.why", say.PlaceName("next", top)), line("moreLess.why.down", say.PlaceName("place", c.at),
+			say.PlaceName("next", top)))
+	} else {
+		m.why(line("moreLess.why", say.PlaceName("next", c.at+1)), line("moreLess.why.up", say.PlaceName("place", c.at),
+			say.PlaceName("next", c.at+1), given("left", 9)))
+	}
+	m.explains = false // once is enough
 }
 
 // countNew takes the mark off pieces that are new: they were said.
@@ -226,7 +239,7 @@ func (m *maker) countNew() []board.Move {
 }
 
 // crossed tells which tens were made, or opened, between a number and the next,
-// from the place that was counted in.
+// from the place that was counted in: in the order in which it can be done.
 func crossed(w say.Vocabulary, from, to place.Number, at place.Place) string {
 	id := "cross.made"
 	if to.Cmp(from) < 0 {
@@ -236,18 +249,21 @@ func crossed(w say.Vocabulary, from, to place.Number, at place.Place) string {
 	for p := at; p < place.Largest && to.Digit(p) < from.Digit(p); p++ {
 		out = append(out, say.New(id, say.PlaceName("place", p), say.PlaceName("next", p+1)).Text(w))
 	}
+	if id == "cross.opened" {
+		slices.Reverse(out) // the largest is opened first
+	}
 	return strings.Join(out, " ")
 }
 
 // changedPlaces names the places whose digits differ.
-func changedPlaces(w say.Vocabulary, a, b place.Number) string {
+func changedPlaces(w say.Vocabulary, a, b place.Number) []string {
 	var names []string
 	for p := place.Largest; p >= place.Smallest; p-- {
 		if a.Digit(p) != b.Digit(p) {
 			names = append(names, w.PlaceName(p, 2))
 		}
 	}
-	return strings.Join(names, ", ")
+	return names
 }
 
 func readChange(s string) (change, error) {

@@ -1,7 +1,10 @@
 package method
 
 import (
+	"fmt"
+	"slices"
 	"strconv"
+	"strings"
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
@@ -27,44 +30,45 @@ func makePattern(r Request) (Example, error) {
 		return Example{}, needs(r)
 	}
 	m := begin(r, r.Model+" 0")
-	crosses := false
 	last := 0
-	var problems string
+	var problems []string
 	var done []simple
 	for i, one := range r.Args {
 		x, sign, y, err := simpleProblem(one)
 		if err != nil {
 			return Example{}, err
 		}
-		result := x + y
-		kind, ask := "place", "pattern.add"
-		if sign == "−" {
-			result, kind, ask = x-y, "", "pattern.take"
+		p := simple{x, sign, y}
+		result := p.result()
+		if result < 0 {
+			return Example{}, say.Refuse("subtract-more", given("a", x), given("b", y))
 		}
-		if result < 0 || result > 9999 {
+		if result > 9999 {
 			return Example{}, say.Refuse("method-range", given("n", result), given("least", 0), given("most", 9999))
 		}
-		crosses = crosses || crossesTen(x, y, sign)
-		done = append(done, simple{x, sign, y})
-		moves := []board.Move{m.acts.Build(strconv.Itoa(x))}
-		if kind == "place" {
-			moves = append(moves, board.Move{Kind: "place", Args: pieces.AmountArgs{Amount: strconv.Itoa(y)}}, board.Move{Kind: "fewest"})
-		} else {
-			moves = append(moves, takeNumber(x, y)...)
-		}
-		problem := strconv.Itoa(x) + " " + sign + " " + strconv.Itoa(y)
-		m.key(lesson.Step{
-			Say: line(map[bool]string{true: "pattern.first", false: "pattern.next"}[i == 0], text("problem", problem)),
-			Ask: line(ask), Answer: line("pattern.answer", answer("result", result)),
-			Moves: moves, Write: []lesson.Write{m.sentence(problem, strconv.Itoa(result))},
+		done = append(done, p)
+		m.step(lesson.Step{
+			Say:   line(map[bool]string{true: "pattern.first", false: "pattern.next"}[i == 0], text("problem", p.String())),
+			Moves: []board.Move{m.acts.Build(strconv.Itoa(x))},
 		})
-		problems += map[bool]string{true: "", false: ", "}[i == 0] + problem
+		s := lesson.Step{
+			Ask: line("pattern.will", text("problem", p.String())), Answer: line("pattern.answer", answer("result", result)),
+			Moves: takeNumber(x, y), Write: []lesson.Write{m.sentence(p.String(), strconv.Itoa(result))},
+		}
+		if sign == "+" {
+			s.Moves = []board.Move{{Kind: "place", Args: pieces.AmountArgs{Amount: strconv.Itoa(y)}}, {Kind: "fewest"}}
+		}
+		if i == len(r.Args)-1 {
+			m.first(s)
+		} else {
+			m.key(s)
+		}
+		problems = append(problems, p.String())
 		last = result
 	}
-	s := lesson.Step{Say: line("pattern.all"), Ask: line("pattern.ask"), Answer: line("pattern.crosses")}
+	s := lesson.Step{Say: line("pattern.all"), Ask: line("pattern.digits"), Answer: m.digitsChanged(done)}
 	offer := ""
-	if !crosses {
-		s.Answer = line("pattern.stays")
+	if !slices.ContainsFunc(done, simple.crosses) {
 		if one, ok := offerCrossing(done); ok {
 			// For the teacher alone: what a set without a crossing hides.
 			offer = one.String()
@@ -73,10 +77,62 @@ func makePattern(r Request) (Example, error) {
 			s.Look = line("pattern.flat")
 		}
 	}
-	m.key(s)
-	e, err := m.end(problems, strconv.Itoa(last))
-	e.Offer = offer
+	m.first(s)
+	if !slices.ContainsFunc(done, func(p simple) bool { return p.y%10 > 0 || p.y == 0 }) {
+		m.why(line("pattern.why"), line("pattern.why.answer"))
+	}
+	e, err := m.end(strings.Join(problems, ", "), strconv.Itoa(last))
+	e.Offer, e.like = offer, likeness(done)
 	return e, err
+}
+
+// digitsChanged tells which places are another digit after than before.
+func (m *maker) digitsChanged(done []simple) say.Line {
+	var all []string
+	crossing, alike := "", true
+	for i, p := range done {
+		changed := changedPlaces(m.r.words(), place.Int(p.x), place.Int(p.result()))
+		for _, c := range changed {
+			if !slices.Contains(all, c) {
+				alike = alike && i == 0
+				all = append(all, c)
+			}
+		}
+		alike = alike && len(changed) == len(all)
+		if p.crosses() && crossing == "" {
+			crossing = p.String()
+		}
+	}
+	places := answerText("places", listed(all))
+	switch {
+	case len(all) == 0:
+		return line("pattern.changed.none")
+	case crossing != "":
+		id := "pattern.changed.opened"
+		if strings.Contains(crossing, "+") {
+			id = "pattern.changed.made"
+		}
+		return line(id, places, text("problem", crossing))
+	case !alike:
+		return line("pattern.changed.various", places)
+	}
+	return line("pattern.changed", places)
+}
+
+// likeness is what a row of problems is about: how each follows from the one before.
+func likeness(done []simple) string {
+	var b strings.Builder
+	for i, p := range done {
+		if i == 0 {
+			continue
+		}
+		q := done[i-1]
+		fmt.Fprintf(&b, "%s %t %t %t|", p.sign, p.sign == q.sign, p.y == q.y, p.x%10 == q.x%10)
+		if p.x == q.x || p.x%10 == q.x%10 || p.y == q.y {
+			fmt.Fprintf(&b, "%t ", p.x > q.x)
+		}
+	}
+	return b.String()
 }
 
 // simple is a problem of one sign.
@@ -85,6 +141,15 @@ type simple struct {
 	sign string
 	y    int
 }
+
+func (p simple) result() int {
+	if p.sign == "+" {
+		return p.x + p.y
+	}
+	return p.x - p.y
+}
+
+func (p simple) crosses() bool { return crossesTen(p.x, p.y, p.sign) }
 
 func (p simple) String() string { return strconv.Itoa(p.x) + " " + p.sign + " " + strconv.Itoa(p.y) }
 

@@ -9,7 +9,7 @@ import (
 	"unitbloom/core/say"
 )
 
-// read goes from the pieces to the number: tens counted first, then on by ones.
+// read goes from the pieces to the number: the largest counted first, then on.
 var read = Spec{
 	ID: "read", Title: "Read a number", Operation: "number",
 	Doc:    "From the pieces to the numeral: each place counted, what is ten or more of a place told as the next.",
@@ -31,31 +31,54 @@ func makeRead(r Request) (Example, error) {
 	m := begin(r, notation)
 	total := board.Total(b.Models[0])
 	form := b.Models[0].InPlay()
-	m.step(lesson.Step{Say: line("read.start"), Ask: line("read.first"), Answer: line("read.first.answer"),
-		Look: line("look.all")})
+	switch len(form) {
+	case 0:
+		m.step(lesson.Step{Say: line("read.nothing")})
+	case 1:
+		m.step(lesson.Step{Say: line("read.start")})
+	default:
+		m.step(lesson.Step{Say: line("read.start"), Ask: line("read.first"), Answer: line("read.first.answer"),
+			Look: line("look.all")})
+	}
 	var so place.Number
-	for _, c := range form {
+	many := false
+	for i, c := range form {
 		v, _ := c.Value()
 		so, _ = so.Add(v)
+		many = many || c.Count >= 10
+		id := "read.so"
+		if i == 0 {
+			id = "read.worth"
+		}
 		s := lesson.Step{
 			Say: line("read.place", say.PlaceName("place", c.Place)),
 			Ask: line("build.ask", say.PlaceName("place", c.Place)),
-			Answer: line("read.answer", say.Pieces("pieces", say.Answer, c.Count, c.Place),
+			Answer: line(id, say.Pieces("pieces", say.Answer, c.Count, c.Place),
 				say.Number("value", say.Answer, v), say.Number("so", say.Answer, so)),
 			Look: line("look.place", say.PlaceName("place", c.Place)),
+		}
+		if c.Place == place.Ones && i == 0 {
+			s.Answer = line("read.ones", say.Pieces("pieces", say.Answer, c.Count, c.Place))
 		}
 		if m.spec.Find(m.now.Models[0], board.Select{Place: c.Place}) != nil {
 			s.Moves = []board.Move{ringed(c.Place, c.Count)}
 		}
 		m.key(s)
 	}
-	if len(form) == 0 {
-		m.step(lesson.Step{Say: line("read.none")})
+	if many {
+		m.first(lesson.Step{
+			Say: line("read.many"), Ask: line("read.many.ask"), Answer: line("read.many.answer",
+				say.Form("form", say.Given, form), say.Form("fewest", say.Answer, total.UnitForm())),
+		})
 	}
 	m.key(lesson.Step{
-		Say: line("read.write"), Ask: line("read.write.ask"),
-		Answer: line("read.write.answer", say.Form("form", say.Answer, total.UnitForm()), say.Number("n", say.Answer, total)),
-		Write:  []lesson.Write{m.sentence(total.Expanded(), total.String()), {Kind: "text", Text: total.Words(true)}},
+		Say: line("read.write"), Ask: line("read.number"),
+		Answer: line("read.number.answer", say.Number("n", say.Answer, total), answerText("words", total.Words(true))),
+		Write:  []lesson.Write{expanded(m, place.Written{Number: total}), {Kind: "text", Text: total.Words(true)}},
 	})
+	if len(form) > 1 {
+		m.why(line("read.why", say.PlaceName("place", form[len(form)-1].Place), say.Number("n", say.Given, total)),
+			line("read.why.answer"))
+	}
 	return m.end(notation, total.String())
 }

@@ -147,6 +147,9 @@ func (m *maker) seenWay(text string, parts []int, texts []string, sights []sight
 // listed names things one after another: 8, 2 and 3.
 func listed(texts []string) string {
 	last := len(texts) - 1
+	if last < 1 {
+		return strings.Join(texts, "")
+	}
 	return strings.Join(texts[:last], ", ") + " and " + texts[last]
 }
 

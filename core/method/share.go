@@ -13,21 +13,24 @@ import (
 // place, exchanging what is left over.
 var share = Spec{
 	ID: "share", Title: "Share out", Operation: "divide",
-	Doc: "A number shared into equal groups: a known fact first where there is one; with discs place by place, what " +
+	Doc: "A number shared into equal groups: the size foretold; with discs place by place, what " +
 		"is left of a place opened into the next, written as short division as it goes; remainders left over or as " +
 		"decimals; checked by multiplying.",
 	Args:   "a number and how many groups",
 	Sample: []string{"97", "4"}, Typed: "97 ÷ 4",
-	Limits: "Discs: up to 7 digits by 2 to 9; counters: to 60 by 1 to 12.",
+	Limits: "Discs: up to 7 digits by 1 to 9; counters: to 60 by 1 to 12.",
 	Models: []string{"discs", "counters"},
 	Options: []Option{
 		{"remainder", "What is left stays over, or is opened into tenths and on.", []string{"left over", "decimals"}},
+		checkByInverse,
 	},
-	make: makeShare,
+	Signs: "÷",
+	stops: groupStops,
+	make:  makeShare,
 }
 
 func makeShare(r Request) (Example, error) {
-	limits := [][2]int{{0, 9_999_999}, {2, 9}}
+	limits := [][2]int{{0, 9_999_999}, {1, 9}}
 	byPlaces := actsOf(r.Model).OpenLeft != nil
 	if !byPlaces {
 		if r.Options["remainder"] == "decimals" {
@@ -47,20 +50,29 @@ func makeShare(r Request) (Example, error) {
 
 func shareByOnes(r Request, n, by int) (Example, error) {
 	m := begin(r, r.Model+" 0")
-	m.key(lesson.Step{
-		Say: line("share.start", given("n", n), given("by", by)), Ask: line("share.predict"),
-		Answer: line("share.predict.answer"),
-		Moves:  []board.Move{m.acts.Build(strconv.Itoa(n)), m.acts.Groups(by)},
+	m.step(lesson.Step{
+		Say:   line("share.among", given("n", n), given("by", by)),
+		Moves: []board.Move{m.acts.Build(strconv.Itoa(n)), m.acts.Groups(by)},
 	})
+	m.key(lesson.Step{Ask: line("share.fair"), Answer: line("share.fair.answer")})
 	for round := 1; round <= n/by; round++ {
-		m.step(lesson.Step{
-			Say: line("share.deal"), Ask: line("share.deal.ask"),
-			Answer: line("share.deal.answer", answer("each", round), answer("left", n-round*by)),
+		s := lesson.Step{
+			Say: line("share.round"), Ask: line("share.each-now"),
+			Answer: withLeft("share.each-now.answer", n-round*by, answer("each", round)),
 			Moves:  []board.Move{m.acts.Deal(place.Ones)},
 			Write:  []lesson.Write{row(strconv.Itoa(round), strconv.Itoa(n-round*by))},
-		})
+		}
+		if round == n/by {
+			m.first(s)
+		} else {
+			m.step(s)
+		}
 	}
-	return m.endDivision(strconv.Itoa(n)+" ÷ "+strconv.Itoa(by), n, by)
+	if n < by {
+		m.first(lesson.Step{Ask: line("share.enough.all", given("n", n), given("by", by)), Answer: line("share.enough.few",
+			given("n", n), given("by", by))})
+	}
+	return m.endDivision(strconv.Itoa(n)+" ÷ "+strconv.Itoa(by), n, by, by, n/by)
 }
 
 // sharing is a division by places while its example is made.
@@ -68,13 +80,14 @@ type sharing struct {
 	*maker
 	n, by int
 	quot  place.Number
+	// opened is whether a place was opened already.
+	opened bool
 }
 
 func shareByPlaces(r Request, n, by int) (Example, error) {
 	s := sharing{maker: begin(r, r.Model+" 0"), n: n, by: by}
 	problem := strconv.Itoa(n) + " ÷ " + strconv.Itoa(by)
 	number := place.Int(n)
-	s.known(number)
 	low := place.Ones
 	if r.Options["remainder"] == "decimals" {
 		low = place.Thousandths
@@ -83,12 +96,15 @@ func shareByPlaces(r Request, n, by int) (Example, error) {
 	for p := number.Top(); p >= place.Ones; p-- {
 		frame = append(frame, digitCell("dividend", p, number.Digit(p), board.Select{Place: p, State: "any"}))
 	}
-	s.key(lesson.Step{
-		Say: line("share.start", given("n", n), given("by", by)),
-		Ask: line("share.place.predict", say.PlaceName("place", number.Top())), Answer: s.predictPlace(number),
+	s.step(lesson.Step{
+		Say:   line("share.among", given("n", n), given("by", by)),
 		Moves: []board.Move{s.acts.Build(number.String()), s.acts.Groups(by)},
 		Write: frame,
 	})
+	if n == 0 {
+		s.first(lesson.Step{Ask: line("share.none"), Answer: line("share.none.answer")})
+	}
+	s.size()
 	left := 0
 	for p := number.Top(); p >= low; p-- {
 		if p < place.Ones && left == 0 {
@@ -99,68 +115,85 @@ func shareByPlaces(r Request, n, by int) (Example, error) {
 	if r.Options["remainder"] == "decimals" {
 		return s.endDecimals(problem, left)
 	}
-	return s.endDivision(problem, n, by)
+	e, err := s.endDivision(problem, n, by, by, n/by)
+	e.like = noneOrSome(n % by)
+	return e, err
 }
 
-// known is a fact that the first digits rest on: 15 tens like 15 ones.
-func (s *sharing) known(n place.Number) {
-	top := n.Top()
-	if top == place.Ones {
+// size asks how many each will get, by a round number whose groups are easy to reckon.
+func (s *sharing) size() {
+	if s.n <= 20 || s.n/s.by < 4 {
 		return
 	}
-	count := n.Count(top)
-	if count%s.by != 0 {
-		count = n.Count(top - 1)
-		top--
+	quotient := place.Int(s.n / s.by)
+	lead, _ := quotient.DigitValue(quotient.Top()).Whole() // would give the first digit away
+	bound, apart := 0, 0
+	for unit := 1; unit <= s.n; unit *= 10 {
+		for _, f := range []int{1, 2, 5} {
+			d := s.n - unit*f*s.by
+			if d = max(d, -d); d > 0 && unit*f != lead && unit*f != s.n/s.by && (bound == 0 || d < apart) {
+				bound, apart = unit*f, d
+			}
+		}
 	}
-	if top <= place.Ones || count == 0 || count%s.by != 0 || count > 99 {
-		return
+	id := "share.size.more"
+	if s.n < bound*s.by {
+		id = "share.size.less"
 	}
-	s.step(lesson.Step{
-		Say:    line("share.known", given("count", count), given("by", s.by)),
-		Ask:    line("share.known.ask", say.Pieces("pieces", say.Given, count, top), given("by", s.by)),
-		Answer: line("share.known.answer", answer("each", count/s.by), say.Pieces("eachPieces", say.Answer, count/s.by, top)),
-		Write: []lesson.Write{{Kind: "sentence", Text: strconv.Itoa(count) + " ÷ " + strconv.Itoa(s.by) + " = " +
-			strconv.Itoa(count/s.by)}},
-	})
-}
-
-func (s *sharing) predictPlace(n place.Number) say.Line {
-	id := "share.place.yes"
-	if n.Digit(n.Top()) < s.by {
-		id = "share.place.no"
-	}
-	return line(id, say.Pieces("pieces", say.Given, n.Digit(n.Top()), n.Top()), given("by", s.by))
+	s.key(lesson.Step{Ask: line("share.size", given("bound", bound)), Answer: line(id, given("bound", bound), given("by", s.by),
+		given("all", bound*s.by))})
 }
 
 // sharePlace opens what was left of the place before, deals what there is, and
 // gives what is left now.
 func (s *sharing) sharePlace(p place.Place, has, opened int) int {
+	at := say.PlaceName("place", p)
 	if opened > 0 {
-		s.key(lesson.Step{
-			Say:    line("share.open", say.Pieces("left", say.Part, opened, p+1)),
-			Ask:    line("share.open.ask", say.PlaceName("place", p)),
-			Answer: line("share.open.answer", say.Pieces("has", say.Answer, has, p)),
+		step := lesson.Step{
+			Say: line("share.over", say.Pieces("left", say.Given, opened, p+1)), Ask: line("share.what"),
+			Answer: line("share.what.answer", say.PlaceName("place", p), say.Pieces("has", say.Answer, has, p), given("count", opened)),
 			Moves:  s.openLeft(p+1, opened),
 			Write:  s.carried(p, opened),
-		})
+		}
+		if s.opened {
+			s.key(step)
+		} else {
+			s.first(step)
+		}
+		s.opened = true
 	}
 	each, left := has/s.by, has%s.by
 	v, _ := p.Value().Times(each)
 	s.quot, _ = s.quot.Add(v)
 	step := lesson.Step{
-		Say:    line("share.place", say.Pieces("has", say.Part, has, p), given("by", s.by)),
-		Ask:    line("share.place.ask", say.PlaceName("place", p)),
-		Answer: line("share.place.answer", say.Pieces("each", say.Answer, each, p), say.Pieces("left", say.Answer, left, p)),
-		Look:   line("look.place", say.PlaceName("place", p)),
+		Say:    line("share.out", say.Pieces("has", say.Given, has, p), given("by", s.by)),
+		Ask:    line("share.gets", at),
+		Answer: line("share.gets.answer", say.Pieces("each", say.Answer, each, p), say.Pieces("left", say.Answer, left, p)),
+		Look:   line("look.place", at),
 	}
-	if s.quot.Top() >= p || p == place.Ones {
+	if left == 0 {
+		step.Answer = line("share.gets.even", say.Pieces("each", say.Answer, each, p))
+	}
+	written := s.quot.Top() >= p && !s.quot.IsZero() || p == place.Ones
+	if written {
 		step.Write = []lesson.Write{digitCell("quotient", p, each, board.Select{Place: p})}
 	}
-	if each > 0 {
+	switch {
+	case each > 0:
 		step.Moves = []board.Move{s.acts.Deal(p)}
+		s.key(step)
+	case has == 0 && written:
+		step.Say, step.Ask, step.Answer = line("share.nothing", at), say.Line{}, say.Line{}
+		s.step(step)
+	case written:
+		step.Say = line("share.there", say.Pieces("has", say.Given, has, p))
+		step.Ask, step.Answer = line("share.enough", at, given("by", s.by)), line("share.enough.zero", at)
+		s.first(step)
+	case has > 0:
+		step.Say = line("share.there", say.Pieces("has", say.Given, has, p))
+		step.Ask, step.Answer = line("share.enough", at, given("by", s.by)), line("share.enough.no", at)
+		s.key(step)
 	}
-	s.step(step)
 	return left
 }
 
@@ -187,11 +220,11 @@ func (s *sharing) endDecimals(problem string, left int) (Example, error) {
 	if left > 0 {
 		return Example{}, say.Refuse("share-ends", text("problem", problem))
 	}
-	s.key(lesson.Step{
-		Say: line("divide.check"), Ask: line("divide.check.ask"),
-		Answer: line("divide.check.decimal", say.Number("quotient", say.Answer, s.quot), given("by", s.by), answer("n", s.n)),
-		Write: []lesson.Write{s.sentence(problem, s.quot.String()),
-			{Kind: "sentence", Text: s.quot.String() + " × " + strconv.Itoa(s.by) + " = " + strconv.Itoa(s.n)}},
+	s.step(lesson.Step{
+		Ask: line("divide.what", text("problem", problem)), Answer: line("divide.is.decimal", say.Number("quotient", say.Answer, s.quot),
+			text("problem", problem)),
+		Write: []lesson.Write{s.sentence(problem, s.quot.String())},
 	})
+	s.together(s.n, strconv.Itoa(s.by)+" × "+s.quot.String())
 	return s.end(problem, s.quot.String())
 }

@@ -19,9 +19,11 @@ var shift = Spec{
 	Sample: []string{"3.05", "x", "10"}, Typed: "3.05 × 10",
 	Limits: "0 to 9,999,999.999 before and after.",
 	Models: []string{"discs"},
+	Signs:  "×÷",
 	Options: []Option{
 		{"way", "Column by column, or at once.", []string{"column by column", "at once"}},
-		{"use", "Where it is used: an amount told in another unit.", []string{"length", "mass", "capacity", "money", "none"}},
+		{"use", "Where it is used: an amount told in another unit.", []string{"none", "length", "mass", "capacity", "money"}},
+		checkByInverse,
 	},
 	make: makeShift,
 }
@@ -59,25 +61,32 @@ func makeShift(r Request) (Example, error) {
 
 func (m *maker) shiftSteps(w place.Written, to place.Number, power int, problem string) {
 	n := w.Number
-	bigger := "shift.larger"
+	size := "shift.larger"
 	if power < 0 {
-		bigger = "shift.smaller"
+		size = "shift.smaller"
 	}
 	if n.IsZero() {
-		bigger = "shift.zero"
+		size = "shift.same"
 	}
-	m.key(lesson.Step{
-		Say: line("shift.start", say.Number("n", say.Given, n)), Ask: line("shift.predict", text("problem", problem)),
-		Answer: line(bigger),
-		Moves:  []board.Move{m.acts.Build(n.String())},
-	})
+	m.step(lesson.Step{Say: line("shift.build", text("n", w.String())), Moves: []board.Move{m.acts.Build(n.String())}})
+	m.first(lesson.Step{Ask: line("shift.will", text("problem", problem)), Answer: line(size)})
 	if w.Decimals > 0 && w.String() != n.String() {
-		m.step(lesson.Step{
-			Say: line("shift.needless", text("written", w.String())), Ask: line("shift.needless.ask"),
-			Answer: line("shift.needless.answer", answerText("written", w.String()), say.Number("n", say.Answer, n)),
+		m.key(lesson.Step{
+			Say: line("shift.needless", text("written", w.String())), Ask: line("shift.needless.which"),
+			Answer: line("shift.needless.which.answer", answerText("written", w.String()), say.Number("n", say.Answer, n)),
 			Write:  []lesson.Write{{Kind: "sentence", Text: w.String() + " = " + n.String()}},
 		})
 	}
+	if !n.IsZero() {
+		m.shiftDigits(n, to, power, problem)
+	} else {
+		m.step(lesson.Step{Ask: line("shift.now"), Answer: line("shift.now.answer", say.Number("next", say.Answer, to)),
+			Write: []lesson.Write{m.sentence(problem, to.String())}})
+	}
+}
+
+// shiftDigits moves the digits, says why that is not a matter of zeros, and comes back.
+func (m *maker) shiftDigits(n, to place.Number, power int, problem string) {
 	steps, by := max(power, -power), 1
 	if power < 0 {
 		by = -1
@@ -86,30 +95,63 @@ func (m *maker) shiftSteps(w place.Written, to place.Number, power int, problem 
 		steps, by = 1, power
 	}
 	now := n
+	var back []board.Move
 	for i := range steps {
 		next, err := now.Shift(by)
 		if err != nil {
 			m.err = badNumber(err)
 			return
 		}
+		id := "shift.now.answer"
+		if holdsZero(now, next) {
+			id = "shift.holds"
+		}
 		s := lesson.Step{
-			Say: line(map[bool]string{true: "shift.left", false: "shift.right"}[by > 0]), Ask: line("shift.ask"),
-			Answer: line("shift.answer", say.Number("next", say.Answer, next)),
+			Say: line(map[bool]string{true: "shift.left", false: "shift.right"}[by > 0]), Ask: line("shift.now"),
+			Answer: line(id, say.Number("next", say.Answer, next)),
 			Look:   line("look.point"),
 			Moves:  []board.Move{m.acts.Shift(by, i == 0)},
 			Write:  []lesson.Write{row(fmt.Sprintf("%s %s", mirroredPower(by), powerText(by)), next.String())},
 		}
-		if n.IsZero() {
-			s.Moves = nil
+		back = append(back, m.acts.Shift(-by, false))
+		if i == steps-1 {
+			s.Write = append(s.Write, m.sentence(problem, to.String()))
+			m.first(s)
+		} else {
+			m.step(s)
 		}
-		m.step(s)
 		now = next
 	}
-	m.key(lesson.Step{
-		Say: line("shift.check"), Ask: line("shift.check.ask", text("inverse", inverseText(power))),
-		Answer: line("shift.check.answer", say.Number("n", say.Answer, n)),
-		Write:  []lesson.Write{m.sentence(problem, to.String())},
-	})
+	switch _, whole := n.Whole(); {
+	case power < 0:
+		m.why(line("shift.why.down"), line("shift.why.down.answer", text("by", powerText(power))))
+	case whole:
+		m.why(line("shift.why.whole"), line("shift.why.whole.answer", text("by", powerText(power))))
+	default:
+		wrong := n.String() + powerText(power)[1:]
+		m.why(line("shift.why.up", text("wrong", wrong), text("problem", problem)), line("shift.why.up.answer",
+			say.Number("n", say.Given, n), text("wrong", wrong)))
+	}
+	if m.checks {
+		m.step(lesson.Step{
+			Say: line("shift.back", text("inverse", inverseText(power))), Ask: line("shift.back.ask"),
+			Answer: line("shift.back.answer", say.Number("n", say.Answer, n)), Moves: back,
+		})
+	}
+}
+
+// holdsZero reports whether a number has a zero that holds a place, and the one that it
+// came from had none.
+func holdsZero(was, now place.Number) bool {
+	zero := func(n place.Number) bool {
+		for p := max(n.Top(), place.Ones); p >= min(lowest(n), place.Ones); p-- {
+			if n.Digit(p) == 0 {
+				return true
+			}
+		}
+		return false
+	}
+	return zero(now) && !zero(was)
 }
 
 // unitsApart are pairs of units of which the larger is 10, 100 or 1,000 of the
@@ -133,19 +175,31 @@ func (m *maker) shiftUse(w place.Written, to place.Number, power int) error {
 		return say.Refuse("shift-use", text("use", use), text("by", powerText(power)))
 	}
 	from, into := units[0], units[1]
+	id := "shift.use.more.is"
 	if power < 0 {
 		from, into = into, from
+		id = "shift.use.fewer.is"
 	}
-	told := w.Number.String() + " " + from
+	if w.Number.IsZero() {
+		id = "shift.use.same"
+	}
+	told := w.String() + " " + unitOf(from, w.Number)
 	m.step(lesson.Step{
 		Say: line("shift.use", text("told", told), text("into", into)),
-		Ask: line("shift.use.ask", text("large", units[0]), text("small", units[1]), text("by", powerText(power)),
-			text("into", into), text("told", told)),
-		Answer: line(map[bool]string{true: "shift.use.more", false: "shift.use.fewer"}[power > 0],
-			answerText("told", to.String()+" "+into), text("into", into)),
-		Write: []lesson.Write{{Kind: "text", Text: told + " = " + to.String() + " " + into}},
+		Ask: line("shift.use.how", text("large", unitOf(units[0], place.Int(1))), text("small", units[1]),
+			text("by", powerText(power)), text("into", into)),
+		Answer: line(id, answerText("told", to.String()+" "+unitOf(into, to))),
+		Write:  []lesson.Write{{Kind: "text", Text: told + " = " + to.String() + " " + unitOf(into, to)}},
 	})
 	return nil
+}
+
+// unitOf is a unit beside an amount: one euro, two euros.
+func unitOf(unit string, n place.Number) string {
+	if n == place.Int(1) {
+		return strings.TrimSuffix(unit, "s")
+	}
+	return unit
 }
 
 func mirroredPower(by int) string {

@@ -17,6 +17,7 @@ var snap = Spec{
 	Sample: []string{"9", "5"}, Typed: "9, 5",
 	Limits: "A whole of 2 to 20.",
 	Models: []string{"cubes"},
+	stops:  factStops,
 	make:   makeSnap,
 	read:   count.read,
 }
@@ -40,18 +41,16 @@ func makeSnap(r Request) (Example, error) {
 	}
 	rest := n - at
 	m := begin(r, r.Model+" 0")
-	m.step(lesson.Step{
-		Say: line("snap.start", given("n", n)), Ask: line("snap.predict"), Answer: line("snap.predict.answer"),
-		Moves: []board.Move{m.acts.Build(strconv.Itoa(n))},
+	m.step(lesson.Step{Say: line("snap.train", given("n", n)), Moves: []board.Move{m.acts.Build(strconv.Itoa(n))}})
+	m.first(lesson.Step{
+		Say: line("snap.hide"), Ask: line("snap.hidden", given("n", n), given("at", at)),
+		Answer: line("snap.hidden.answer", answer("rest", rest), given("at", at), given("n", n)),
+		Moves:  m.covered(m.acts.Snap(at), "train", 2),
 	})
-	m.key(lesson.Step{
-		Say: line("snap.break"), Ask: line("snap.ask"), Answer: line("snap.answer", answer("at", at), answer("rest", rest)),
-		Moves: m.acts.Snap(at),
-		Write: []lesson.Write{bond(n, at, rest)},
-	})
+	m.why(line("snap.why"), line("snap.why.answer", given("n", n), given("at", at), answer("rest", rest)))
 	m.step(lesson.Step{
-		Say: line("snap.count", part("at", at)), Ask: line("snap.count.ask"),
-		Answer: line("snap.count.answer", answer("n", n)),
+		Say: line("snap.lift"), Ask: line("snap.lift.ask"), Answer: line("snap.lift.answer", answer("rest", rest)),
+		Moves: []board.Move{{Kind: "uncover"}}, Write: []lesson.Write{bond(n, at, rest)},
 	})
 	family := []lesson.Write{m.sentence(sumText([2]int{at, rest}), strconv.Itoa(n))}
 	if at != rest {
@@ -61,12 +60,30 @@ func makeSnap(r Request) (Example, error) {
 	if at != rest {
 		family = append(family, m.sentence(minusText(n, rest), strconv.Itoa(at)))
 	}
+	var sentences []string
+	for _, w := range family {
+		sentences = append(sentences, w.Text)
+	}
 	m.key(lesson.Step{
-		Say: line("snap.family"), Ask: line("snap.family.ask"),
-		Answer: line("snap.family.answer", answer("count", len(family))), Write: family,
+		Say: line("snap.three"), Ask: line("snap.sentences"),
+		Answer: line("snap.sentences.answer", answerText("list", listed(sentences))), Write: family,
 	})
 	e, err := m.end(strconv.Itoa(n)+" snapped after "+strconv.Itoa(at), sumText([2]int{at, rest}))
 	// Where it breaks is asked: the title does not tell.
 	e.Scene.Title = strconv.Itoa(n) + " snapped"
 	return e, err
+}
+
+// covered are moves, and one that then covers a zone of the model.
+func (m *maker) covered(moves []board.Move, role string, number int) []board.Move {
+	shown, err := board.ApplyAll(m.now, moves)
+	if err != nil || m.err != nil {
+		return moves
+	}
+	for _, z := range shown.Lay(0).Zones {
+		if r, n := z.Is(); r == role && n == number {
+			return append(moves, board.Move{Kind: "cover", Args: board.CoverArgs{Zone: z.ID}})
+		}
+	}
+	return append(moves, board.Move{Kind: "cover", Args: board.CoverArgs{Zone: board.AllZone}})
 }

@@ -13,35 +13,44 @@ const subtractFactsID = "subtract-facts"
 // subtractFacts are the ways to a difference up to 20.
 var subtractFacts = Spec{
 	ID: subtractFactsID, Title: "Subtraction facts", Operation: "subtract",
-	Doc: "A difference from numbers to 20 by each way that fits: take away, back through ten, think addition, " +
-		"difference.",
+	Doc: "A difference from numbers to 20 by each way that fits, the shortest first: take away, back through ten, " +
+		"think addition, difference.",
 	Args:   "a number from 0 to 20, and one to take away",
 	Sample: []string{"14", "-", "6"}, Typed: "14 − 6",
 	Limits: "Numbers from 0 to 20, no more taken away than there are.",
 	Models: []string{"rack", "counters"},
+	Signs:  "−",
 	Options: []Option{
 		{"way", "One way, or all that fit.", []string{"all", "take away", "back through ten", "think addition",
 			"difference"}},
+		checkByInverse,
 		seenOption,
 	},
-	make: makeSubtractFacts,
+	stops: factStops,
+	make:  makeSubtractFacts,
 }
 
 var subtractWays = []way{
-	{"take away", func(int, int) string { return "" }, takeAway, takeFromFrames, false},
-	{"back through ten", func(a, b int) string {
+	{name: "back through ten", fits: func(a, b int) string {
 		if a <= 10 || a == 20 || b <= a-10 {
 			return "way.back"
 		}
 		return ""
-	}, backThroughTen, emptyToTheFrame, false},
-	{"think addition", func(int, int) string { return "" }, thinkAddition, fillUpFrames, false},
-	{"difference", func(a, b int) string {
+	}, suits: func(a, b int) int { return 2 }, beads: backThroughTen, frames: emptyToTheFrame},
+	{name: "take away", fits: func(int, int) string { return "" },
+		suits: func(a, b int) int { return b }, beads: takeAway, frames: takeFromFrames},
+	{name: "think addition", fits: func(a, b int) string {
+		if b == 0 {
+			return "way.think"
+		}
+		return ""
+	}, suits: func(a, b int) int { return a - b }, beads: thinkAddition, frames: fillUpFrames},
+	{name: "difference", fits: func(a, b int) string {
 		if a > 10 || b == 0 {
 			return "way.difference"
 		}
 		return ""
-	}, asDifference, asDifference, true},
+	}, suits: func(int, int) int { return 9 }, beads: asDifference, frames: asDifference, rows: true},
 }
 
 func makeSubtractFacts(r Request) (Example, error) {
@@ -64,68 +73,162 @@ func (m *maker) rowsOf(n int) board.Move {
 	return m.acts.Slide(board.Row{Row: 1, To: min(n, 10)}, board.Row{Row: 2, To: max(0, n-10)})
 }
 
+// showWhole puts the number down that is taken from, and asks what is seen.
 func (m *maker) showWhole(a int) {
-	m.step(lesson.Step{
-		Say: line("minus.show", part("a", a)), Ask: line("facts.see"), Answer: line("facts.seen"),
-		Moves: []board.Move{m.rowsOf(a)},
-	})
+	if m.inFrames() {
+		m.see(line("frames.show", part("n", a)), m.placed(a, false), a)
+		return
+	}
+	m.see(line("minus.whole", part("a", a)), []board.Move{m.rowsOf(a)}, min(a, 10), a-min(a, 10))
 }
 
-// closeMinus checks a difference by adding back.
-func (m *maker) closeMinus(a, b int) {
-	m.step(lesson.Step{
-		Say: line("minus.check"), Ask: line("minus.check.ask", part("b", b)),
-		Answer: line("minus.check.answer", answer("d", a-b), part("b", b), answer("a", a)),
-		Write: []lesson.Write{m.sentence(minusText(a, b), strconv.Itoa(a-b)),
-			m.sentence(sumText([2]int{a - b, b}), strconv.Itoa(a))},
-	})
+func (m *maker) differenceIs(a, b int) lesson.Write {
+	return m.sentence(minusText(a, b), strconv.Itoa(a-b))
 }
+
+// left is an answer that so many are left.
+func left(id string, n int, values ...say.Value) say.Line {
+	if n == 0 {
+		id += ".none"
+	}
+	return line(id, append(values, answer("d", n))...)
+}
+
+// takenStep takes a number away and asks what is left.
+func (m *maker) takenStep(a, b int, moves []board.Move) lesson.Step {
+	s := lesson.Step{
+		Say: line("minus.away", part("b", b)), Ask: line("minus.left.ask"), Answer: left("minus.left.is", a-b),
+		Moves: moves, Write: []lesson.Write{m.differenceIs(a, b)},
+	}
+	if b == 0 {
+		s.Say = line("minus.nothing")
+	}
+	return s
+}
+
+// closeMinus adds back what was taken away.
+func (m *maker) closeMinus(a, b int) {
+	if m.explains && b > 0 && m.longer(a, b) {
+		// Which way is shorter is worth a thought where there is a choice.
+		id := "minus.choose.up"
+		if b < a-b {
+			id = "minus.choose.away"
+		} else if b == a-b {
+			id = "minus.choose.even"
+		}
+		m.first(lesson.Step{Ask: line("minus.choose", part("b", b)), Answer: line(id, part("b", b), answer("d", a-b))})
+	}
+	if !m.checks || b == 0 {
+		return
+	}
+	s := lesson.Step{
+		Say: line("minus.back", part("b", b)), Ask: line("minus.back.ask"),
+		Answer: line("minus.back.answer", answer("d", a-b), part("b", b), answer("a", a)),
+		Write:  []lesson.Write{m.sentence(sumText([2]int{a - b, b}), strconv.Itoa(a))},
+	}
+	if m.inFrames() {
+		s.Moves = m.placed(b, true)
+	} else {
+		s.Moves = []board.Move{m.rowsOf(a)}
+	}
+	m.step(s)
+}
+
+// longer tells whether there is a choice between taking away and counting up: the
+// sentence of the way that is shown explains itself otherwise.
+func (m *maker) longer(a, b int) bool { return a > 2 && a != b }
 
 func takeAway(m *maker, a, b int) {
 	m.showWhole(a)
-	m.key(lesson.Step{
-		Say: line("minus.take", part("b", b)), Ask: line("minus.left"), Answer: line("minus.left.answer", answer("d", a-b)),
-		Moves: []board.Move{m.rowsOf(a - b)},
-	})
+	m.first(m.takenStep(a, b, []board.Move{m.rowsOf(a - b)}))
 	m.closeMinus(a, b)
 }
 
 func backThroughTen(m *maker, a, b int) {
 	m.showWhole(a)
+	m.backToTen(a, b, []board.Move{m.rowsOf(10)}, []board.Move{m.rowsOf(a - b)})
+}
+
+// backToTen takes away down to ten, and the rest from ten.
+func (m *maker) backToTen(a, b int, toTen, rest []board.Move) {
 	first := a - 10
-	m.key(lesson.Step{
-		Say: line("back.start", part("a", a)), Ask: line("back.ask", part("b", b)),
-		Answer: line("back.answer", part("b", b), answer("first", first), answer("rest", b-first)),
-		Moves:  []board.Move{m.rowsOf(10)},
+	m.first(lesson.Step{
+		Say: line("back.first"), Ask: line("back.how", part("b", b)),
+		Answer: line("back.how.answer", answer("first", first), answer("rest", b-first)),
+		Moves:  toTen,
 		Write:  []lesson.Write{bond(b, first, b-first), m.sentence(minusText(a, first), "10")},
 	})
-	m.step(lesson.Step{
-		Say: line("back.rest"), Ask: line("minus.left"), Answer: line("minus.left.answer", answer("d", a-b)),
-		Moves: []board.Move{m.rowsOf(a - b)},
-		Write: []lesson.Write{m.sentence(minusText(10, b-first), strconv.Itoa(a-b))},
+	m.key(lesson.Step{
+		Say: line("back.then", part("rest", b-first)), Ask: line("minus.left.ask"), Answer: left("minus.left.is", a-b),
+		Moves: rest,
+		Write: []lesson.Write{m.sentence(minusText(10, b-first), strconv.Itoa(a-b)), m.differenceIs(a, b)},
 	})
+	m.why(line("back.why", part("b", b), part("first", first), part("rest", b-first)),
+		line("back.why.answer", part("first", first), part("rest", b-first), answer("d", a-b)))
+	explains := m.explains
+	m.explains = false
 	m.closeMinus(a, b)
+	m.explains = explains
 }
 
 func thinkAddition(m *maker, a, b int) {
+	m.countUpTo(a, b, []board.Move{m.rowsOf(b)}, []board.Move{m.rowsOf(a)})
+}
+
+// countUpTo puts the part down that is known, and goes up to the whole.
+func (m *maker) countUpTo(a, b int, known, up []board.Move) {
 	m.step(lesson.Step{
-		Say: line("think.start", part("a", a), part("b", b)), Ask: line("think.ask", part("b", b), part("a", a)),
-		Answer: line("think.answer", answer("d", a-b)),
-		Moves:  []board.Move{m.rowsOf(b)},
-		Write:  []lesson.Write{{Kind: "text", Text: strconv.Itoa(b) + " + □ = " + strconv.Itoa(a)}},
+		Say: line("think.part", part("a", a), part("b", b)), Moves: known,
+		Write: []lesson.Write{{Kind: "text", Text: strconv.Itoa(b) + " + □ = " + strconv.Itoa(a)}},
 	})
-	m.key(lesson.Step{
-		Say: line("think.up"), Ask: line("think.up.ask"), Answer: line("think.up.answer", answer("d", a-b)),
-		Moves: []board.Move{m.rowsOf(a)}, Write: []lesson.Write{bond(a, b, a-b)},
-	})
-	m.closeMinus(a, b)
+	s := lesson.Step{
+		Ask: line("think.ask", part("b", b), part("a", a)), Answer: line("think.more", answer("d", a-b), part("b", b), part("a", a)),
+		Moves: up, Write: []lesson.Write{m.differenceIs(a, b)},
+	}
+	if a > b {
+		s.Write = append([]lesson.Write{bond(a, b, a-b)}, s.Write...)
+	} else {
+		s.Answer, s.Moves = line("think.none"), nil
+	}
+	m.first(s)
+	if a > b {
+		m.why(line("think.why", part("a", a), part("b", b)), line("think.why.answer", part("a", a), part("b", b), answer("d", a-b)))
+	}
+	if !m.checks {
+		return
+	}
+	check := lesson.Step{Say: line("think.away", part("b", b)), Ask: line("minus.left.ask.check"),
+		Answer: left("think.away.answer", a-b, part("a", a), part("b", b))}
+	if m.inFrames() {
+		check.Moves = m.lastOf(b)
+	} else {
+		check.Moves = []board.Move{m.rowsOf(a - b)}
+	}
+	m.step(check)
 }
 
 func asDifference(m *maker, a, b int) {
-	m.key(lesson.Step{
+	m.first(lesson.Step{
 		Say: line("difference.rows", part("a", a), part("b", b)), Ask: line("difference.ask"),
-		Answer: line("difference.answer", answer("d", a-b)),
+		Answer: left("difference.more", a-b, part("a", a), part("b", b)),
 		Moves:  m.rings(m.both(a, b), run(b, a)),
+		Write:  []lesson.Write{m.differenceIs(a, b)},
 	})
-	m.closeMinus(a, b)
+	if m.explains && a > b {
+		m.why(line("difference.why"), line("difference.why.answer", answer("d", a-b)))
+	}
+	if !m.checks || a == b {
+		return
+	}
+	s := lesson.Step{
+		Say: line("difference.below", part("d", a-b)), Ask: line("difference.below.ask"),
+		Answer: line("difference.below.answer", part("b", b), answer("d", a-b), answer("a", a)),
+		Moves:  []board.Move{}, Write: []lesson.Write{m.sentence(sumText([2]int{b, a - b}), strconv.Itoa(a))},
+	}
+	if m.inFrames() {
+		s.Moves = m.placedIn(2, a-b, false)
+	} else {
+		s.Moves = []board.Move{m.acts.Slide(board.Row{Row: 2, To: a})}
+	}
+	m.step(s)
 }

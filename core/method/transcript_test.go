@@ -93,7 +93,11 @@ func transcribe(t *testing.T, b *strings.Builder, e method.Example) {
 	fmt.Fprintf(b, "  [%s]\n", board.Print(now))
 	for i, s := range e.Plain().Steps {
 		fmt.Fprintf(b, "%d. %s\n", i+1, s.Say)
-		for _, l := range [][2]string{{"?", s.Ask}, {"=", s.Answer}, {"look:", s.Look}} {
+		ask := "?"
+		if s.Asks != "" {
+			ask = string(s.Asks) + "?"
+		}
+		for _, l := range [][2]string{{ask, s.Ask}, {"=", s.Answer}, {"look:", s.Look}} {
 			if l[1] != "" {
 				fmt.Fprintf(b, "   %s %s\n", l[0], l[1])
 			}

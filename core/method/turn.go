@@ -15,6 +15,8 @@ var turn = Spec{
 	Sample: []string{"6", "+", "3"}, Typed: "6 + 3",
 	Limits: "Addends to 20 altogether 40; factors 1 to 12.",
 	Models: []string{"counters"},
+	Signs:  "+×",
+	stops:  factStops,
 	make:   makeTurn,
 }
 
@@ -37,16 +39,27 @@ func makeTurn(r Request) (Example, error) {
 		build, change = acts.Array(x, y), acts.Turn()
 	}
 	m := begin(r, r.Model+" 0")
-	m.step(lesson.Step{
-		Say: line("turn.start", text("left", left)), Ask: line("turn.many"),
-		Answer: line("turn.many.answer", answer("total", total)),
+	m.key(lesson.Step{
+		Say: line("turn.show", text("left", left)), Ask: line("turn.much"),
+		Answer: line("turn.much.answer", answer("total", total)),
 		Moves:  []board.Move{build}, Write: []lesson.Write{m.sentence(left, strconv.Itoa(total))},
 	})
-	m.key(lesson.Step{
-		Say: line("turn.turn"), Ask: line("turn.predict"), Answer: line("turn.answer", answer("total", total)),
-		Moves: []board.Move{{Kind: "keep"}, change}, Write: []lesson.Write{m.sentence(right, strconv.Itoa(total)),
+	m.first(lesson.Step{
+		Say: line("turn.round", text("right", right)), Ask: line("turn.still"),
+		Answer: line("turn.still.answer", answer("total", total)),
+		Moves:  []board.Move{{Kind: "keep"}, change}, Write: []lesson.Write{m.sentence(right, strconv.Itoa(total)),
 			{Kind: "sentence", Text: left + " = " + right}},
 	})
-	m.step(lesson.Step{Say: line("turn.check"), Ask: line("turn.check.ask"), Answer: line("turn.check.answer")})
+	switch {
+	case times:
+		m.why(line("turn.sure"), line("turn.sure.rows"))
+	case x == y:
+		m.why(line("turn.sure"), line("turn.sure.alike"))
+	default:
+		big, small := max(x, y), min(x, y)
+		m.step(lesson.Step{Ask: line("turn.sure"), Answer: line("turn.sure.answer")})
+		m.why(line("turn.minus", given("big", big), given("small", small)), line("turn.minus.answer", given("big", big),
+			given("small", small), given("d", big-small)))
+	}
 	return m.end(left, strconv.Itoa(total))
 }

@@ -39,18 +39,13 @@ func makeUnknown(r Request) (Example, error) {
 	if err != nil {
 		return Example{}, err
 	}
-	m := begin(r, r.Model+" 0")
+	var m *maker
 	switch x.op {
 	case '+', '−':
-		x.parts(m)
+		m = x.parts(r)
 	default:
-		x.groups(m)
+		m = x.groups(r)
 	}
-	m.key(lesson.Step{
-		Say: line("unknown.check"), Ask: line("unknown.check.ask"),
-		Answer: line("unknown.check.answer", answerText("solved", x.solved)),
-		Write:  []lesson.Write{{Kind: "sentence", Text: x.solved}},
-	})
 	return m.end(x.text, strconv.Itoa(x.answer))
 }
 
@@ -99,9 +94,9 @@ func (x missing) whole() (whole, one, two int) {
 	return x.a, x.c, x.b
 }
 
-// parts shows the whole with the unknown part under a cover, or both parts when
-// the whole is unknown.
-func (x missing) parts(m *maker) {
+// parts shows both parts in frames, the unknown one under a cover. Where the whole is
+// unknown both are seen, and nobody has put them together.
+func (x missing) parts(r Request) *maker {
 	whole, one, two := x.whole()
 	wholeUnknown := x.op == '+' && x.at == 2 || x.op == '−' && x.at == 0
 	known := one
@@ -109,59 +104,86 @@ func (x missing) parts(m *maker) {
 		known = two
 	}
 	other := whole - known
-	amount := strconv.Itoa(known) + " + " + strconv.Itoa(other)
+	m := begin(r, actsOf(r.Model).Frames(2, max(1, (max(known, other)+9)/10), 10))
+	both := append(m.placedIn(1, known, false), m.placedIn(2, other, true)...)
 	if wholeUnknown {
-		amount = strconv.Itoa(one) + " + " + strconv.Itoa(two)
-	}
-	m.key(lesson.Step{
-		Say:    line("unknown.start", text("sentence", x.text)),
-		Ask:    line(map[bool]string{true: "unknown.whole.ask", false: "unknown.part.ask"}[wholeUnknown]),
-		Answer: line(map[bool]string{true: "unknown.whole", false: "unknown.part"}[wholeUnknown]),
-		Moves: []board.Move{m.acts.Build(amount),
-			{Kind: "cover", Args: board.CoverArgs{Zone: board.AllZone}}},
-	})
-	if wholeUnknown {
-		m.step(lesson.Step{
-			Say: line("unknown.join", part("one", one), part("two", two)), Ask: line("unknown.join.ask"),
-			Answer: line("unknown.is", answer("n", x.answer)),
-			Moves:  []board.Move{{Kind: "uncover"}}, Write: []lesson.Write{bond(whole, one, two)},
+		m.step(lesson.Step{Say: line("unknown.open", text("sentence", x.text)), Moves: both})
+		m.key(lesson.Step{Ask: line("unknown.part-or-whole"), Answer: line("unknown.is-whole", given("one", one), given("two", two))})
+		m.first(lesson.Step{
+			Ask: line("unknown.find"), Answer: line("unknown.find.join", given("one", one), given("two", two),
+				answerText("inverse", sumText([2]int{one, two})+" = "+strconv.Itoa(whole))),
+			Write: []lesson.Write{bond(whole, one, two)},
 		})
-		return
+		if x.op == '−' {
+			m.why(line("unknown.why.add"), line("unknown.why.add.answer", given("one", one), given("two", two)))
+		}
+		m.solve(x, nil)
+		return m
+	}
+	m.step(lesson.Step{Say: line("unknown.open", text("sentence", x.text)), Moves: m.covered(both, "frame", 2)})
+	m.key(lesson.Step{Ask: line("unknown.part-or-whole"), Answer: line("unknown.is-part", given("whole", whole),
+		given("known", known))})
+	m.first(lesson.Step{
+		Ask: line("unknown.find"), Answer: line("unknown.find.take", given("whole", whole), given("known", known),
+			answerText("inverse", minusText(whole, known)+" = "+strconv.Itoa(other))),
+		Write: []lesson.Write{{Kind: "sentence", Text: minusText(whole, known) + " = " + strconv.Itoa(other)}},
+	})
+	if x.op == '+' {
+		m.why(line("unknown.why.take"), line("unknown.why.take.answer", given("whole", whole), given("known", known)))
 	}
 	m.step(lesson.Step{
-		Say: line("unknown.take", part("whole", whole), part("known", known)), Ask: line("unknown.take.ask"),
-		Answer: line("unknown.take.answer", answerText("inverse", minusText(whole, known)+" = "+strconv.Itoa(other))),
-		Write:  []lesson.Write{{Kind: "sentence", Text: minusText(whole, known) + " = " + strconv.Itoa(other)}},
-	})
-	m.step(lesson.Step{
-		Say: line("unknown.reveal"), Ask: line("unknown.reveal.ask"), Answer: line("unknown.is", answer("n", x.answer)),
+		Say: line("unknown.lift"), Ask: line("unknown.lift.ask"), Answer: line("unknown.lift.answer", answer("n", other)),
 		Moves: []board.Move{{Kind: "uncover"}}, Write: []lesson.Write{bond(whole, known, other)},
+	})
+	m.solve(x, nil)
+	return m
+}
+
+// solve puts the number into the sentence.
+func (m *maker) solve(x missing, moves []board.Move) {
+	m.step(lesson.Step{
+		Ask: line("unknown.solved"), Answer: line("unknown.solved.answer", answerText("solved", x.solved)), Moves: moves,
+		Write: []lesson.Write{{Kind: "sentence", Text: x.solved}},
 	})
 }
 
 // groups shows a product as equal groups under a cover.
-func (x missing) groups(m *maker) {
-	product, one, two := x.c, x.a, x.b
+func (x missing) groups(r Request) *maker {
+	product, one, two, at := x.c, x.a, x.b, x.at
 	if x.op == '÷' {
-		product, one, two = x.a, x.b, x.c
+		product, one, two, at = x.a, x.b, x.c, (x.at+2)%3
 	}
-	m.key(lesson.Step{
-		Say: line("unknown.start", text("sentence", x.text)), Ask: line("unknown.groups.ask"), Answer: line("unknown.groups"),
-		Moves: []board.Move{m.acts.Build(strconv.Itoa(product)),
-			{Kind: "cover", Args: board.CoverArgs{Zone: board.AllZone}}},
-	})
-	inverse := strconv.Itoa(one) + " × " + strconv.Itoa(two) + " = " + strconv.Itoa(product)
+	m := begin(r, r.Model+" 0")
+	laid := []board.Move{m.acts.Build(strconv.Itoa(product))}
+	if product > 0 && one <= 12 && two <= 12 {
+		laid = []board.Move{m.acts.Array(one, two)}
+	}
 	m.step(lesson.Step{
-		Say: line("unknown.inverse"), Ask: line("unknown.inverse.ask"),
-		Answer: line("unknown.take.answer", answerText("inverse", inverse)),
-		Write:  []lesson.Write{{Kind: "sentence", Text: inverse}},
+		Say:   line("unknown.open.covered", text("sentence", x.text)),
+		Moves: append(laid, board.Move{Kind: "cover", Args: board.CoverArgs{Zone: board.AllZone}}),
 	})
-	reveal := lesson.Step{Say: line("unknown.reveal"), Ask: line("unknown.reveal.ask"),
-		Answer: line("unknown.is", answer("n", x.answer)), Moves: []board.Move{{Kind: "uncover"}}}
-	if one >= 1 && one <= 12 && two >= 1 && two <= 12 {
-		reveal.Moves = append(reveal.Moves, m.acts.Array(one, two))
+	m.key(lesson.Step{Ask: line("unknown.of-three"), Answer: line([]string{"unknown.of-three.groups", "unknown.of-three.each",
+		"unknown.of-three.all"}[at])})
+	inverse := strconv.Itoa(product) + " ÷ " + strconv.Itoa(two) + " = " + strconv.Itoa(one)
+	find := "unknown.find.divide"
+	switch at {
+	case 1:
+		inverse = strconv.Itoa(product) + " ÷ " + strconv.Itoa(one) + " = " + strconv.Itoa(two)
+	case 2:
+		inverse, find = strconv.Itoa(one)+" × "+strconv.Itoa(two)+" = "+strconv.Itoa(product), "unknown.find.multiply"
 	}
-	m.step(reveal)
+	m.first(lesson.Step{
+		Ask: line("unknown.find"), Answer: line(find, answerText("inverse", inverse)),
+		Write: []lesson.Write{{Kind: "sentence", Text: inverse}},
+	})
+	m.why(line("unknown.why.undo"), line("unknown.why.undo.answer", given("one", one), given("two", two), given("all", product)))
+	m.step(lesson.Step{
+		Say: line("unknown.lift"), Ask: line("unknown.lift.ask"), Answer: line("unknown.lift.three", given("one", one),
+			given("two", two), given("all", product)),
+		Moves: []board.Move{{Kind: "uncover"}},
+	})
+	m.solve(x, nil)
+	return m
 }
 
 // commaParted parts problems at commas, semicolons and new lines.

@@ -4,6 +4,7 @@
 package method
 
 import (
+	"slices"
 	"strconv"
 
 	"unitbloom/core/board"
@@ -16,27 +17,42 @@ import (
 type way struct {
 	name   string
 	fits   func(a, b int) string // a message of the catalogue that says why not, empty when it fits
+	suits  func(a, b int) int    // how well it suits: the smaller the better; the best is shown first
 	beads  func(m *maker, a, b int)
 	frames func(m *maker, a, b int)
 	rows   bool // in frames of one row each, under one another
 }
 
-// ways makes one example a way: the one asked for, or all that fit.
+// checkByInverse is the option of methods that undo what was done.
+var checkByInverse = Option{Name: "check", Doc: "How it is checked.", Choices: []string{"by the inverse", "none"}}
+
+// ways makes one example a way: the one asked for, or all that fit. Several are a set:
+// the first explains, and the second way is the check.
 func ways(r Request, all []way, a, b int, problem, result string) (Example, error) {
-	var made []Example
+	var fit []way
 	for _, w := range all {
 		chosen := r.Options["way"]
 		if chosen != "all" && chosen != w.name {
 			continue
 		}
-		if why := w.fits(a, b); why != "" {
-			if chosen == w.name {
-				return Example{}, say.Refuse(why, given("a", a), given("b", b))
-			}
-			continue
+		why := w.fits(a, b)
+		if why != "" && chosen == w.name {
+			return Example{}, say.Refuse(why, given("a", a), given("b", b))
 		}
-		m := w.steps(r, a, b)
-		if len(made) == 0 {
+		if why == "" {
+			fit = append(fit, w)
+		}
+	}
+	if len(fit) == 0 {
+		return Example{}, say.Refuse("no-way")
+	}
+	if len(fit) > 1 {
+		slices.SortStableFunc(fit, func(x, y way) int { return x.suits(a, b) - y.suits(a, b) })
+	}
+	var made []Example
+	for i, w := range fit {
+		m := w.steps(r, a, b, i == 0, len(fit) == 1)
+		if i == 0 {
 			// What children saw stands with the first way.
 			if err := m.seen(false, m.sightsOf(a, b)...); err != nil {
 				return Example{}, err
@@ -49,21 +65,19 @@ func ways(r Request, all []way, a, b int, problem, result string) (Example, erro
 		e.Scene.Title = problem + ": " + w.name
 		made = append(made, e)
 	}
-	if len(made) == 0 {
-		return Example{}, say.Refuse("no-way")
-	}
 	made[0].More = made[1:]
 	return made[0], nil
 }
 
 // steps are the way's steps on the model that is asked for.
-func (w way) steps(r Request, a, b int) *maker {
+func (w way) steps(r Request, a, b int, explains, checks bool) *maker {
 	spec := specOf(r.Model)
 	start := spec.Empty(20)
 	if w.rows && spec.Acts.Frames != nil {
 		start = spec.Acts.Frames(2, 1, 10)
 	}
 	m := begin(r, start)
+	m.explains, m.checks = explains, checks && r.Options["check"] != "none"
 	if m.inFrames() {
 		w.frames(m, a, b)
 	} else {
@@ -109,11 +123,56 @@ func anyFits(all []way, a, b int) bool {
 // showBoth puts the two numbers on their rows, or each in its frame, and asks
 // what is seen.
 func (m *maker) showBoth(a, b int) {
-	m.key(lesson.Step{
-		Say: line(m.ofFrames("facts.show", "frames.two"), part("a", a), part("b", b)), Ask: line("facts.see"),
-		Answer: line("facts.seen"),
-		Moves:  m.both(a, b),
-	})
+	m.see(line(m.ofFrames("facts.show", "frames.two"), part("a", a), part("b", b)), m.both(a, b), a, b)
+}
+
+// see shows numbers, each on its own row or frame, and asks what is seen of them.
+func (m *maker) see(said say.Line, moves []board.Move, numbers ...int) {
+	var sights []string
+	for _, n := range numbers {
+		if n > 0 {
+			sights = append(sights, sightOf(n))
+		}
+	}
+	id := "facts.sees"
+	if len(sights) == 2 {
+		id = "facts.sees.two"
+	}
+	values := []say.Value{}
+	for i, s := range sights {
+		values = append(values, answerText([]string{"x", "y"}[i], s))
+	}
+	if len(sights) == 0 {
+		id = "facts.sees.none"
+	}
+	if len(numbers) == 1 && numbers[0] < 5 {
+		m.step(lesson.Step{Say: said, Moves: moves}) // it is taken in at once
+		return
+	}
+	m.key(lesson.Step{Say: said, Ask: line("facts.see"), Answer: line(id, values...), Moves: moves})
+}
+
+// sightOf is what an eye takes in of a row: a five and what is beside it.
+func sightOf(n int) string {
+	id := "sight.small"
+	switch {
+	case n > 10:
+		return say.New("sight.over", given("n", n), given("rest", n-10)).Phrase(say.Vocabulary{})
+	case n == 10:
+		id = "sight.ten"
+	case n > 5:
+		id = "sight.five-and"
+	case n == 5:
+		id = "sight.five"
+	}
+	return say.New(id, given("n", n), given("rest", n-5)).Phrase(say.Vocabulary{})
+}
+
+// why asks for a reason, once in a set.
+func (m *maker) why(ask, because say.Line) {
+	if m.explains {
+		m.first(lesson.Step{Ask: ask, Answer: because})
+	}
 }
 
 // both are the moves that put two numbers down, each on its own row or frame.

@@ -69,6 +69,30 @@ func PlaceName(name string, p place.Place) Value { return Value{Name: name, Role
 type Message struct {
 	ID     string  `json:"id"`
 	Values []Value `json:"values,omitempty"`
+	// Then follows it: what is told where it might have been asked.
+	Then *Message `json:"then,omitempty"`
+}
+
+// And is the message with another one after it.
+func (m Message) And(next Message) Message {
+	switch {
+	case next.IsZero():
+		return m
+	case m.IsZero():
+		return next
+	case m.Then != nil:
+		next = m.Then.And(next)
+	}
+	m.Then = &next
+	return m
+}
+
+// Told is an answer as it is told where nothing was asked: without the yes or no.
+func (m Message) Told() Message {
+	if _, ok := catalogue[m.ID+".told"]; ok {
+		m.ID += ".told"
+	}
+	return m
 }
 
 // New makes a message. It panics on an id that is not in the catalogue, which
@@ -90,12 +114,24 @@ func (m Message) Has(role Role) bool {
 			return true
 		}
 	}
-	return false
+	return m.Then != nil && m.Then.Has(role)
 }
 
 // Text is the sentence in the class's words. An unknown id, as from a newer
 // file, prints as the id itself.
 func (m Message) Text(w Vocabulary) string {
+	text := m.Phrase(w)
+	if _, ok := catalogue[m.ID]; !ok {
+		return text
+	}
+	if m.Then != nil {
+		text += " " + m.Then.Text(w)
+	}
+	return sentences(text)
+}
+
+// Phrase is the message in the class's words as a part of a sentence.
+func (m Message) Phrase(w Vocabulary) string {
 	if m.IsZero() {
 		return ""
 	}
@@ -103,22 +139,34 @@ func (m Message) Text(w Vocabulary) string {
 	if !ok {
 		return m.ID
 	}
+	if template[0] == '[' {
+		_, template, _ = strings.Cut(template, "] ") // the kind of a question
+	}
 	var b strings.Builder
 	for {
 		before, rest, ok := strings.Cut(template, "{")
 		b.WriteString(before)
 		if !ok {
-			return sentences(b.String())
+			break
 		}
 		name, after, _ := strings.Cut(rest, "}")
 		b.WriteString(m.fill(name, w))
 		template = after
 	}
+	return b.String()
 }
 
 func (m Message) fill(name string, w Vocabulary) string {
 	if word, ok := strings.CutPrefix(name, "@"); ok {
 		return w.verb(word)
+	}
+	if base, words, choice := strings.Cut(name, ":"); choice {
+		one, many, _ := strings.Cut(words, "|")
+		base = strings.TrimSuffix(base, ".count")
+		if m.value(base).Text == "1" {
+			return one
+		}
+		return many
 	}
 	base, form, _ := strings.Cut(name, ".")
 	for _, v := range m.Values {
@@ -127,6 +175,16 @@ func (m Message) fill(name string, w Vocabulary) string {
 		}
 	}
 	return "{" + name + "}"
+}
+
+// value is the value of a name.
+func (m Message) value(name string) Value {
+	for _, v := range m.Values {
+		if v.Name == name {
+			return v
+		}
+	}
+	return Value{}
 }
 
 func (v Value) text(form string, w Vocabulary) string {
@@ -237,15 +295,15 @@ func commaList(s string) []string {
 }
 
 // regrouping verb: both directions, and the words that join the two sides.
-type verb struct{ bundle, unbundle, into, bundled, mark string }
+type verb struct{ bundle, unbundle, into, bundled, unbundled, mark string }
 
 var verbs = map[string]verb{
-	"bundle":   {"bundle", "unbundle", "into", "bundled", "new"},
-	"regroup":  {"regroup", "regroup", "as", "regrouped", "regrouped"},
-	"exchange": {"exchange", "exchange", "for", "exchanged", "exchanged"},
-	"trade":    {"trade", "trade", "for", "traded", "traded"},
-	"rename":   {"rename", "rename", "as", "renamed", "renamed"},
-	"carry":    {"carry", "borrow", "as", "carried", "carried"},
+	"bundle":   {"bundle", "unbundle", "into", "bundled", "unbundled", "new"},
+	"regroup":  {"regroup", "regroup", "as", "regrouped", "regrouped", "regrouped"},
+	"exchange": {"exchange", "exchange", "for", "exchanged", "exchanged", "exchanged"},
+	"trade":    {"trade", "trade", "for", "traded", "traded", "traded"},
+	"rename":   {"rename", "rename", "as", "renamed", "renamed", "renamed"},
+	"carry":    {"carry", "borrow", "as", "carried", "borrowed", "carried"},
 }
 
 // RegroupChoices lists what a class can call regrouping, the default first.
@@ -290,6 +348,8 @@ func (w Vocabulary) verb(form string) string {
 		return v.unbundle
 	case "bundled":
 		return v.bundled
+	case "unbundled":
+		return v.unbundled
 	}
 	return v.into
 }
