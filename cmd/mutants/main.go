@@ -63,9 +63,13 @@ func main() {
 	}
 }
 
-// report tries the changes of a package and prints how many were noticed, and the others.
+// report tries the changes of a package and prints those that no test noticed, then how many were.
 func report(dir string, each int, seed uint64, wait time.Duration, workers int) error {
 	all, err := mutantsOf(dir)
+	if err != nil {
+		return err
+	}
+	others, err := users(dir)
 	if err != nil {
 		return err
 	}
@@ -73,18 +77,18 @@ func report(dir string, each int, seed uint64, wait time.Duration, workers int) 
 	draw.Shuffle(len(all), func(i, j int) { all[i], all[j] = all[j], all[i] })
 	next := make(chan mutant)
 	var mu sync.Mutex
-	var lived []mutant
-	tried := 0
+	tried, lived := 0, 0
 	var done sync.WaitGroup
 	for range workers {
 		done.Go(func() {
 			for m := range next {
-				compiles, noticed := try(dir, m, wait)
+				compiles, noticed := try(dir, others, m, wait)
 				mu.Lock()
 				if compiles {
 					tried++
 					if !noticed {
-						lived = append(lived, m)
+						lived++
+						fmt.Println("  lives:", m)
 					}
 				}
 				mu.Unlock()
@@ -102,11 +106,7 @@ func report(dir string, each int, seed uint64, wait time.Duration, workers int) 
 	}
 	close(next)
 	done.Wait()
-	fmt.Printf("%s: %d of %d noticed (of %d, seed %d)\n", dir, tried-len(lived), tried, len(all), seed)
-	slices.SortFunc(lived, func(a, b mutant) int { return strings.Compare(a.String(), b.String()) })
-	for _, m := range lived {
-		fmt.Println("  lives:", m)
-	}
+	fmt.Printf("%s: %d of %d noticed (of %d, seed %d)\n", dir, tried-lived, tried, len(all), seed)
 	return nil
 }
 
@@ -153,8 +153,8 @@ func mutantsOf(dir string) (all []mutant, err error) {
 }
 
 // try tells whether a change compiles, and whether a test of the core notices it: first
-// those of the package itself, then all.
-func try(dir string, m mutant, wait time.Duration) (compiles, noticed bool) {
+// those of the package itself, then those of the packages that use it, one after another.
+func try(dir string, others []string, m mutant, wait time.Duration) (compiles, noticed bool) {
 	folder, err := os.MkdirTemp("", "mutant-")
 	if err != nil {
 		return false, false
@@ -164,10 +164,10 @@ func try(dir string, m mutant, wait time.Duration) (compiles, noticed bool) {
 	if err != nil {
 		return false, false
 	}
-	if exec.Command("go", "build", "-overlay", overlay, "./core/...").Run() != nil {
+	if exec.Command("go", "build", "-overlay", overlay, "./"+dir+"/...").Run() != nil {
 		return false, false
 	}
-	for _, tests := range []string{"./" + dir + "/...", "./core/..."} {
+	for _, tests := range append([]string{"./" + dir + "/..."}, others...) {
 		cmd := exec.Command("go", "test", "-failfast", "-vet=off", "-timeout", wait.String(), "-overlay", overlay, tests)
 		cmd.Env = append(os.Environ(), "UNITBLOOM_CASES=60")
 		if cmd.Run() != nil {
@@ -175,6 +175,28 @@ func try(dir string, m mutant, wait time.Duration) (compiles, noticed bool) {
 		}
 	}
 	return true, false
+}
+
+// users are the other packages of the core whose tests use one of a folder.
+func users(dir string) (packages []string, err error) {
+	own, err := exec.Command("go", "list", "./"+dir+"/...").Output()
+	if err != nil {
+		return nil, err
+	}
+	tests, err := exec.Command("go", "list", "-test", "-f", "{{.ImportPath}} {{.Deps}}", "./core/...").Output()
+	if err != nil {
+		return nil, err
+	}
+	folder := strings.Fields(string(own))
+	for line := range strings.Lines(string(tests)) {
+		words := strings.FieldsFunc(line, func(r rune) bool { return strings.ContainsRune(" []\n", r) })
+		path, isTest := strings.CutSuffix(words[0], ".test")
+		uses := slices.ContainsFunc(words[1:], func(w string) bool { return slices.Contains(folder, w) })
+		if isTest && uses && !slices.Contains(folder, path) {
+			packages = append(packages, path)
+		}
+	}
+	return packages, nil
 }
 
 // overlay writes the changed file and the list that puts it in place of the real one.

@@ -195,6 +195,9 @@ type CaptureArgs struct {
 }
 
 func (a CaptureArgs) step(moves []board.Move) lesson.Step {
+	if a.Ask == "" {
+		a.Asks = ""
+	}
 	return lesson.Step{Say: say.Line{Own: a.Say}, Ask: say.Line{Own: a.Ask}, Asks: a.Asks, Answer: say.Line{Own: a.Answer},
 		Moves: moves}
 }

@@ -414,6 +414,9 @@ func editStep(s *session, a StepArgs) (Update, error) {
 				*line = say.Line{Own: *own}
 			}
 		}
+		if step.Ask.IsZero() {
+			step.Asks = ""
+		}
 		return nil
 	})
 }

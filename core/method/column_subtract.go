@@ -2,6 +2,7 @@ package method
 
 import (
 	"strconv"
+	"strings"
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
@@ -171,9 +172,13 @@ func (c *columnSubtraction) exchange(p place.Place) {
 		return
 	}
 	c.opened = []place.Place{first, p}
-	form := c.now.Models[0].InPlay()
-	c.key(lesson.Step{Ask: line("minusColumn.same", say.Number("a", say.Given, c.a)),
-		Answer: line("minusColumn.same.answer", say.Form("form", say.Answer, form))})
+	var parts []string
+	for _, count := range c.now.Models[0].InPlay() {
+		v, _ := count.Value()
+		parts = append(parts, v.String())
+	}
+	c.why(line("minusColumn.still", text("a", c.written[0].String())), line("minusColumn.still.answer",
+		text("parts", strings.Join(parts, " + ")), text("a", c.written[0].String())))
 }
 
 // takePlace takes the digit of one place away and writes what is left.
@@ -212,14 +217,8 @@ func (c *columnSubtraction) check() {
 		Look: line("look.both"), Write: []lesson.Write{c.sentence(problem, c.writtenDifference())},
 	}
 	c.step(s)
-	switch {
-	case len(c.opened) == 0 && c.a.Top() == c.low:
-	case len(c.opened) == 0:
+	if len(c.opened) == 0 && c.a.Top() > c.low {
 		c.why(line("minusColumn.why.order"), line("minusColumn.why.order.answer"))
-	default:
-		from, p := c.opened[0], c.opened[1]
-		c.why(line("minusColumn.why", say.PlaceName("from", from)), line("minusColumn.why.answer", say.PlaceName("from", from),
-			say.PlaceName("place", p)))
 	}
 	switch {
 	case c.r.Options["check"] == "by the estimate" && c.sized != "":

@@ -36,22 +36,3 @@ func KindOf(id string) Kind {
 	}
 	return ""
 }
-
-// Label says in a teacher's words when a question of the kind is asked.
-func (k Kind) Label() string {
-	switch k {
-	case Predict:
-		return "Before: the pieces answer it"
-	case Decide:
-		return "Before: we decide, then do it"
-	case Look:
-		return "After: what do we see now?"
-	case Say:
-		return "After: how do we say it?"
-	case Explain:
-		return "After: how or why?"
-	case Check:
-		return "After: does it fit?"
-	}
-	return ""
-}

@@ -31,7 +31,7 @@ export function ActsDialog({ close }: { close: () => void }) {
       ),
     );
     if (!made) return;
-    show(ids[0]!, 0, false);
+    show(ids[0]!, 0);
     close();
   };
   return (

@@ -41,7 +41,7 @@ export function BenchPage() {
     // Coming back from presenting, the lesson stands where it was left.
     const { id: open, status: was, frame } = useLesson.getState();
     if (open === id && was === 'open') {
-      if (frame.scene) show(frame.scene, frame.step, frame.asked);
+      if (frame.scene) show(frame.scene, frame.step, frame.phase);
     } else void openLesson(id);
   }, [id]);
   useEffect(() => {

@@ -7,6 +7,7 @@ import { newId } from '../state/api';
 import { edit, show } from '../state/acts';
 import { notify, sentence, useLesson } from '../state/lesson';
 import { names } from '../shell/names';
+import { AskedWhen, type Asks } from './AskedWhen';
 import css from './CaptureBar.module.css';
 
 const cx = names(css);
@@ -32,6 +33,7 @@ export function CaptureBar() {
   const handle = useLesson((s) => s.handle);
   const [say, setSay] = useState('');
   const [ask, setAsk] = useState('');
+  const [asks, setAsks] = useState<Asks>('look');
   const [answer, setAnswer] = useState('');
   if (!on) return null;
   const clear = () => {
@@ -40,13 +42,13 @@ export function CaptureBar() {
     setAnswer('');
   };
   const endStep = () => {
-    if (run(() => call('endStep', { handle, say, ask, answer }))) clear();
+    if (run(() => call('endStep', { handle, say, ask, asks, answer }))) clear();
   };
   const finish = () => {
     const id = newId();
-    if (edit((h) => call('endCapture', { handle: h, id, title: 'Captured', say, ask, answer }))) {
+    if (edit((h) => call('endCapture', { handle: h, id, title: 'Captured', say, ask, asks, answer }))) {
       clear();
-      show(id, 0, false);
+      show(id, 0);
     }
   };
   return (
@@ -54,6 +56,7 @@ export function CaptureBar() {
       <b>Step {steps + 1}</b>
       <Input aria-label="Say" placeholder="Say" value={say} onChange={(e) => setSay(e.target.value)} />
       <Input aria-label="Ask" placeholder="Ask" value={ask} onChange={(e) => setAsk(e.target.value)} />
+      <AskedWhen asks={asks} choose={setAsks} />
       <Input
         aria-label="Answer"
         placeholder="Answer"

@@ -6,7 +6,7 @@ import { call } from '../core/core';
 import { newId } from '../state/api';
 import { edit, show } from '../state/acts';
 import { useLesson } from '../state/lesson';
-import { back, next, useReveal } from '../state/walk';
+import { back, next, reveal } from '../state/walk';
 import { OpenDialog } from './OpenDialog';
 import { names } from '../shell/names';
 import css from './Prompt.module.css';
@@ -18,10 +18,9 @@ export function Prompt() {
   const frame = useLesson((s) => s.frame);
   const scene = useLesson((s) => s.outline.scenes.find((x) => x.id === s.frame.scene));
   const readOnly = useLesson((s) => s.readOnly);
-  const { revealed, reveal } = useReveal();
   const [editing, setEditing] = useState(false);
   if (!scene || frame.steps === 0) return null;
-  const number = frame.asked ? frame.step + 1 : frame.step;
+  const number = frame.phase === '' ? frame.step : frame.step + 1;
   return (
     <section className={cx('prompt')} aria-label="Step">
       <div className={cx('prompt-text')}>
@@ -29,16 +28,16 @@ export function Prompt() {
           <p className={cx('say')}>{scene.title}</p>
         ) : (
           <>
-            <p className={cx('say')}>{frame.prompt.say}</p>
+            {frame.prompt.say && <p className={cx('say')}>{frame.prompt.say}</p>}
             {frame.prompt.ask && (
               <p className={cx('ask')}>
                 {frame.prompt.ask}{' '}
-                {revealed ? (
-                  <strong className={cx('answer')}>{frame.prompt.answer}</strong>
-                ) : (
+                {frame.open ? (
                   <Button size="small" onClick={reveal}>
                     Reveal
                   </Button>
+                ) : (
+                  <strong className={cx('answer')}>{frame.prompt.answer}</strong>
                 )}
               </p>
             )}
@@ -89,5 +88,5 @@ function StepMenu({ scene, step, edit: words }: { scene: string; step: number; e
 function anotherLike(scene: string) {
   const id = newId();
   const seed = crypto.getRandomValues(new Uint32Array(1))[0]!;
-  if (edit((handle) => call('anotherLike', { handle, scene, id, seed }))) show(id, 0, false);
+  if (edit((handle) => call('anotherLike', { handle, scene, id, seed }))) show(id, 0);
 }

@@ -37,7 +37,7 @@ export function Stem({ onExample }: { onExample: () => void }) {
                       aria-current={scene.id === here && step === n + 1 ? 'step' : undefined}
                       title={s.misfit ?? s.say}
                       data-step={n + 1}
-                      onClick={() => show(scene.id, n + 1, false)}
+                      onClick={() => show(scene.id, n + 1)}
                     >
                       {n + 1}
                     </button>
@@ -70,7 +70,7 @@ function scrub(e: PointerEvent, scene: string) {
   const leaf = document.elementFromPoint(e.clientX, e.clientY)?.closest<HTMLElement>('[data-step]');
   const step = Number(leaf?.dataset.step ?? 0);
   const { frame } = useLesson.getState();
-  if (step && (frame.scene !== scene || frame.step !== step)) show(scene, step, false);
+  if (step && (frame.scene !== scene || frame.step !== step)) show(scene, step);
 }
 
 function leafClass(here: boolean, n: number, step: number, misfit?: string) {
@@ -112,7 +112,7 @@ function Bud({
           className={cx('bud')}
           data-focus={here ? '' : undefined}
           aria-current={here ? 'true' : undefined}
-          onClick={() => show(scene.id, 0, false)}
+          onClick={() => show(scene.id, 0)}
         >
           <span className={cx('bud-number')}>{number}</span>
           <span className={cx('bud-title')}>{scene.title || 'Untitled'}</span>

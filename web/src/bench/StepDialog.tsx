@@ -5,6 +5,7 @@ import { Dialog } from '../shell/later';
 import { call } from '../core/core';
 import { edit } from '../state/acts';
 import { useLesson } from '../state/lesson';
+import { AskedWhen, type Asks } from './AskedWhen';
 
 const fields = [
   ['say', 'Say'],
@@ -16,13 +17,17 @@ const fields = [
 /** The step whose words are shown above the board. */
 export function StepDialog({ close }: { close: () => void }) {
   const [{ scene, step, line }] = useState(() => {
-    const { frame } = useLesson.getState();
-    return { scene: frame.scene, step: frame.asked ? frame.step : frame.step - 1, line: frame.prompt };
+    const { frame, outline } = useLesson.getState();
+    const step = frame.phase === '' ? frame.step - 1 : frame.step;
+    // The answer of an open question is held back from the board, not from the teacher.
+    const line = outline.scenes.find((s) => s.id === frame.scene)!.steps[step]!;
+    return { scene: frame.scene, step, line };
   });
   const [words, setWords] = useState({ say: line.say, ask: line.ask, answer: line.answer, look: line.look });
+  const [asks, setAsks] = useState((line.asks || 'decide') as Asks);
   const [pause, setPause] = useState(!!line.pause);
   const save = () => {
-    if (edit((handle) => call('editStep', { handle, scene, step, ...words, pause }))) close();
+    if (edit((handle) => call('editStep', { handle, scene, step, ...words, asks, pause }))) close();
   };
   const remove = () => {
     if (edit((handle) => call('editStep', { handle, scene, step, remove: true }))) close();
@@ -55,6 +60,10 @@ export function StepDialog({ close }: { close: () => void }) {
           />
         </label>
       ))}
+      <label className="field">
+        When it is asked
+        <AskedWhen asks={asks} choose={setAsks} />
+      </label>
       <Checkbox checked={pause} onChange={(e) => setPause(e.target.checked)}>
         Played by itself, it waits here
       </Checkbox>

@@ -46,7 +46,7 @@ export function useExample() {
     if (!preview.plain) return false;
     const id = newId();
     if (!edit((handle) => call('addExample', { handle, id, ...request }))) return false;
-    show(id, 0, false);
+    show(id, 0);
     return true;
   };
   return { methods, method, choose, typed, setTyped, model, setModel, picked, setPicked, preview, add };

@@ -261,15 +261,33 @@ export interface Calls {
     answer: Lesson;
   };
   /**
-   * Goes to a step of a scene.
+   * Goes to a position: so many steps of a scene, and a phase of the next.
    */
   show: {
     arg: {
       handle: number;
       scene: string;
       step: number;
-      asked?: boolean;
+      phase?: string;
       present?: boolean;
+    };
+    answer: Frame;
+  };
+  /**
+   * Goes one phase, step or scene on.
+   */
+  forward: {
+    arg: {
+      handle: number;
+    };
+    answer: Frame;
+  };
+  /**
+   * Goes to where forward came from.
+   */
+  backward: {
+    arg: {
+      handle: number;
     };
     answer: Frame;
   };
@@ -336,6 +354,7 @@ export interface Calls {
       ask?: string;
       answer?: string;
       look?: string;
+      asks?: 'predict' | 'decide' | 'look' | 'say' | 'explain' | 'check';
       pause?: boolean;
       remove?: boolean;
     };
@@ -442,6 +461,7 @@ export interface Calls {
       handle: number;
       say: string;
       ask: string;
+      asks?: 'predict' | 'decide' | 'look' | 'say' | 'explain' | 'check';
       answer: string;
     };
     answer: Captured;
@@ -454,6 +474,7 @@ export interface Calls {
       handle: number;
       say: string;
       ask: string;
+      asks?: 'predict' | 'decide' | 'look' | 'say' | 'explain' | 'check';
       answer: string;
       id: string;
       title: string;
@@ -581,6 +602,7 @@ export interface Plain {
 export interface PlainStep {
   say: string;
   ask: string;
+  asks: string;
   answer: string;
   look: string;
   write: Write[];
@@ -3101,6 +3123,7 @@ export interface SceneLine {
 export interface StepLine {
   say: string;
   ask: string;
+  asks?: string;
   answer: string;
   look: string;
   moves: number;
@@ -3262,7 +3285,11 @@ export interface Step {
    */
   ask: string | Message;
   /**
-   * The answer, held back until it is revealed.
+   * The kind of the question: predict and decide come before the moves, the others after; decide when left out.
+   */
+  asks?: 'predict' | 'decide' | 'look' | 'say' | 'explain' | 'check';
+  /**
+   * The answer, held back until it is revealed. Where nothing is asked, it is told.
    */
   answer: string | Message;
   /**
@@ -3297,6 +3324,7 @@ export interface Step {
 export interface Message {
   id: string;
   values?: Value[];
+  then?: Message;
 }
 export interface Value {
   name: string;
@@ -3361,7 +3389,8 @@ export interface Frame {
   scene: string;
   step: number;
   steps: number;
-  asked: boolean;
+  phase: string;
+  open: boolean;
   scratch: boolean;
   canUndo: boolean;
   canRedo: boolean;

@@ -20,7 +20,8 @@ export function Foot({ children }: { children: ReactNode }) {
 
 /** Ten petals, and a dot for each step. */
 function Progress() {
-  const { scene, step, steps } = useLesson((s) => s.frame);
+  const { scene, step: over, steps, phase } = useLesson((s) => s.frame);
+  const step = phase === '' ? over : over + 1;
   return (
     <>
       <span className={cx('petals')} role="img" aria-label={`Step ${step} of ${steps}`}>
@@ -34,7 +35,7 @@ function Progress() {
               className={cx(n === step ? 'now' : n < step ? 'done' : '')}
               aria-label={n === 0 ? 'Start' : `Step ${n}`}
               aria-current={n === step ? 'step' : undefined}
-              onClick={() => show(scene, n, false)}
+              onClick={() => show(scene, n)}
             >
               {n === 0 ? '•' : n}
             </button>

@@ -14,7 +14,7 @@ import { setPresenting, show } from '../state/acts';
 import { useLesson } from '../state/lesson';
 import { finishBeats } from '../state/motion';
 import { openLesson } from '../state/session';
-import { useReveal } from '../state/walk';
+import { reveal } from '../state/walk';
 import { Cue } from './Cue';
 import { Foot, PlayMenu } from './Foot';
 import { KeyList } from './KeyList';
@@ -32,7 +32,6 @@ export function PresentPage() {
   const status = usePresented(id);
   const frame = useLesson((s) => s.frame);
   const scene = useLesson((s) => s.outline.scenes.find((x) => x.id === s.frame.scene));
-  const { revealed, reveal } = useReveal();
   const { forward, backward, offered, keep, putAway } = useSteps();
   const { pace, setPace } = usePlay(forward);
   const quit = useQuit(id);
@@ -52,18 +51,18 @@ export function PresentPage() {
     b: () => setBlank((x) => !x),
     f: toggleFullScreen,
     w: () => setWritten((x) => !x),
-    Home: () => scene && show(scene.id, 0, false),
+    Home: () => scene && show(scene.id, 0),
     Escape: quit,
     '?': () => setListed(true),
   });
 
   if (status !== 'open' || !scene) return <main className={cx('present')} aria-busy="true" />;
   if (blank) return <Blank showAgain={() => setBlank(false)} />;
-  const yourTurn = theirs > 0 && frame.asked && frame.step >= frame.steps - theirs && !revealed;
+  const yourTurn = theirs > 0 && frame.open && frame.step >= frame.steps - theirs;
   return (
     <main className={cx('present')}>
       <h1 className="sr-only">{scene.title}</h1>
-      <Cue title={scene.title} revealed={revealed} yourTurn={yourTurn} />
+      <Cue title={scene.title} yourTurn={yourTurn} />
       <div className={cx('board')} onPointerDown={finishBeats}>
         <Stage presenting />
         {written && <WrittenSide />}
@@ -73,7 +72,7 @@ export function PresentPage() {
       <CountBar />
       <Foot>
         <Button onClick={backward}>Back</Button>
-        <Button onClick={reveal} disabled={revealed || !frame.prompt.ask}>
+        <Button onClick={reveal} disabled={!frame.open}>
           Reveal
         </Button>
         <Button type="primary" onClick={forward}>
@@ -101,7 +100,7 @@ function usePresented(id: string) {
   useEffect(() => {
     setPresenting(true);
     const { id: open, status: was, frame: at } = useLesson.getState();
-    if (open === id && was === 'open') show(at.scene, at.step, at.asked);
+    if (open === id && was === 'open') show(at.scene, at.step, at.phase);
     else void openLesson(id);
     return () => setPresenting(false);
   }, [id]);

@@ -8,7 +8,7 @@ export function usePlay(forward: () => void) {
   /** Seconds for a step; 0 is by hand. */
   const [pace, setPace] = useState(0);
   useEffect(() => {
-    if (!pace || (frame.prompt.pause && !frame.asked)) return;
+    if (!pace || (frame.prompt.pause && frame.phase === '')) return;
     const timer = setTimeout(forward, pace * 1000);
     return () => clearTimeout(timer);
   }, [pace, frame, forward]);

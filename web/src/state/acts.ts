@@ -43,7 +43,7 @@ function blocked() {
 }
 
 /** Runs something that the core may refuse. */
-function attempt(run: () => void): boolean {
+export function attempt(run: () => void): boolean {
   try {
     run();
     return true;
@@ -87,11 +87,11 @@ export function dropScratch() {
   attempt(() => applyFrame(call('dropScratch', { handle: get().handle })));
 }
 
-/** Goes to a step of a scene; asked shows the question of the step to come. */
-export function show(scene: string, step: number, asked: boolean) {
+/** Goes to where so many steps of a scene are over, and the next is in a phase. */
+export function show(scene: string, step: number, phase = '') {
   attempt(() => {
     finishBeats();
-    playFrame(call('show', { handle: get().handle, scene, step, asked, present: get().presenting }));
+    playFrame(call('show', { handle: get().handle, scene, step, phase, present: get().presenting }));
   });
 }
 

@@ -1,6 +1,6 @@
 // A door for tests: it notes what is asked, and answers as the test says.
 import type { Frame } from '../core/core';
-import { emptyFrame, set } from './lesson';
+import { emptyFrame } from './lesson';
 
 export interface Asked {
   op: string;
@@ -21,39 +21,13 @@ export function fakeDoor(answer: (asked: Asked) => unknown): Asked[] {
   return list;
 }
 
-/** A frame of a scene at a step, with an empty board. */
-export const frameAt = (scene: string, step: number, asked: boolean, steps: number): Frame => ({
+/** A frame of a scene at a step and a phase of the next, with an empty board. */
+export const frameAt = (scene: string, step: number, phase: string): Frame => ({
   ...emptyFrame,
   scene,
   step,
-  steps,
-  asked,
+  steps: 9,
+  phase,
+  open: phase === 'asked' || phase === 'moved',
   board: { models: [], notation: '' },
 });
-
-/** A lesson whose scenes have steps that ask or only say. */
-export function openFake(scenes: Record<string, ('asks' | 'says')[]>) {
-  set({
-    handle: 1,
-    outline: {
-      id: 'x',
-      title: 'T',
-      objective: '',
-      words: {},
-      record: [],
-      scenes: Object.entries(scenes).map(([id, steps]) => ({
-        id,
-        title: id,
-        show: [],
-        marks: '',
-        steps: steps.map((kind) => ({
-          say: 'We look.',
-          ask: kind === 'asks' ? 'How many?' : '',
-          answer: '',
-          look: '',
-          moves: 0,
-        })),
-      })),
-    },
-  });
-}

@@ -129,7 +129,7 @@ function standAt() {
   const scene = outline.scenes.find((s) => s.id === frame.scene) ?? outline.scenes[0];
   if (!scene) return set({ frame: emptyFrame, models: [], notation: '' });
   const step = Math.min(frame.step, scene.steps.length);
-  playFrame(call('show', { handle, scene: scene.id, step, asked: false, present: presenting }));
+  playFrame(call('show', { handle, scene: scene.id, step, present: presenting }));
 }
 
 export function closeLesson() {

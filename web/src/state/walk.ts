@@ -1,51 +1,27 @@
-// Going through a scene: say and ask, then reveal and act. The same walk serves
+// Going through a lesson: the core says where a press leads. The same walk serves
 // preparing and presenting.
-import { useState } from 'react';
-import { show } from './acts';
-import { useLesson } from './lesson';
-import { finishBeats } from './motion';
+import { call } from '../core/core';
+import { attempt } from './acts';
+import { get } from './lesson';
+import { finishBeats, playFrame } from './motion';
 
-/** One press forward: the question of the next step, then its answer and moves. */
+/** One press forward: the next phase of a step, the next step, the next scene. */
 export function next() {
-  const { frame, outline } = useLesson.getState();
-  const at = outline.scenes.findIndex((s) => s.id === frame.scene);
-  const scene = outline.scenes[at];
-  if (!scene) return;
-  finishBeats();
-  if (frame.asked) show(scene.id, frame.step + 1, false);
-  else if (frame.step < scene.steps.length) {
-    if (scene.steps[frame.step]!.ask) show(scene.id, frame.step, true);
-    else show(scene.id, frame.step + 1, false);
-  } else {
-    const following = outline.scenes[at + 1];
-    if (following) show(following.id, 0, false);
-  }
+  attempt(() => {
+    finishBeats();
+    playFrame(call('forward', { handle: get().handle }));
+  });
 }
 
 /** One press back: exactly where the class was before. */
 export function back() {
-  const { frame, outline } = useLesson.getState();
-  const at = outline.scenes.findIndex((s) => s.id === frame.scene);
-  const scene = outline.scenes[at];
-  if (!scene) return;
-  finishBeats();
-  if (frame.asked) show(scene.id, frame.step, false);
-  else if (frame.step > 0) show(scene.id, frame.step - 1, scene.steps[frame.step - 1]!.ask !== '');
-  else {
-    const before = outline.scenes[at - 1];
-    if (before) show(before.id, before.steps.length, false);
-  }
+  attempt(() => {
+    finishBeats();
+    playFrame(call('backward', { handle: get().handle }));
+  });
 }
 
-/**
- * Whether the answer of the present step is shown: when it was asked for, or the
- * step is made. A step that is left is held back again when the class returns.
- */
-export function useReveal() {
-  const frame = useLesson((s) => s.frame);
-  const [revealedFor, setRevealedFor] = useState<object>();
-  return {
-    revealed: !frame.asked || revealedFor === frame.prompt,
-    reveal: () => setRevealedFor(useLesson.getState().frame.prompt),
-  };
+/** The answer of an open question: one press forward, or two when the pieces move first. */
+export function reveal() {
+  for (let press = 0; get().frame.open && press < 2; press++) next();
 }
