@@ -2,6 +2,7 @@ package lesson
 
 import (
 	"encoding/json"
+	"errors"
 	"os"
 	"path/filepath"
 	"strings"
@@ -11,6 +12,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	_ "unitbloom/core/model"
+	"unitbloom/core/say"
 )
 
 // What a lesson takes at most is reckoned without writing it out, and is never less than
@@ -71,4 +73,100 @@ func TestANewerLessonIsOpenedWhenAnythingOfItIsRead(t *testing.T) {
 	assert.Equal(t, 2, l.Newer.Unread)
 	_, err = read(strange)
 	require.ErrorIs(t, err, ErrNewer)
+}
+
+// A lesson is reckoned at its length in whatever it is long.
+func TestEveryPartOfALessonIsReckoned(t *testing.T) {
+	long := strings.Repeat("\u0001", 40_000)
+	base := func() Lesson {
+		var l Lesson
+		require.NoError(t, json.Unmarshal([]byte(`{"format":2,"title":"T","words":{},"scenes":[{"id":"a","title":"A","start":{"models":[{"kind":"blocks","pieces":[]}]}}]}`), &l))
+		return l
+	}
+	for what, grow := range map[string]func(*Lesson){
+		"title":     func(l *Lesson) { l.Title = long },
+		"objective": func(l *Lesson) { l.Objective = long },
+		"shapes":    func(l *Lesson) { l.Words.Shapes = long },
+		"columns":   func(l *Lesson) { l.Words.Columns = long },
+		"scene":     func(l *Lesson) { l.Scenes[0].Title = long },
+		"problem":   func(l *Lesson) { l.Scenes[0].Made = &Made{Problem: long} },
+		"answer":    func(l *Lesson) { l.Scenes[0].Made = &Made{Answer: long} },
+		"options": func(l *Lesson) {
+			made := Made{Options: map[string]string{}}
+			for i := range 300 {
+				made.Args = append(made.Args, strings.Repeat("9", 150))
+				made.Options[strings.Repeat("o", i%50+1)+string(rune('a'+i%26))] = strings.Repeat("v", 100)
+			}
+			l.Scenes[0].Made = &made
+		},
+		"show":  func(l *Lesson) { l.Scenes[0].Show = []string{strings.Repeat("n", 40_000)} },
+		"steps": func(l *Lesson) { l.Scenes[0].SetSteps([]Step{{Say: say.Line{Own: long}}}) },
+		"ink": func(l *Lesson) {
+			l.Scenes[0].Ink = []Stroke{{ID: "i", Points: make([][2]int, 4000)}}
+			for i := range l.Scenes[0].Ink[0].Points {
+				l.Scenes[0].Ink[0].Points[i] = [2]int{-19999, -19999}
+			}
+		},
+		"notes":  func(l *Lesson) { l.Scenes[0].Notes = []Note{{ID: "n", Text: long}} },
+		"record": func(l *Lesson) { l.Record = []Entry{{Text: long}, {Scene: long}} },
+	} {
+		l := base()
+		grow(&l)
+		written, err := json.Marshal(l)
+		require.NoError(t, err)
+		assert.Greater(t, len(written), 30_000, what)
+		assert.GreaterOrEqual(t, l.atMost(), len(written), what)
+	}
+}
+
+// One that is too long already may become shorter, and not longer.
+func TestAFullLessonMayBecomeShorter(t *testing.T) {
+	scene := func(id string, letters int) Scene {
+		var s Scene
+		require.NoError(t, json.Unmarshal([]byte(`{"id":"`+id+`","title":"A","start":{"models":[{"kind":"blocks","pieces":[]}]}}`), &s))
+		s.Title = strings.Repeat("x", letters)
+		return s
+	}
+	full := Lesson{Title: "T", Scenes: []Scene{scene("a", MaxBytes), scene("b", 50)}}
+	shorter := full
+	shorter.Scenes = full.Scenes[:1]
+	require.NoError(t, shorter.fits(full))
+	require.NoError(t, full.fits(full), "as long as it was")
+	require.ErrorContains(t, full.fits(shorter), "this lesson is full")
+}
+
+func TestALineIsAsLongInAnyLetters(t *testing.T) {
+	faults := func(letter string, n int) faultList {
+		var out faultList
+		s := Step{Ask: say.Line{Own: strings.Repeat(letter, n)}}
+		s.faults(&out, "steps[0]", Minor)
+		return out
+	}
+	for _, letter := range []string{"a", "é", "語"} {
+		assert.Empty(t, faults(letter, maxText), letter)
+		require.Len(t, faults(letter, maxText+1), 1, letter)
+		assert.Equal(t, "steps[0].ask", faults(letter, maxText+1)[0].Path)
+	}
+}
+
+// A step that is refused keeps its totals, and so do those after it.
+func TestOnlyStepsThatFitAreStamped(t *testing.T) {
+	var s Scene
+	require.NoError(t, json.Unmarshal([]byte(`{"id":"a","title":"A","start":{"models":[{"kind":"blocks","pieces":[{"place":"ones","count":3}]}]},"steps":[
+		{"say":"","ask":"","answer":"","look":"","moves":[{"kind":"place","amount":"1 ten"}],"write":[],"total":"","unitForm":""},
+		{"say":"","ask":"","answer":"","look":"","moves":[{"kind":"bundle","place":"ones"}],"write":[],"total":"made","unitForm":""},
+		{"say":"","ask":"","answer":"","look":"","moves":[],"write":[],"total":"made","unitForm":""}]}`), &s))
+	s = s.Stamp()
+	assert.Equal(t, []string{"13", "made", "made"}, []string{s.Steps[0].Total, s.Steps[1].Total, s.Steps[2].Total})
+}
+
+// What cannot be read says why; what is newer is taken as far as it is understood.
+func TestWhatIsImportedIsReadFirst(t *testing.T) {
+	_, err := Import([]byte(`{"format":2,"title":7}`))
+	var faults *FileError
+	require.Error(t, err)
+	require.False(t, errors.As(err, &faults), "it was never read: %v", err)
+	l, err := Import([]byte(`{"format":3,"title":"T","mood":"bright","scenes":[{"id":"a","title":"A","start":{"models":[{"kind":"blocks","pieces":[]}]}}]}`))
+	require.NoError(t, err)
+	require.NotNil(t, l.Newer)
 }

@@ -35,7 +35,18 @@ func TestAPieceMayStandInTheLastGroupFrameAndPart(t *testing.T) {
 	}
 	require.NoError(t, decodeBoard(of("frame", 12)))
 	require.Error(t, decodeBoard(of("frame", 13)))
-	require.Error(t, decodeBoard(of("frame", -1)))
+	for _, c := range []struct {
+		field string
+		n     int
+		says  string
+	}{
+		{"frame", -1, "frame: -1 is not from 0 to"}, {"frame", 100_000, "frame: 100000 is not from 0 to"},
+		{"group", -1, "group: -1 is not from 0 to"}, {"group", 100_000, "group: 100000 is not from 0 to"},
+		{"part", -1, "part: -1 is not from 0 to"}, {"part", 100_000, "part: 100000 is not from 0 to"},
+		{"ring", -1, "ring: -1 is not from 0 to"}, {"ring", 100_000, "ring: 100000 is not from 0 to"},
+	} {
+		assert.ErrorContains(t, decodeBoard(of(c.field, c.n)), c.says)
+	}
 }
 
 func frames(n int) string {
@@ -183,4 +194,98 @@ func TestOpenedPiecesAreToldUnderACoverOnlyWhenTheyWereAskedFor(t *testing.T) {
 	assert.Contains(t, said(`{"kind":"unbundle","place":"tens"}`), "1 ten", "one was asked for")
 	assert.NotContains(t, said(`{"kind":"unbundle","place":"tens","pieces":[{"place":"tens","count":2}]}`), "2",
 		"how many were found is not told")
+}
+
+func TestATileIsAsWideAsItMayBe(t *testing.T) {
+	of := func(width int) string {
+		return fmt.Sprintf(`{"models":[{"kind":"blocks","pieces":[]}],"tiles":[{"width":%d}]}`, width)
+	}
+	require.NoError(t, decodeBoard(of(board.MaxWidth)))
+	require.ErrorContains(t, decodeBoard(of(board.MaxWidth+1)), "width")
+	require.ErrorContains(t, decodeBoard(of(-1)), "width")
+}
+
+// A board is what its models are: without tiles it is written all the same, and one
+// without anything is like another such.
+func TestABoardWithoutTilesIsWritten(t *testing.T) {
+	b, err := board.Parse("blocks 3o")
+	require.NoError(t, err)
+	raw, err := board.Board{Models: b.Models}.MarshalJSON()
+	require.NoError(t, err)
+	assert.Contains(t, string(raw), `"blocks"`)
+	assert.True(t, board.Board{}.Same(board.Board{}))
+	assert.False(t, board.Board{}.Same(b))
+}
+
+func TestCoversOfOtherModelsStayWhenOneGoes(t *testing.T) {
+	b, err := play(t, "blocks 3o | rack 2: 4 0", `{"kind":"cover","zone":"ones"}`, `{"kind":"cover","model":1}`, `{"kind":"removeModel","model":1}`)
+	require.NoError(t, err)
+	require.Len(t, b.Covers, 1)
+	assert.Equal(t, "ones", b.Covers[0].Zone)
+	b, err = play(t, "blocks 3o | rack 2: 4 0", `{"kind":"cover","zone":"ones"}`, `{"kind":"cover","model":1}`, `{"kind":"removeModel"}`)
+	require.NoError(t, err)
+	require.Len(t, b.Covers, 1)
+	assert.Equal(t, board.AllZone, b.Covers[0].Zone)
+	assert.Equal(t, 0, b.Covers[0].Model)
+}
+
+// A zone and a part of it are covered each on its own; the same cover twice is one.
+func TestTheSameCoverIsLaidOnce(t *testing.T) {
+	part := `{"kind":"cover","zone":"ones","at":{"x":1,"y":1,"w":20,"h":20}}`
+	whole := `{"kind":"cover","zone":"ones"}`
+	for _, c := range []struct {
+		moves []string
+		want  int
+	}{{[]string{whole, part}, 2}, {[]string{part, whole}, 2}, {[]string{part, `{"kind":"cover","zone":"tens"}`}, 2}} {
+		b, err := play(t, "blocks 3t 3o", c.moves...)
+		require.NoError(t, err)
+		assert.Len(t, b.Covers, c.want, c.moves)
+	}
+	for _, twice := range []string{part, whole} {
+		b, err := play(t, "blocks 3t 3o", twice, twice)
+		if err == nil {
+			assert.Len(t, b.Covers, 1, twice)
+		}
+	}
+}
+
+func TestATrainSnapsInsideAndTakesAColourThatThereIs(t *testing.T) {
+	_, err := play(t, "cubes 6", `{"kind":"snap","train":1,"after":6}`)
+	assert.EqualError(t, err, "The count must be from 1 to 5. 6 is not.")
+	_, err = play(t, "cubes 6", `{"kind":"snap","train":1,"after":5}`)
+	assert.NoError(t, err)
+	for _, part := range []int{-1, 9, 99} {
+		_, err = play(t, "cubes 6", fmt.Sprintf(`{"kind":"colour","part":%d,"pieces":[{"count":2}]}`, part))
+		assert.ErrorContains(t, err, "must be from", part)
+	}
+}
+
+// The groups at the side of a chart share its height among them.
+func TestGroupsOfAChartShareItsHeight(t *testing.T) {
+	for groups := 1; groups <= 5; groups++ {
+		b, err := play(t, "discs 3h 4t 2o", fmt.Sprintf(`{"kind":"groups","count":%d}`, groups))
+		require.NoError(t, err)
+		l := b.Lay(0)
+		heights := map[int]bool{}
+		top, bottom := l.H, 0
+		for _, z := range l.Zones {
+			if role, _ := z.Is(); role == "group" {
+				heights[z.H] = true
+				top, bottom = min(top, z.Y), max(bottom, z.Y+z.H)
+			}
+		}
+		assert.Len(t, heights, 1, "%d groups", groups)
+		assert.Equal(t, 0, top)
+		assert.InDelta(t, l.H, bottom, float64(groups), "%d groups", groups)
+	}
+}
+
+func TestEmptyCellsAreCounted(t *testing.T) {
+	b, err := board.Parse("counters 2x5 2x5: 7")
+	require.NoError(t, err)
+	said := map[string]string{}
+	for _, r := range b.ReadOuts(0, say.Vocabulary{}) {
+		said[r.ID] = r.Text
+	}
+	assert.Equal(t, "13 more makes 20", said["empty"])
 }
