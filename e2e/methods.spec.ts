@@ -20,7 +20,7 @@ const problems: Record<string, [method: string, typed: string, end: RegExp][]> =
     ['Find what is missing', '? + 7 = 15', /8 \+ 7 = 15/],
   ],
   Subtract: [
-    ['Subtraction facts', '14 - 6', /8 \+ 6 = 14/],
+    ['Subtraction facts', '14 - 6', /14 − 6 = 8/],
     ['What is the difference?', '63, 28', /63 − 28 = 35/],
     ['Column subtraction', '4 002 - 1 567', /4002 − 1567 = 2435/],
     ['A row of problems', '14 - 10, 23 - 10, 35 - 10', /35 − 10 = 25/],
@@ -28,6 +28,8 @@ const problems: Record<string, [method: string, typed: string, end: RegExp][]> =
   Multiply: [
     ['Ten times as much', '3.05 × 10', /3\.05 × 10 = 30\.5/],
     ['Rows and columns', '7 × 6', /6 × 7 = 42/],
+    ['A fact and its unit', '30 × 4', /30 × 4 = 120/],
+    ['Column multiplication', '126 × 4', /126 × 4 = 504/],
   ],
   Divide: [
     ['Share out', '97 ÷ 4', /97 ÷ 4 = 24 remainder 1/],
@@ -62,7 +64,7 @@ for (const [operation, list] of Object.entries(problems)) {
         hasText: new RegExp(`^${steps}$`),
       });
       await page.getByRole('button', { name: 'Next', exact: true }).focus();
-      for (let n = 0; n < 2 * steps + 2 && (await last.count()) === 0; n++)
+      for (let n = 0; n < 3 * steps + 2 && (await last.count()) === 0; n++)
         await page.keyboard.press('Enter');
       await expect(page.locator('.Lines_lines')).toContainText(end);
       await expect(page.locator('.Prompt_misfit-note')).toHaveCount(0);
@@ -76,7 +78,7 @@ test('a wrong problem is answered under the field with what would fit', async ({
   const dialog = page.getByRole('dialog');
   await dialog.getByText('Divide', { exact: true }).click();
   await write(dialog.locator('.ExampleDialog_problem'), '97 ÷ 0');
-  await expect(dialog.getByRole('alert')).toContainText('0 does not fit here. Use 2 to 9.');
+  await expect(dialog.getByRole('alert')).toContainText('0 does not fit here. Use 1 to 9.');
   await expect(dialog.getByRole('button', { name: 'Add to the lesson' })).toBeDisabled();
 });
 
@@ -96,10 +98,10 @@ test('steps are split, joined and moved, where the moves allow it', async ({ pag
   await page.getByRole('button', { name: /^Step 2:/ }).click();
   await settled(page);
   await choose(page, 'Change order', 'Split in two');
-  await expect(page.locator('.Prompt_prompt-place')).toHaveText('2 of 10');
+  await expect(page.locator('.Prompt_prompt-place')).toHaveText('2 of 13');
   await choose(page, 'Change order', 'Join to the next');
-  await expect(page.locator('.Prompt_prompt-place')).toHaveText('2 of 9');
-  await page.getByRole('button', { name: /^Step 5:/ }).click();
+  await expect(page.locator('.Prompt_prompt-place')).toHaveText('2 of 12');
+  await page.getByRole('button', { name: /^Step 6:/ }).click();
   await settled(page);
   await choose(page, 'Change order', 'Earlier');
   await expect(page.getByRole('alert')).toContainText('does not fit then');
@@ -111,7 +113,7 @@ test('the teacher captures an example with her own hands', async ({ page }) => {
   const bar = page.getByRole('toolbar', { name: 'Capturing' });
   await page.getByRole('button', { name: 'Bundle' }).last().click();
   await write(bar.getByLabel('Say'), 'Ten ones make a ten.');
-  await write(bar.getByLabel('Ask'), 'How many ones stay?');
+  await write(bar.getByLabel('Ask', { exact: true }), 'How many ones stay?');
   await write(bar.getByLabel('Answer'), 'Three.');
   await bar.getByRole('button', { name: 'End of step' }).click();
   await page.getByRole('button', { name: 'Add 1 ten' }).click();
@@ -122,6 +124,8 @@ test('the teacher captures an example with her own hands', async ({ page }) => {
   await page.getByRole('button', { name: 'Next', exact: true }).click();
   await expect(page.locator('.Prompt_prompt')).toContainText('How many ones stay?');
   await expect(page.locator('.Prompt_prompt')).not.toContainText('Three.');
+  // The ones have moved, and are not counted for the class.
+  await expect(says(page, 'unitForm')).toHaveText('?');
   await page.getByRole('button', { name: 'Next', exact: true }).click();
   await expect(says(page, 'unitForm')).toHaveText('1 ten 3 ones');
   await page.getByRole('button', { name: 'Next', exact: true }).click();
@@ -135,11 +139,12 @@ test('presented, an example plays by itself, and the last step is left to the cl
   await present(page);
   await choose(page, 'Play', 'Your turn: all steps');
   await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowRight');
   await expect(page.locator('.Cue_cue')).toContainText('Your turn.');
   await page.keyboard.press('r');
-  await expect(page.locator('.Cue_cue')).toContainText('With the tens');
+  await expect(page.locator('.Cue_cue')).toContainText('4 tens.');
   await choose(page, 'Play', 'By itself, every 4 seconds');
-  await expect(page.getByRole('img', { name: 'Step 2 of 4' })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole('img', { name: 'Step 3 of 6' })).toBeVisible({ timeout: 20_000 });
 });
 
 test('what children saw stands with the example, and the slow way beside the fast way', async ({ page }) => {
@@ -176,10 +181,14 @@ test('a finger along the leaves goes through the steps, and one that waits stops
   await page.mouse.down();
   await page.mouse.move(to.x + 12, to.y + 15, { steps: 12 });
   await page.mouse.up();
-  await expect(page.locator('.Prompt_prompt-place')).toHaveText('6 of 9');
+  await expect(page.locator('.Prompt_prompt-place')).toHaveText('6 of 12');
   await page.getByRole('button', { name: 'Edit step' }).click();
+  // When the question is asked is chosen in a teacher's words.
+  await page.getByLabel('When it is asked').press('ArrowDown');
+  await page.getByTitle('After: how, or why?').click();
   await page.getByLabel('Played by itself, it waits here').check();
   await page.getByRole('button', { name: 'Save' }).click();
   await page.getByRole('button', { name: 'Edit step' }).click();
   await expect(page.getByLabel('Played by itself, it waits here')).toBeChecked();
+  await expect(page.getByTitle('After: how, or why?')).toBeVisible();
 });

@@ -325,6 +325,8 @@ func (c *columnAddition) bundle(p place.Place, tens, left int) {
 	mark := digitCell("mark", next, tens, board.Select{Place: next, Part: &none, State: "any"})
 	stay := "columnAdd.regroup.answer"
 	switch {
+	case tens > 1 && left == 0:
+		stay = "columnAdd.regroup.many.none"
 	case tens > 1:
 		stay = "columnAdd.regroup.many"
 	case left == 0:

@@ -9,6 +9,7 @@ import (
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
 	_ "unitbloom/core/model" // the models that examples are built on
+	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
 
@@ -93,7 +94,7 @@ func init() {
 		build, read, count, teens, moreLess, compare, shift,
 		addFacts, bonds, snap, turn, columnAdd,
 		subtractFacts, difference, columnSubtract, pattern, unknown,
-		array, share, group,
+		array, unitFact, shortMultiply, share, group,
 	}
 }
 
@@ -363,7 +364,7 @@ func methodOf(text string) string {
 			"×"); isPower(strings.TrimSpace(last)) {
 			return shift.ID
 		}
-		return array.ID
+		return timesMethod(Tokens(text))
 	case strings.ContainsAny(text, "÷/:"):
 		if _, last, _ := strings.Cut(strings.NewReplacer("/", "÷", ":", "÷").Replace(text),
 			"÷"); isPower(strings.TrimSpace(last)) {
@@ -372,6 +373,28 @@ func methodOf(text string) string {
 		return share.ID
 	}
 	return build.ID
+}
+
+// timesMethod is the method of a product that is typed: rows where both are small, a
+// fact and its unit where the numbers are round, and else by columns.
+func timesMethod(tokens []string) string {
+	if len(tokens) != 3 {
+		return array.ID
+	}
+	a, err1 := place.Parse(tokens[0])
+	b, err2 := place.Parse(tokens[2])
+	if err1 != nil || err2 != nil {
+		return array.ID
+	}
+	x, y := unitsOf(a.Number), unitsOf(b.Number)
+	twelve := place.Int(12)
+	switch {
+	case a.Number.Cmp(twelve) <= 0 && b.Number.Cmp(twelve) <= 0 && lowest(a.Number) == place.Ones:
+		return array.ID
+	case x.count <= 12 && y.count <= 12 && x.count > 0 && y.count > 0 && y.at >= place.Ones && (x.at != place.Ones || y.at != place.Ones):
+		return unitFact.ID
+	}
+	return shortMultiply.ID
 }
 
 func isPower(s string) bool {

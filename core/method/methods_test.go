@@ -323,6 +323,36 @@ var trials = map[string]trial{
 		func(a []string) string { return divide(a[0], a[1]) },
 		[][]string{{"97", "4"}, {"0", "2"}, {"9999999", "9"}, {"9999999", "2"}, {"1000000", "7"}, {"5", "9"}, {"80008", "8"}},
 	},
+	"unit-fact": {
+		func(r *rand.Rand) []string {
+			x, y := 1+r.IntN(12), 1+r.IntN(9)
+			unit := []string{"0.1", "0.01", "10", "100", "1000"}[r.IntN(5)]
+			a := text(new(big.Rat).Mul(big.NewRat(int64(x), 1), num(unit)))
+			if r.IntN(3) == 0 {
+				all := text(new(big.Rat).Mul(num(a), big.NewRat(int64(y), 1)))
+				return []string{all, "/", itoa(y)}
+			}
+			return []string{a, "x", itoa(y)}
+		},
+		func(a []string) string {
+			if a[0] == "0" || a[2] == "0" || a[0] == "7" || a[0] == "1000000" {
+				return ""
+			}
+			if a[1] == "/" {
+				return text(new(big.Rat).Quo(num(a[0]), num(a[2])))
+			}
+			if n, err := strconv.Atoi(a[0]); err == nil && n%10 != 0 && atoi(a[2])%10 != 0 {
+				return "" // single things: a fact without a unit
+			}
+			return text(new(big.Rat).Mul(num(a[0]), num(a[2])))
+		},
+		[][]string{{"300", "x", "40"}, {"3", "x", "20"}, {"7", "x", "6"}, {"0", "x", "10"}, {"1000000", "x", "30"}, {"50", "x", "2"}},
+	},
+	"short-multiply": {
+		func(r *rand.Rand) []string { return []string{decimal(r, 4, 3), "x", itoa(r.IntN(10))} },
+		func(a []string) string { return text(new(big.Rat).Mul(num(a[0]), num(a[2]))) },
+		[][]string{{"9999", "x", "9"}, {"0", "x", "0"}, {"0", "x", "7"}, {"3.05", "x", "4"}, {"105", "x", "2"}, {"24", "x", "1"}},
+	},
 	"group": {
 		func(r *rand.Rand) []string {
 			size := 1 + r.IntN(12)
@@ -1235,6 +1265,36 @@ func TestPlacesThatMakeTenAreForetold(t *testing.T) {
 		}
 		if school.regrouping == 0 {
 			require.Equal(t, "None. There is room in every place.", said)
+		}
+	}
+}
+
+// Short multiplication as a child writes it: digit by digit from the right.
+func TestShortMultiplicationIsWrittenAsAtSchool(t *testing.T) {
+	r := proptest.Random(33)
+	for range proptest.Cases() {
+		n, by := itoa(1+upTo(r, 4)%9999), 1+r.IntN(9)
+		e, err := method.Make(method.Request{Method: "short-multiply", Args: []string{n, "x", itoa(by)}})
+		require.NoError(t, err)
+		got := map[string]string{}
+		for _, s := range e.Scene.Steps {
+			for _, w := range s.Write {
+				if w.Kind == "cell" && w.Place != nil {
+					got[w.Row+w.Place.String()] = w.Text
+				}
+			}
+		}
+		carry := 0
+		for col := 0; col < len(n) || carry > 0; col++ {
+			p := place.Place(col)
+			v := digitAt(n, col)*by + carry
+			require.Equal(t, itoa(v%10), got["sum"+p.String()], "%s × %d, %s", n, by, p)
+			carry = v / 10
+			mark := ""
+			if carry > 0 {
+				mark = itoa(carry)
+			}
+			require.Equal(t, mark, got["mark"+(p+1).String()], "%s × %d, %s", n, by, p+1)
 		}
 	}
 }

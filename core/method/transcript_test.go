@@ -41,6 +41,8 @@ var odd = map[string][]string{
 	"unknown":         {"? − 7 = 8", "15 − ? = 8", "6 + 7 = ?", "3 × ? = 12", "? ÷ 4 = 5"},
 	"array":           {"1 × 6", "12 × 3", "5 × 1"},
 	"share":           {"99 ÷ 9", "1200 ÷ 4", "12 ÷ 3 on counters", "5 ÷ 7 on counters", "864 ÷ 4", "7 ÷ 2, remainder=decimals", "0 ÷ 3"},
+	"unit-fact":       {"300 × 40", "0.3 × 4", "120 ÷ 4", "50 × 2", "3 × 20", "1.2 ÷ 4", "20 × 1 on blocks"},
+	"short-multiply":  {"24 × 3 on discs", "105 × 4", "126 × 6", "3.05 × 4", "9 × 9", "24 × 0", "24 × 1", "3 × 24", "126 × 4, form=expanded first"},
 	"group":           {"5 ÷ 1, answer=first", "12 ÷ 3", "3 ÷ 5"},
 }
 

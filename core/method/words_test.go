@@ -149,7 +149,8 @@ func (r reader) readText(name, text string) {
 	options := r.e.Scene.Made.Options
 	require.Emptyf(r.t, wrongNumber(text), "%s: %q", name, text)
 	for what, faulty := range map[string]*regexp.Regexp{"one one": oneOne, "a hole": hole, "no teacher says": translated} {
-		if found := faulty.FindString(text); found != "" {
+		// Decimals are read digit by digit: zero point one one.
+		if found := faulty.FindString(text); found != "" && !strings.Contains(text, " point ") {
 			require.Failf(r.t, what, "%s: %q in %q", name, found, text)
 		}
 	}

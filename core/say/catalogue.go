@@ -228,6 +228,9 @@ var general = map[string]string{
 
 	// Problems that a method does not take.
 	"refuse.sign":             "{method} is for {signs}. For {problem} take {other}.",
+	"refuse.unit-range":       "{a} × {b} does not fit here. The product goes to 9999999.",
+	"refuse.unit-shares":      "{a} is no number of one place that {by} groups can share. Take Share out.",
+	"refuse.unit-groups":      "Blocks have no groups here. Share with discs.",
 	"refuse.method-needs":     "{method} needs {args}, like {sample}.",
 	"refuse.method-whole":     "{n} has decimals. Whole numbers are needed here.",
 	"refuse.method-range":     "{n} does not fit here. Use {least} to {most}.",
