@@ -3,7 +3,6 @@ package main
 import (
 	"bufio"
 	"bytes"
-	"encoding/csv"
 	"encoding/json"
 	"fmt"
 	"io"
@@ -67,7 +66,7 @@ func splitSigned(raw []string) (flags, args []string) {
 			return flags, append(args, raw[i+1:]...)
 		default:
 			flags = append(flags, token)
-			takesValue := token == "--model" || token == "--batch" || token == "--set" || token == "--seed"
+			takesValue := token == "--model" || token == "--batch" || token == "--set" || token == "--seed" || token == "--title"
 			if takesValue && i+1 < len(raw) {
 				i++
 				flags = append(flags, raw[i])
@@ -205,16 +204,12 @@ func (f exampleFlags) batchLine(n int, text string, options map[string]string) m
 }
 
 func (f exampleFlags) fromLine(text string, options map[string]string) (method.Example, error) {
-	r := csv.NewReader(strings.NewReader(text))
-	r.TrimLeadingSpace = true
-	fields, err := r.Read()
+	r, err := method.ReadLine(text)
 	if err != nil {
-		return method.Example{}, fmt.Errorf("this line cannot be read. Write it like column-add,146,87")
+		return method.Example{}, err
 	}
-	for i := range fields {
-		fields[i] = strings.TrimSpace(fields[i])
-	}
-	return method.Make(method.Request{Method: fields[0], Args: fields[1:], Model: f.model, Options: options})
+	r.Model, r.Options = f.model, options
+	return method.Make(r)
 }
 
 func encode(w io.Writer, value any) error {
@@ -229,7 +224,7 @@ func printExample(w io.Writer, p method.Plain) error {
 	for i, s := range p.Steps {
 		fmt.Fprintf(w, "\n%d. %s\n", i+1, s.Say)
 		if s.Ask != "" {
-			fmt.Fprintf(w, "   %s\n   – %s\n", s.Ask, s.Answer)
+			fmt.Fprintf(w, "   %s (%s)\n   – %s\n", s.Ask, s.Asks, s.Answer)
 		}
 		fmt.Fprintf(w, "   [%s]\n", s.UnitForm)
 	}

@@ -38,17 +38,19 @@ type another struct {
 
 func parallelCommand() *cobra.Command {
 	var seed uint64
+	var set int
 	var asJSON bool
 	cmd := &cobra.Command{
 		Use: "parallel METHOD ARGUMENTS…", Short: "Give another problem like this one",
 		Long: "Give a problem of the same method with as many digits, zeros where they were and the same regroupings, " +
 			"but other numbers. The same seed gives the same problem.",
-		Example: "  unitbloom parallel column-add 146 87 --seed 3",
+		Example: "  unitbloom parallel column-add 146 87 --seed 3\n  unitbloom parallel column-add 34 25 --set 10",
 		// Signs before digits are arguments, so the flags are told apart first.
 		DisableFlagParsing: true,
 	}
 	cmd.Flags().BoolP("help", "h", false, "help for parallel")
 	cmd.Flags().Uint64Var(&seed, "seed", 1, "the same seed gives the same problem")
+	cmd.Flags().IntVar(&set, "set", 0, "so many problems, each one step harder; 2 to 20")
 	cmd.Flags().BoolVar(&asJSON, "json", false, "print JSON")
 	cmd.RunE = func(cmd *cobra.Command, raw []string) error {
 		flags, args := splitSigned(raw)
@@ -61,6 +63,9 @@ func parallelCommand() *cobra.Command {
 		args = append(cmd.Flags().Args(), args...)
 		if len(args) < 2 {
 			return fmt.Errorf("%w: say which method and problem. Use: unitbloom parallel column-add 146 87 --seed 3", errUsage)
+		}
+		if cmd.Flags().Changed("set") {
+			return printLadder(cmd, method.Request{Method: args[0], Args: args[1:]}, set, seed, asJSON)
 		}
 		next, err := method.Parallel(method.Request{Method: args[0], Args: args[1:]}, seed)
 		if err != nil {
@@ -78,4 +83,36 @@ func parallelCommand() *cobra.Command {
 		return nil
 	}
 	return cmd
+}
+
+// printLadder prints a set of problems, a line each, with what is harder.
+func printLadder(cmd *cobra.Command, r method.Request, n int, seed uint64, asJSON bool) error {
+	if n < 2 || n > 20 {
+		return fmt.Errorf("%w: --set %d is not from 2 to 20", errUsage, n)
+	}
+	rungs, err := method.Ladder(r, n, seed)
+	if err != nil {
+		return err
+	}
+	out := []rung{}
+	for _, one := range rungs {
+		e, err := method.Make(one.Request)
+		if err != nil {
+			return err
+		}
+		out = append(out, rung{another{one.Method, one.Args, e.Scene.Made.Problem, e.Scene.Made.Answer}, one.Harder.Text(e.Words)})
+	}
+	if asJSON {
+		return encode(cmd.OutOrStdout(), out)
+	}
+	for _, one := range out {
+		fmt.Fprintln(cmd.OutOrStdout(), strings.TrimSpace(strings.Join(append([]string{one.Method}, one.Args...), " ")+"\t"+one.Harder))
+	}
+	return nil
+}
+
+// rung is a problem of a set, with what is harder than in the one before.
+type rung struct {
+	another
+	Harder string `json:"harder"`
 }

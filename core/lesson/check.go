@@ -4,10 +4,12 @@ import (
 	"encoding/json"
 	"fmt"
 	"reflect"
+	"slices"
 	"strings"
 
 	"unitbloom/core/board"
 	"unitbloom/core/form"
+	"unitbloom/core/say"
 )
 
 const (
@@ -198,6 +200,9 @@ func (s *Step) faults(faults *faultList, path string, minor int) {
 			faults.add(path+"."+[]string{"say", "ask", "answer", "look"}[k],
 				fmt.Sprintf("a line has more than %d letters", maxText))
 		}
+	}
+	if s.Asks != "" && !slices.Contains(say.Kinds(), s.Asks) {
+		faults.add(path+".asks", form.Quote(string(s.Asks))+" is not predict, decide, look, say, explain or check")
 	}
 	if len(s.Moves) > 2000 {
 		faults.add(path+".moves", fmt.Sprintf("%d are too many; a step holds 2000", len(s.Moves)))

@@ -95,7 +95,9 @@ func makeBonds(r Request) (Example, error) {
 	if pairs > 2 {
 		m.why(line("bonds.sure"), line("bonds.sure.answer", given("most", n-least), given("least", least)))
 	}
-	return m.end(strconv.Itoa(n), strconv.Itoa(pairs))
+	e, err := m.end(strconv.Itoa(n), strconv.Itoa(pairs))
+	e.like = strconv.Itoa((n - 1) / 5) // a whole nearby
+	return e, err
 }
 
 // shownPairs is how many pairs are found one by one, before the rest is told.

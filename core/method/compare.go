@@ -1,6 +1,7 @@
 package method
 
 import (
+	"strconv"
 	"strings"
 
 	"unitbloom/core/board"
@@ -101,7 +102,12 @@ func makeCompare(r Request) (Example, error) {
 	if m.checks {
 		m.levelled(a, b)
 	}
-	return m.end(w[0].String()+" and "+w[1].String(), sign)
+	e, err := m.end(w[0].String()+" and "+w[1].String(), sign)
+	// How the second differs from the first, place by place.
+	for p := place.Largest; p >= place.Smallest; p-- {
+		e.like += strconv.Itoa(place.Int(a.Digit(p)).Cmp(place.Int(b.Digit(p))))
+	}
+	return e, err
 }
 
 // levelled checks which of two numbers is the larger: what it has more is put to the
@@ -227,7 +233,9 @@ func compareSums(r Request) (Example, error) {
 	if relation == "=" && p != q {
 		m.why(line("compareSums.why"), line("compareSums.why.answer"))
 	}
-	return m.end(left+" and "+right, relation)
+	e, err := m.end(left+" and "+right, relation)
+	e.like = strconv.Itoa(p[0]-q[0]) + " " + strconv.Itoa(p[1]-q[1])
+	return e, err
 }
 
 // reasoning tells which of two sums is the larger without working them out, by what each

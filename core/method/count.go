@@ -21,6 +21,10 @@ var count = Spec{
 	Models:  []string{"blocks", "discs"},
 	Options: []Option{checkByInverse},
 	make:    makeCount,
+	redraw: func(args []string, draw func(int) int) []string {
+		// The step and how many of them are what it is about.
+		return append([]string{redrawn(args[0], draw)}, args[1:]...)
+	},
 	read: func(text string) []string {
 		return strings.FieldsFunc(text, func(r rune) bool { return r == ' ' || r == ',' })
 	},

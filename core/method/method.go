@@ -40,6 +40,9 @@ type Spec struct {
 	make  func(Request) (Example, error)
 	// read turns a typed line into arguments, when it is not numbers and signs.
 	read func(string) []string
+	// redraw gives other arguments for a problem like this one, when that is not every
+	// number drawn anew.
+	redraw func(args []string, draw func(int) int) []string
 }
 
 // Option is something that a teacher chooses; the first choice is the default. One
@@ -68,7 +71,8 @@ type Example struct {
 	More  []Example
 	// Offer is a problem that the set would do well to have, for the teacher alone.
 	Offer string
-	// like is what a parallel problem must share that no move tells.
+	// like is what the problem is about, which a parallel problem shares, where no move
+	// tells it.
 	like string
 }
 

@@ -673,6 +673,51 @@ func TestAnotherProblemIsLikeTheFirstAndNotTheSame(t *testing.T) {
 	}
 }
 
+// What a problem is about is what another like it keeps: every documented sample has some.
+func TestAnotherProblemIsAboutTheSame(t *testing.T) {
+	for _, spec := range method.Specs() {
+		r, err := method.Typed(spec.ID, spec.Typed)
+		require.NoError(t, err)
+		for seed := range uint64(12) {
+			next, err := method.Parallel(r, seed)
+			require.NoErrorf(t, err, "%s %s", spec.ID, spec.Typed)
+			require.NotEqual(t, r.Args, next.Args)
+		}
+	}
+	args := func(id string, seed uint64, args ...string) []string {
+		next, err := method.Parallel(method.Request{Method: id, Args: args}, seed)
+		require.NoError(t, err, id)
+		return next.Args
+	}
+	for seed := range uint64(12) {
+		for i, p := range args("pattern", seed, "13 - 5", "23 - 5", "33 - 5") {
+			var x, y int
+			_, err := fmt.Sscanf(p, "%d − %d", &x, &y)
+			require.NoError(t, err)
+			require.Equal(t, 5, y, "the same is taken")
+			require.Less(t, x%10, 5, "%s crosses a ten, as %d − 5 does", p, 13+10*i)
+		}
+		c := args("compare", seed, "408", "480")
+		require.Equal(t, c[0][0], c[1][0], "the tens decide: %v", c)
+		require.True(t, c[0][1] == '0' && c[1][2] == '0' && c[1][1] != '0', c)
+		d := args("compare", seed, "3.5", "3.45")
+		require.True(t, d[0][0] == d[1][0] && d[0][2] > d[1][2] && len(d[1]) == 4, d)
+		var p, q, r, s int
+		sums := args("compare", seed, "7 + 5", "6 + 6")
+		_, err := fmt.Sscanf(strings.Join(sums, " "), "%d + %d %d + %d", &p, &q, &r, &s)
+		require.NoError(t, err)
+		require.Equal(t, []int{1, -1}, []int{p - r, q - s}, "one part is one more, the other one less: %v", sums)
+		require.InDelta(t, 8, ints(args("bonds", seed, "6"))[0], 2, "a whole nearby")
+		turned := ints(args("turn", seed, "6", "+", "3"))
+		require.True(t, turned[0] > turned[1] && turned[1] > 1, turned)
+		require.Regexp(t, `^blocks \dh 1\dt 1\do$`, args("read", seed, "blocks 1h 12t 14o")[0])
+		counting := args("count", seed, "37", "10", "8")
+		require.Equal(t, []string{"10", "8"}, counting[1:])
+		rows := ints(args("array", seed, "7", "x", "6"))
+		require.True(t, rows[0] > 5 && rows[0] < 10, "it is split after five rows: %v", rows)
+	}
+}
+
 func TestAnotherProblemCrossesTensWhereTheFirstDoes(t *testing.T) {
 	for seed := range uint64(20) {
 		next, err := method.Parallel(method.Request{Method: "difference", Args: []string{"63", "28"}}, seed)

@@ -22,6 +22,10 @@ func Parallel(r Request, seed uint64) (Request, error) {
 	if err != nil {
 		return r, err
 	}
+	spec, err := Find(r.Method)
+	if err != nil {
+		return r, err
+	}
 	like := signature(e)
 	r.Model = e.Scene.Made.Model
 	// What children saw was in this problem.
@@ -30,11 +34,12 @@ func Parallel(r Request, seed uint64) (Request, error) {
 	draw := chance.Source(seed)
 	for range tries {
 		next := r
-		next.Args = make([]string, len(r.Args))
-		for i, a := range r.Args {
-			next.Args[i] = redrawn(a, draw)
+		if spec.redraw != nil {
+			next.Args = spec.redraw(r.Args, draw)
+		} else {
+			next.Args = redrawnAll(r.Args, draw)
 		}
-		if strings.Join(next.Args, " ") == strings.Join(r.Args, " ") || sameNumber(next.Args, r.Args) {
+		if strings.Join(next.Args, " ") == strings.Join(r.Args, " ") || spec.redraw == nil && sameNumber(next.Args, r.Args) {
 			continue
 		}
 		if other, err := Make(next); err == nil && signature(other) == like {
@@ -42,6 +47,14 @@ func Parallel(r Request, seed uint64) (Request, error) {
 		}
 	}
 	return r, say.Refuse("no-parallel")
+}
+
+func redrawnAll(args []string, draw func(int) int) []string {
+	out := make([]string, len(args))
+	for i, a := range args {
+		out[i] = redrawn(a, draw)
+	}
+	return out
 }
 
 // sameNumber reports whether any number of the one stands in the other's place:

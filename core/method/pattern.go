@@ -23,6 +23,7 @@ var pattern = Spec{
 	Models: []string{"blocks"},
 	make:   makePattern,
 	read:   commaParted,
+	redraw: redrawPattern,
 }
 
 func makePattern(r Request) (Example, error) {
@@ -86,6 +87,24 @@ func makePattern(r Request) (Example, error) {
 	return e, err
 }
 
+// redrawPattern moves all first numbers alike: what is added or taken is what a row of
+// problems is about, and how each follows from the one before.
+func redrawPattern(args []string, draw func(int) int) []string {
+	by, tens := draw(9)-4, 10*(draw(11)-5)
+	out := make([]string, len(args))
+	for i, a := range args {
+		x, sign, y, err := simpleProblem(a)
+		if err != nil {
+			return args
+		}
+		if x+by+tens < 0 {
+			return args
+		}
+		out[i] = simple{x + by + tens, sign, y}.String()
+	}
+	return out
+}
+
 // digitsChanged tells which places are another digit after than before.
 func (m *maker) digitsChanged(done []simple) say.Line {
 	var all []string
@@ -126,11 +145,10 @@ func likeness(done []simple) string {
 		if i == 0 {
 			continue
 		}
-		q := done[i-1]
-		fmt.Fprintf(&b, "%s %t %t %t|", p.sign, p.sign == q.sign, p.y == q.y, p.x%10 == q.x%10)
-		if p.x == q.x || p.x%10 == q.x%10 || p.y == q.y {
-			fmt.Fprintf(&b, "%t ", p.x > q.x)
-		}
+		fmt.Fprintf(&b, "%d ", p.x-done[i-1].x)
+	}
+	for _, p := range done {
+		fmt.Fprintf(&b, "%s%d %t %d|", p.sign, p.y, p.crosses(), len(strconv.Itoa(p.x)))
 	}
 	return b.String()
 }

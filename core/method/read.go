@@ -1,6 +1,7 @@
 package method
 
 import (
+	"strconv"
 	"strings"
 
 	"unitbloom/core/board"
@@ -80,5 +81,9 @@ func makeRead(r Request) (Example, error) {
 		m.why(line("read.why", say.PlaceName("place", form[len(form)-1].Place), say.Number("n", say.Given, total)),
 			line("read.why.answer"))
 	}
-	return m.end(notation, total.String())
+	e, err := m.end(notation, total.String())
+	for _, c := range form {
+		e.like += c.Place.String() + strconv.Itoa(c.Count/10)
+	}
+	return e, err
 }

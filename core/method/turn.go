@@ -5,6 +5,7 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
+	"unitbloom/core/place"
 )
 
 // turn shows that a sum and a product are the same either way round.
@@ -61,5 +62,7 @@ func makeTurn(r Request) (Example, error) {
 		m.why(line("turn.minus", given("big", big), given("small", small)), line("turn.minus.answer", given("big", big),
 			given("small", small), given("d", big-small)))
 	}
-	return m.end(left, strconv.Itoa(total))
+	e, err := m.end(left, strconv.Itoa(total))
+	e.like = strconv.Itoa(place.Int(x).Cmp(place.Int(y))) + strconv.FormatBool(min(x, y) > 1)
+	return e, err
 }

@@ -120,7 +120,9 @@ func unitProduct(r Request, a, b place.Number) (Example, error) {
 	} else {
 		m.why(line("unit.why", say.Pieces("pieces", say.Given, x.count, x.at)), line("unit.why.answer", at))
 	}
-	return m.end(problem, all.String())
+	e, err := m.end(problem, all.String())
+	e.like = x.at.String() + y.at.String() + strconv.FormatBool(product.count < 10)
+	return e, err
 }
 
 // whatTheyAre makes pieces of one place into as few as there can be, and writes the
@@ -192,5 +194,7 @@ func unitQuotient(r Request, a, b place.Number) (Example, error) {
 			Write: []lesson.Write{{Kind: "sentence", Text: check + " = " + a.String()}},
 		})
 	}
-	return m.end(problem, result.String())
+	e, err := m.end(problem, result.String())
+	e.like = u.at.String() + strconv.FormatBool(u.count < 10)
+	return e, err
 }

@@ -17,7 +17,11 @@ export function ExamplePreview({ plain }: { plain: Plain }) {
               </li>,
             ]
           : []),
-        ...scene.steps.map((s, i) => <li key={`${scene.title} ${i}`}>{s.say}</li>),
+        ...scene.steps.map((s, i) => (
+          <li key={`${scene.title} ${i}`}>
+            {s.say} {s.ask && <span className={cx('preview-ask')}>{s.ask}</span>}
+          </li>
+        )),
       ])}
     </ol>
   );

@@ -63,6 +63,8 @@ const signs: Record<string, string> = {
   pattern: '− −',
   shift: '× 10',
   array: '×',
+  'unit-fact': '3 × 4',
+  'short-multiply': '× 4',
   share: '÷',
   group: '÷ ?',
 };

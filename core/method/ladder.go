@@ -1,0 +1,137 @@
+// A set of problems of rising difficulty: each is one step harder in one respect.
+
+package method
+
+import (
+	"strconv"
+	"strings"
+
+	"unitbloom/core/chance"
+	"unitbloom/core/say"
+)
+
+// Rung is a problem of a set. Harder tells what is more than in the one before: a digit,
+// a zero, a regrouping; empty for the first, and where nothing is.
+type Rung struct {
+	Request
+	Harder say.Message
+}
+
+// hardness is how hard a problem is in each respect.
+type hardness struct{ digits, zeros, regroupings int }
+
+// over tells the one respect in which a is one step harder than b and alike in the
+// others; ok is false where there is no such, or more.
+func (a hardness) over(b hardness) (id string, ok bool) {
+	switch (hardness{a.digits - b.digits, a.zeros - b.zeros, a.regroupings - b.regroupings}) {
+	case hardness{1, 0, 0}:
+		return "harder.digit", true
+	case hardness{0, 1, 0}:
+		return "harder.zero", true
+	case hardness{0, 0, 1}:
+		return "harder.regrouping", true
+	}
+	return "", false
+}
+
+func hardnessOf(e Example) hardness {
+	var h hardness
+	for _, a := range e.Scene.Made.Args {
+		digits := strings.Trim(a, "+-−×÷xX*/ ")
+		if !strings.ContainsAny(digits, "0123456789") {
+			continue
+		}
+		h.digits = max(h.digits, len(strings.ReplaceAll(digits, ".", "")))
+		h.zeros += strings.Count(digits, "0")
+	}
+	for _, s := range e.Scene.Steps {
+		regroups := false
+		for _, mv := range s.Moves {
+			regroups = regroups || mv.Kind == "bundle" || mv.Kind == "unbundle"
+		}
+		if regroups {
+			h.regroupings++
+		}
+	}
+	return h
+}
+
+// Ladder is a set of n problems of rising difficulty, the first like the one given. Each
+// is one step harder in one respect as long as there is such a problem, and then like the
+// one before. The same seed gives the same set.
+func Ladder(r Request, n int, seed uint64) ([]Rung, error) {
+	first, err := Parallel(r, seed)
+	if err != nil {
+		return nil, err
+	}
+	set := []Rung{{Request: first}}
+	seen := map[string]bool{strings.Join(first.Args, " "): true}
+	draw := chance.Source(seed + 1)
+	for len(set) < n {
+		last := set[len(set)-1].Request
+		next, ok := harder(last, seen, draw)
+		if !ok {
+			for try := range uint64(20) {
+				like, err := Parallel(last, seed+uint64(len(set))*31+try)
+				if err != nil {
+					return nil, err
+				}
+				if !seen[strings.Join(like.Args, " ")] {
+					next = Rung{Request: like}
+					break
+				}
+			}
+		}
+		if next.Method == "" {
+			break // there are no more
+		}
+		seen[strings.Join(next.Args, " ")] = true
+		set = append(set, next)
+	}
+	return set, nil
+}
+
+// harder draws a problem that is one step harder than another.
+func harder(r Request, seen map[string]bool, draw func(int) int) (Rung, bool) {
+	e, err := Make(r)
+	if err != nil {
+		return Rung{}, false
+	}
+	was := hardnessOf(e)
+	for range 600 {
+		next := r
+		next.Args = make([]string, len(r.Args))
+		for i, a := range r.Args {
+			next.Args[i] = grown(a, draw)
+		}
+		if seen[strings.Join(next.Args, " ")] {
+			continue
+		}
+		other, err := Make(next)
+		if err != nil {
+			continue
+		}
+		if id, ok := hardnessOf(other).over(was); ok {
+			return Rung{next, say.New(id)}, true
+		}
+	}
+	return Rung{}, false
+}
+
+// grown is a whole number drawn anew, with as many digits or one more, any of them but the
+// first a 0 now and then. What is no whole number stays, and so does one digit.
+func grown(text string, draw func(int) int) string {
+	if _, err := strconv.Atoi(text); err != nil || len(text) == 1 {
+		return redrawn(text, draw)
+	}
+	n := len(text) + draw(2)
+	var b strings.Builder
+	for i := range n {
+		if d := draw(12); i > 0 && d < 2 {
+			b.WriteByte('0')
+		} else {
+			b.WriteByte(byte('1' + draw(9)))
+		}
+	}
+	return b.String()
+}

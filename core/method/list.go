@@ -1,0 +1,98 @@
+// A list of problems, a line each: what a teacher has on a sheet becomes a lesson.
+
+package method
+
+import (
+	"encoding/csv"
+	"strconv"
+	"strings"
+
+	"unitbloom/core/lesson"
+	"unitbloom/core/say"
+)
+
+// ReadLine reads a problem of a list: a method and its arguments parted by commas, like
+// share,97,4, or the problem as a teacher types it, like 58 + 67.
+func ReadLine(text string) (Request, error) {
+	text = strings.TrimSpace(text)
+	id, _, parted := strings.Cut(text, ",")
+	named := parted && id != "" && strings.Trim(strings.TrimSpace(id), "abcdefghijklmnopqrstuvwxyz-") == ""
+	if named || strings.Contains(text, `"`) {
+		return readFields(text)
+	}
+	return Typed("", text)
+}
+
+func readFields(text string) (Request, error) {
+	r := csv.NewReader(strings.NewReader(text))
+	r.TrimLeadingSpace = true
+	fields, err := r.Read()
+	if err != nil {
+		return Request{}, say.Refuse("list-line")
+	}
+	for i := range fields {
+		fields[i] = strings.TrimSpace(fields[i])
+	}
+	return Request{Method: fields[0], Args: fields[1:]}, nil
+}
+
+// ListError is a line of a list that is no problem, counted from 1.
+type ListError struct {
+	Line int
+	Err  error
+}
+
+func (e ListError) Error() string { return "line " + strconv.Itoa(e.Line) + ": " + e.Err.Error() }
+
+func (e ListError) Unwrap() error { return e.Err }
+
+// FromList is a lesson with a scene for each problem of a list; empty lines are passed
+// over. Where any line is no problem there is no lesson: all such lines are told.
+func FromList(title, list string, options map[string]string) (lesson.Lesson, []ListError) {
+	l := lesson.Lesson{Format: lesson.Format, Minor: lesson.Minor, Title: title}
+	var faults []ListError
+	n := 0
+	for line := range strings.Lines(list) {
+		n++
+		if strings.TrimSpace(line) == "" {
+			continue
+		}
+		r, err := ReadLine(line)
+		if err == nil {
+			// Every method has the options that it knows.
+			r.Options, err = optionsOf(r.Method, options)
+		}
+		var e Example
+		if err == nil {
+			e, err = Make(r)
+		}
+		if err != nil {
+			faults = append(faults, ListError{n, err})
+			continue
+		}
+		e.Scene.ID = "line-" + strconv.Itoa(n)
+		if e.Scene.Show == nil {
+			e.Scene.Show = []string{"unitForm"}
+		}
+		l.Words = e.Words
+		l.Scenes = append(l.Scenes, e.Scene)
+	}
+	if len(faults) > 0 {
+		return lesson.Lesson{}, faults
+	}
+	return l, nil
+}
+
+func optionsOf(id string, options map[string]string) (map[string]string, error) {
+	spec, err := Find(id)
+	if err != nil {
+		return nil, err
+	}
+	known := map[string]string{}
+	for _, o := range spec.AllOptions() {
+		if value, set := options[o.Name]; set {
+			known[o.Name] = value
+		}
+	}
+	return known, nil
+}
