@@ -20,7 +20,7 @@ test('wrong problems are answered under the field, a right one shows how it will
   await page.getByRole('button', { name: 'A worked example' }).click();
   const dialog = page.getByRole('dialog');
   for (const [typed, says] of [
-    ['146', 'A column addition needs two to four numbers, like 146 and 87.'],
+    ['146 +', 'A column addition needs two to four numbers, like 146 and 87.'],
     ['9999999 + 1', '9999999 does not fit on blocks.'],
     ['a + b', '"a" is not a number.'],
   ] as const) {
@@ -28,6 +28,22 @@ test('wrong problems are answered under the field, a right one shows how it will
     await expect(dialog.getByRole('alert')).toContainText(says);
     await expect(dialog.getByRole('button', { name: 'Add to the lesson' })).toBeDisabled();
   }
+  // What is typed chooses the method, until the teacher does.
+  for (const [typed, title] of [
+    ['146', 'Build a number'],
+    ['97 ÷ 4', 'Share out'],
+    ['24 × 3', 'Column multiplication'],
+    ['9 = 4 + ?', 'Find what is missing'],
+    ['58 + 67=', 'Column addition'],
+  ] as const) {
+    await write(dialog.getByRole('textbox'), typed);
+    await expect(dialog.getByText(`${title}: type`)).toBeVisible();
+  }
+  await dialog.getByText('Subtract', { exact: true }).click();
+  await dialog.getByRole('radio', { name: 'Subtraction facts' }).click();
+  await expect(dialog.getByRole('alert')).toContainText('Subtraction facts is for −.');
+  await dialog.getByRole('button', { name: 'Take Column addition' }).click();
+  await expect(dialog.getByText('Column addition: type')).toBeVisible();
   await write(dialog.getByRole('textbox'), '58 + 67');
   await expect(dialog.getByRole('listitem')).toHaveCount(12);
   await expect(dialog.getByRole('listitem').nth(5)).toContainText('Now there are 15 ones.');

@@ -44,8 +44,6 @@ type ListError struct {
 
 func (e ListError) Error() string { return "line " + strconv.Itoa(e.Line) + ": " + e.Err.Error() }
 
-func (e ListError) Unwrap() error { return e.Err }
-
 // FromList is a lesson with a scene for each problem of a list; empty lines are passed
 // over. Where any line is no problem there is no lesson: all such lines are told.
 func FromList(title, list string, options map[string]string) (lesson.Lesson, []ListError) {

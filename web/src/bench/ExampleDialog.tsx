@@ -13,8 +13,20 @@ import { useExample } from './useExample';
 const cx = names(css);
 
 export function ExampleDialog({ close }: { close: () => void }) {
-  const { methods, method, choose, typed, setTyped, model, setModel, picked, setPicked, preview, add } =
-    useExample();
+  const {
+    methods,
+    method,
+    choose,
+    typed,
+    setTyped,
+    model,
+    setModel,
+    picked,
+    setPicked,
+    preview,
+    instead,
+    add,
+  } = useExample();
   const problem = useRef<InputRef>(null);
   const addAndClose = () => {
     if (add()) close();
@@ -58,7 +70,14 @@ export function ExampleDialog({ close }: { close: () => void }) {
         />
       </label>
       <div id="problem-says" aria-live="polite">
-        {preview.why && <Alert type="warning" title={preview.why} description={method.limits} />}
+        {preview.why && (
+          <Alert
+            type="warning"
+            title={preview.why}
+            description={method.limits}
+            action={instead && <Button onClick={() => choose(instead.id)}>Take {instead.title}</Button>}
+          />
+        )}
         {preview.plain?.offer && (
           <p className={cx('offer')}>
             <span>No problem here crosses a ten.</span>

@@ -15,10 +15,13 @@ export interface Preview {
 export function useExample() {
   const words = useLesson((s) => s.outline.words);
   const methods = useMemo(() => call('methods', {}), []);
-  const [chosen, setChosen] = useState('column-add');
+  /** The method that the teacher chose; until she does, what she types chooses it. */
+  const [byHand, setByHand] = useState('');
   const [typed, setTyped] = useState('');
   const [model, setModel] = useState('');
   const [picked, setPicked] = useState<Record<string, string>>({});
+  const fits = useMemo(() => methodOf(typed), [typed]);
+  const chosen = byHand || fits || 'column-add';
   const method = methods.find((m) => m.id === chosen)!;
   const request = useMemo(
     () => ({
@@ -37,8 +40,10 @@ export function useExample() {
       return { why: sentence(error) };
     }
   }, [typed, request]);
+  /** Another method that works what is typed, when the chosen one does not. */
+  const instead = preview.why && fits !== chosen ? methods.find((m) => m.id === fits) : undefined;
   const choose = (id: string) => {
-    setChosen(id);
+    setByHand(id);
     setPicked({});
   };
   /** Puts the example into the lesson; says whether it did. */
@@ -49,7 +54,30 @@ export function useExample() {
     show(id, 0);
     return true;
   };
-  return { methods, method, choose, typed, setTyped, model, setModel, picked, setPicked, preview, add };
+  return {
+    methods,
+    method,
+    choose,
+    typed,
+    setTyped,
+    model,
+    setModel,
+    picked,
+    setPicked,
+    preview,
+    instead,
+    add,
+  };
+}
+
+/** The method that a typed problem is for; empty when it is none. */
+function methodOf(typed: string) {
+  if (typed.trim() === '') return '';
+  try {
+    return call('preview', { typed }).method;
+  } catch {
+    return '';
+  }
 }
 
 function ofMethod(method: MethodInfo, picked: Record<string, string>) {
