@@ -120,6 +120,16 @@ func unitProduct(r Request, a, b place.Number) (Example, error) {
 	} else {
 		m.why(line("unit.why", say.Pieces("pieces", say.Given, x.count, x.at)), line("unit.why.answer", at))
 	}
+	if m.checks && m.acts.Groups != nil && y.at == place.Ones && y.count > 1 {
+		back := all.String() + " ÷ " + strconv.Itoa(y.count)
+		m.step(lesson.Step{
+			Say: line("unit.back", say.Pieces("all", say.Given, product.count, x.at), given("by", y.count)), Ask: line("unit.back.ask"),
+			Answer: line("unit.back.answer", say.Pieces("pieces", say.Answer, x.count, x.at)),
+			Moves: []board.Move{m.acts.Build(place.Count{Place: x.at, Count: product.count}.String()), m.acts.Groups(y.count),
+				m.acts.Deal(x.at)},
+			Write: []lesson.Write{m.sentence(back, a.String())},
+		})
+	}
 	e, err := m.end(problem, all.String())
 	e.like = x.at.String() + y.at.String() + strconv.FormatBool(product.count < 10)
 	return e, err
