@@ -1,6 +1,7 @@
 package door
 
 import (
+	"strconv"
 	"strings"
 
 	"unitbloom/core/board"
@@ -12,24 +13,25 @@ import (
 // held is what the open question asks for. It stands on no column, beside no row and in
 // no read-out until it is answered, though the pieces lie there to be counted.
 type held struct {
-	// numbers are those of the answer, places the columns whose pieces it counts.
+	// numbers are those of the answer, places the columns whose pieces it counts, with
+	// how many.
 	numbers map[string]bool
-	places  map[place.Place]bool
+	places  map[place.Place]int
+	// moved is whether the pieces lie as the question is about them. Before, what lies
+	// there is what it is asked from, and only what is the answer already is held back.
+	moved bool
 	// all is whether a question is open: then no read-out tells a number.
 	all bool
 }
 
-// heldBack is what is held back now: nothing while the pieces that the question is about
-// have not moved yet, for what lies there then is what it is asked from.
+// heldBack is what is held back now.
 func (s *session) heldBack(sc lesson.Scene) held {
-	h := held{map[string]bool{}, map[place.Place]bool{}, s.phase.Open()}
+	h := held{map[string]bool{}, map[place.Place]int{}, true, s.phase.Open()}
 	if !s.phase.Open() || s.step >= len(sc.Steps) {
 		return h
 	}
 	step := sc.Steps[s.step]
-	if len(step.Moves) > 0 && !step.Made(s.phase) {
-		return h
-	}
+	h.moved = len(step.Moves) == 0 || step.Made(s.phase)
 	for _, v := range step.Answer.Message.Values {
 		if v.Role == say.Answer {
 			h.add(v)
@@ -56,7 +58,7 @@ func (h held) add(v say.Value) {
 		}
 	}
 	for _, c := range form {
-		h.places[c.Place] = true
+		h.places[c.Place] = c.Count
 	}
 	for n := range numerals(v.Text) {
 		if v.Place == nil {
@@ -78,8 +80,13 @@ func numerals(text string) map[string]bool {
 
 // count is a count as it may be seen.
 func (h held) count(z board.Zone, text string) string {
-	if z.Place != nil && h.places[*z.Place] || h.numbers[text] {
+	if h.numbers[text] && h.moved {
 		return board.Hidden
+	}
+	if z.Place != nil {
+		if n, asked := h.places[*z.Place]; asked && (h.moved || strconv.Itoa(n) == text) {
+			return board.Hidden
+		}
 	}
 	return text
 }

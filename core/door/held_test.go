@@ -96,7 +96,7 @@ func (g given) check() {
 				assert.NotEqualf(g.t, say.Answer, said.Role, "%s: %s", g.name, line.Text(say.Vocabulary{}))
 			}
 		}
-		if moved {
+		if moved || v.Place != nil && v.Form == nil {
 			g.notShown(v)
 		}
 	}

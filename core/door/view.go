@@ -286,7 +286,7 @@ func (s *session) modelHead(b board.Board, i int, l board.Layout, sc lesson.Scen
 	}
 	h := s.heldBack(sc)
 	for name, count := range m.Counts {
-		if h.numbers[count] {
+		if h.numbers[count] && h.moved {
 			m.Counts[name] = board.Hidden
 		}
 	}

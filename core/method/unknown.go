@@ -105,9 +105,10 @@ func (x missing) parts(r Request) *maker {
 	}
 	other := whole - known
 	m := begin(r, actsOf(r.Model).Frames(2, max(1, (max(known, other)+9)/10), 10))
+	open := []lesson.Write{{Kind: "text", Text: x.text}}
 	both := append(m.placedIn(1, known, false), m.placedIn(2, other, true)...)
 	if wholeUnknown {
-		m.step(lesson.Step{Say: line("unknown.open", text("sentence", x.text)), Moves: both})
+		m.step(lesson.Step{Say: line("unknown.open", text("sentence", x.text)), Moves: both, Write: open})
 		m.key(lesson.Step{Ask: line("unknown.part-or-whole"), Answer: line("unknown.is-whole", given("one", one), given("two", two))})
 		m.first(lesson.Step{
 			Ask: line("unknown.find"), Answer: line("unknown.find.join", given("one", one), given("two", two),
@@ -120,7 +121,8 @@ func (x missing) parts(r Request) *maker {
 		m.solve(x, nil)
 		return m
 	}
-	m.step(lesson.Step{Say: line("unknown.open", text("sentence", x.text)), Moves: m.covered(both, "frame", 2)})
+	m.step(lesson.Step{Say: line("unknown.open", text("sentence", x.text)), Moves: m.covered(both, "frame", 2),
+		Write: open})
 	m.key(lesson.Step{Ask: line("unknown.part-or-whole"), Answer: line("unknown.is-part", given("whole", whole),
 		given("known", known))})
 	m.first(lesson.Step{
@@ -161,6 +163,7 @@ func (x missing) groups(r Request) *maker {
 	m.step(lesson.Step{
 		Say:   line("unknown.open.covered", text("sentence", x.text)),
 		Moves: append(laid, board.Move{Kind: "cover", Args: board.CoverArgs{Zone: board.AllZone}}),
+		Write: []lesson.Write{{Kind: "text", Text: x.text}},
 	})
 	m.key(lesson.Step{Ask: line("unknown.of-three"), Answer: line([]string{"unknown.of-three.groups", "unknown.of-three.each",
 		"unknown.of-three.all"}[at])})
