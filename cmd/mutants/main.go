@@ -73,6 +73,11 @@ func report(dir string, each int, seed uint64, wait time.Duration, workers int) 
 	if err != nil {
 		return err
 	}
+	for _, tests := range append([]string{"./" + dir + "/..."}, others...) {
+		if out, err := tested(tests, wait).CombinedOutput(); err != nil {
+			return fmt.Errorf("%s fails as it is, and would notice everything:\n%s", tests, out)
+		}
+	}
 	draw := rand.New(rand.NewPCG(seed, 0))
 	draw.Shuffle(len(all), func(i, j int) { all[i], all[j] = all[j], all[i] })
 	next := make(chan mutant)
@@ -168,13 +173,18 @@ func try(dir string, others []string, m mutant, wait time.Duration) (compiles, n
 		return false, false
 	}
 	for _, tests := range append([]string{"./" + dir + "/..."}, others...) {
-		cmd := exec.Command("go", "test", "-failfast", "-vet=off", "-timeout", wait.String(), "-overlay", overlay, tests)
-		cmd.Env = append(os.Environ(), "UNITBLOOM_CASES=60")
-		if cmd.Run() != nil {
+		if tested(tests, wait, "-overlay", overlay).Run() != nil {
 			return true, true
 		}
 	}
 	return true, false
+}
+
+// tested is the command that runs the tests of a package, with few random cases.
+func tested(tests string, wait time.Duration, more ...string) *exec.Cmd {
+	cmd := exec.Command("go", append(append([]string{"test", "-failfast", "-vet=off", "-timeout", wait.String()}, more...), tests)...)
+	cmd.Env = append(os.Environ(), "UNITBLOOM_CASES=60", "UNITBLOOM_MUTANT=1")
+	return cmd
 }
 
 // users are the other packages of the core whose tests use one of a folder.
@@ -196,6 +206,7 @@ func users(dir string) (packages []string, err error) {
 			packages = append(packages, path)
 		}
 	}
+	slices.Reverse(packages) // those nearest to the rules come last, and are the quickest
 	return packages, nil
 }
 

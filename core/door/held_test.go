@@ -76,7 +76,7 @@ func TestAnOpenQuestionIsAnsweredNowhere(t *testing.T) {
 			}
 		}
 	}
-	assert.Greater(t, open, 100)
+	assert.Greater(t, open, 50)
 }
 
 func (g given) check() {
