@@ -104,9 +104,9 @@ func init() {
 
 // Find is the method of an id.
 func Find(id string) (Spec, error) {
-	for _, s := range Specs() {
-		if s.ID == id {
-			return s, nil
+	for i := range specs {
+		if specs[i].ID == id {
+			return specs[i], nil
 		}
 	}
 	return Spec{}, say.Refuse("no-method", say.Text("method", say.Given, id))
