@@ -103,7 +103,7 @@ try {
     await page.getByRole('button', { name: 'Undo' }).click();
     await lesson('What is left');
     await page
-      .getByRole('button', { name: /^Step 6:/ })
+      .getByRole('button', { name: /^Step 5:/ })
       .first()
       .click();
     await page.waitForTimeout(2500);
@@ -119,10 +119,11 @@ try {
     await shot('new-example');
     await page.keyboard.press('Escape');
     await page
-      .getByRole('button', { name: /^Step 3:/ })
+      .getByRole('button', { name: /^Step 4:/ })
       .first()
       .click();
     await page.getByRole('button', { name: 'Present' }).click();
+    await page.getByRole('button', { name: 'Next' }).waitFor();
     await page.keyboard.press('ArrowRight');
     await shot('present-ask');
     await page.keyboard.press('ArrowRight');

@@ -34,6 +34,33 @@ func text(t *testing.T, l lesson.Lesson) string {
 	return string(body)
 }
 
+// The lessons of the demonstration say what examples say now: whole sentences, and none
+// that only older lessons have.
+func TestTheDemonstrationSpeaks(t *testing.T) {
+	files, err := filepath.Glob("../../demo/*.json")
+	require.NoError(t, err)
+	require.NotEmpty(t, files)
+	for _, file := range files {
+		raw, err := os.ReadFile(file)
+		require.NoError(t, err)
+		l := read(t, string(raw))
+		assert.Empty(t, l.Faults(), file)
+		for _, sc := range l.Scenes {
+			for i, step := range sc.Steps {
+				for _, line := range step.Lines() {
+					for m := &line.Message; m != nil && m.ID != ""; m = m.Then {
+						assert.True(t, say.Says(m.ID), "%s, scene %s, step %d: nobody says %s", file, sc.ID, i+1, m.ID)
+						assert.NotContains(t, m.Text(say.Vocabulary{}), "{", file)
+					}
+				}
+			}
+			for i, o := range sc.Replay() {
+				assert.NoErrorf(t, o.Err, "%s, scene %s, step %d", file, sc.ID, i+1)
+			}
+		}
+	}
+}
+
 func TestFilesOfFormatOneStillOpen(t *testing.T) {
 	files, err := filepath.Glob("../../testdata/format/v1/*.json")
 	require.NoError(t, err)

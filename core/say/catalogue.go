@@ -280,6 +280,13 @@ var general = map[string]string{
 	"refuse.pattern-problem": "{text} is not a problem of + or −, like 14 − 10.",
 }
 
+// Says reports whether a message is one that is still said, and not only by older lessons.
+func Says(id string) bool {
+	_, old := retired[id]
+	_, known := catalogue[id]
+	return known && !old
+}
+
 func merged(parts ...map[string]string) map[string]string {
 	all := map[string]string{}
 	for _, part := range parts {
