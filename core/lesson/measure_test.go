@@ -11,6 +11,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"unitbloom/core/board"
 	_ "unitbloom/core/model"
 	"unitbloom/core/say"
 )
@@ -106,6 +107,13 @@ func TestEveryPartOfALessonIsReckoned(t *testing.T) {
 			for i := range l.Scenes[0].Ink[0].Points {
 				l.Scenes[0].Ink[0].Points[i] = [2]int{-19999, -19999}
 			}
+		},
+		"covers": func(l *Lesson) {
+			b := &l.Scenes[0].Start
+			for i := range board.MaxCovers {
+				b.Covers = append(b.Covers, board.Cover{Zone: strings.Repeat("z", 60), At: &board.Rect{X: -20000 + i, Y: -20000, W: 20000, H: 20000}})
+			}
+			l.Scenes[0].Title = long
 		},
 		"notes":  func(l *Lesson) { l.Scenes[0].Notes = []Note{{ID: "n", Text: long}} },
 		"record": func(l *Lesson) { l.Record = []Entry{{Text: long}, {Scene: long}} },

@@ -215,6 +215,42 @@ func TestABoardWithoutTilesIsWritten(t *testing.T) {
 	assert.Contains(t, string(raw), `"blocks"`)
 	assert.True(t, board.Board{}.Same(board.Board{}))
 	assert.False(t, board.Board{}.Same(b))
+	assert.True(t, b.Same(b))
+	again, err := board.Parse("blocks 3o")
+	require.NoError(t, err)
+	assert.True(t, b.Same(again), "a value, wherever it lies in memory")
+	other, err := board.Parse("blocks 4o")
+	require.NoError(t, err)
+	assert.False(t, b.Same(other))
+	covered, err := play(t, "blocks 3o", `{"kind":"cover","zone":"ones"}`)
+	require.NoError(t, err)
+	assert.False(t, b.Same(covered))
+}
+
+// A saved move is about one of the four models that a board can have.
+func TestASavedMoveNamesAModelThatThereCanBe(t *testing.T) {
+	of := func(model int) int {
+		var mv board.Move
+		require.NoError(t, json.Unmarshal(fmt.Appendf(nil, `{"kind":"place","amount":"1 one","model":%d}`, model), &mv))
+		return len(board.FileFaults("moves[0]", mv))
+	}
+	assert.Zero(t, of(0))
+	assert.Zero(t, of(board.MaxModels-1))
+	assert.Positive(t, of(board.MaxModels))
+	assert.Positive(t, of(-1))
+}
+
+// What is written on a zone is hidden with it, and what is written on its neighbour stays.
+func TestANeighbourOfACoveredZoneIsRead(t *testing.T) {
+	b, err := play(t, "counters 2x5 2x5: 17", `{"kind":"numerals","shown":true}`, `{"kind":"cover","zone":"frame 1"}`)
+	require.NoError(t, err)
+	read := map[string]int{}
+	for _, d := range b.Shown(0).Decor {
+		if d.Text != "" {
+			read[d.Zone]++
+		}
+	}
+	assert.Equal(t, map[string]int{"frame 2": 10}, read)
 }
 
 func TestCoversOfOtherModelsStayWhenOneGoes(t *testing.T) {
