@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { blocks, expect, open, present, rack, saved, says, test } from './teacher';
+import { blocks, expect, open, present, rack, saved, says, test, write } from './teacher';
 
 async function take(page: Page, what: string) {
   await page.getByRole('button', { name: 'Export' }).click();
@@ -110,4 +110,32 @@ test('a lesson of a newer format is read and presented, and never changed', asyn
   await expect(page.getByText('A newer version made this lesson. It is only read here.')).toBeVisible();
   await expect(page.locator('[data-piece]')).toHaveCount(13);
   await expect(page.getByRole('button', { name: 'Take over' })).toHaveCount(0);
+});
+
+test('a list of problems becomes a lesson, pasted or from a file', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New lesson' }).click();
+  const dialog = page.getByRole('dialog');
+  await page.keyboard.type('Mixed');
+  await write(dialog.getByLabel('Problems, one a line, if you have them'), '58 + 67\n12 many\n24 × 3');
+  await dialog.getByRole('button', { name: 'Begin' }).click();
+  await expect(dialog.getByText(/^Line 2: /)).toBeVisible();
+  await write(dialog.getByLabel('Problems, one a line, if you have them'), '58 + 67\n97 ÷ 4\n24 × 3');
+  await dialog.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.locator('.Stem_bud')).toHaveCount(3);
+  await expect(page.getByRole('button', { name: 'Mixed' })).toBeVisible();
+  await saved(page);
+
+  await page.goto('/');
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: 'Open a lesson file' }).click(),
+  ]);
+  await chooser.setFiles({
+    name: 'Taking away.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('column-subtract,402,167\n63 - 28\n'),
+  });
+  await expect(page.locator('.Stem_bud')).toHaveCount(2);
+  await expect(page.getByRole('button', { name: 'Taking away' })).toBeVisible();
 });

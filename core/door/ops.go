@@ -19,6 +19,7 @@ func init() {
 		op("read", "Reads a number and tells all its forms.", readNumber),
 		op("methods", "The methods of worked examples.", listMethods),
 		op("preview", "A worked example in words, before it is added.", preview),
+		op("fromList", "A lesson of a list of problems, a scene a line, or the lines that are none.", fromList),
 		op("throw", "Throws dice, a spinner or number cards; the same seed gives the same.", throw),
 		op("acts", "The acts that it takes to lay a number, the slow way and the fast.", acts),
 

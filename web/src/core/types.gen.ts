@@ -205,6 +205,16 @@ export interface Calls {
     answer: Plain;
   };
   /**
+   * A lesson of a list of problems, a scene a line, or the lines that are none.
+   */
+  fromList: {
+    arg: {
+      title: string;
+      list: string;
+    };
+    answer: Listed;
+  };
+  /**
    * Throws dice, a spinner or number cards; the same seed gives the same.
    */
   throw: {
@@ -3068,84 +3078,10 @@ export interface Rect2 {
   w: number;
   h: number;
 }
-export interface Acts {
-  way: string;
-  count: number;
+export interface Listed {
+  lesson?: Lesson;
+  faults: LineFault[];
 }
-export interface Opened {
-  handle: number;
-  outline: Outline;
-}
-export interface Outline {
-  id: string;
-  title: string;
-  objective: string;
-  words: Vocabulary;
-  scenes: SceneLine[];
-  record: Entry[];
-  newer?: Newer;
-}
-export interface Vocabulary {
-  /**
-   * What the class calls making ten of a place into one of the next, and back.
-   */
-  regroup?: 'bundle' | 'regroup' | 'exchange' | 'trade' | 'rename' | 'carry';
-  /**
-   * What the class calls the ones.
-   */
-  ones?: 'ones' | 'units';
-  /**
-   * What the class calls a whole with its parts.
-   */
-  bond?: 'number bond' | 'part-whole model';
-  /**
-   * What the class calls the subject.
-   */
-  maths?: 'maths' | 'math';
-  /**
-   * The names of the four blocks, smallest first, parted by commas: cube, long, flat, big cube.
-   */
-  shapes?: string;
-  /**
-   * Everyday names of the columns from the ones up, parted by commas: bulbs, bags, trays, crates.
-   */
-  columns?: string;
-}
-export interface SceneLine {
-  id: string;
-  title: string;
-  steps: StepLine[];
-  show: string[];
-  marks: string;
-  method?: string;
-  problem?: string;
-}
-export interface StepLine {
-  say: string;
-  ask: string;
-  asks?: string;
-  answer: string;
-  look: string;
-  moves: number;
-  misfit?: string;
-  pause?: boolean;
-}
-export interface Entry {
-  /**
-   * The line.
-   */
-  text: string;
-  /**
-   * The scene that it came from.
-   */
-  scene?: string;
-}
-export interface Newer {
-  format: number;
-  minor: number;
-  unread: number;
-}
-export interface None {}
 export interface Lesson {
   /**
    * The version of the file form.
@@ -3173,7 +3109,7 @@ export interface Lesson {
    * What the class is to notice.
    */
   objective?: string;
-  words: Vocabulary1;
+  words: Vocabulary;
   /**
    * The scenes in order.
    *
@@ -3190,7 +3126,7 @@ export interface Lesson {
 /**
  * What the class calls things.
  */
-export interface Vocabulary1 {
+export interface Vocabulary {
   /**
    * What the class calls making ten of a place into one of the next, and back.
    */
@@ -3384,6 +3320,88 @@ export interface Made {
     [k: string]: string;
   };
 }
+export interface Entry {
+  /**
+   * The line.
+   */
+  text: string;
+  /**
+   * The scene that it came from.
+   */
+  scene?: string;
+}
+export interface LineFault {
+  line: number;
+  why: string;
+}
+export interface Acts {
+  way: string;
+  count: number;
+}
+export interface Opened {
+  handle: number;
+  outline: Outline;
+}
+export interface Outline {
+  id: string;
+  title: string;
+  objective: string;
+  words: Vocabulary1;
+  scenes: SceneLine[];
+  record: Entry[];
+  newer?: Newer;
+}
+export interface Vocabulary1 {
+  /**
+   * What the class calls making ten of a place into one of the next, and back.
+   */
+  regroup?: 'bundle' | 'regroup' | 'exchange' | 'trade' | 'rename' | 'carry';
+  /**
+   * What the class calls the ones.
+   */
+  ones?: 'ones' | 'units';
+  /**
+   * What the class calls a whole with its parts.
+   */
+  bond?: 'number bond' | 'part-whole model';
+  /**
+   * What the class calls the subject.
+   */
+  maths?: 'maths' | 'math';
+  /**
+   * The names of the four blocks, smallest first, parted by commas: cube, long, flat, big cube.
+   */
+  shapes?: string;
+  /**
+   * Everyday names of the columns from the ones up, parted by commas: bulbs, bags, trays, crates.
+   */
+  columns?: string;
+}
+export interface SceneLine {
+  id: string;
+  title: string;
+  steps: StepLine[];
+  show: string[];
+  marks: string;
+  method?: string;
+  problem?: string;
+}
+export interface StepLine {
+  say: string;
+  ask: string;
+  asks?: string;
+  answer: string;
+  look: string;
+  moves: number;
+  misfit?: string;
+  pause?: boolean;
+}
+export interface Newer {
+  format: number;
+  minor: number;
+  unread: number;
+}
+export interface None {}
 export interface Frame {
   rev: number;
   scene: string;
@@ -3581,7 +3599,7 @@ export interface Edit {
 export interface Head {
   title: string;
   objective: string;
-  words: Vocabulary;
+  words: Vocabulary1;
 }
 export interface SceneHead {
   title: string;

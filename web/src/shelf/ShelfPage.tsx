@@ -3,7 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Alert, Button, Input } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { loadCore } from '../core/core';
+import { call, loadCore, type LineFault } from '../core/core';
 import { download } from '../shell/download';
 import { sentence } from '../state/lesson';
 import { makeLesson, sendAllLeftovers, type Unsent } from '../state/session';
@@ -164,7 +164,11 @@ function ImportButton() {
   const [why, setWhy] = useState('');
   const read = async (file: File) => {
     try {
-      const { id } = await api.importFile(newId(), await file.text());
+      const text = await file.text();
+      const { id } = await api.importFile(
+        newId(),
+        /\.(csv|txt)$/i.test(file.name) ? await listed(file.name, text) : text,
+      );
       void navigate(`/lesson/${id}`);
     } catch (error) {
       setWhy(sentence(error));
@@ -178,7 +182,7 @@ function ImportButton() {
       <input
         ref={input}
         type="file"
-        accept="application/json,.json"
+        accept="application/json,.json,.csv,.txt"
         hidden
         aria-label="Lesson file"
         onChange={(e) => {
@@ -194,17 +198,29 @@ function ImportButton() {
   );
 }
 
+/** The lesson of a list of problems, or what is wrong with its lines. */
+async function lessonOf(title: string, list: string) {
+  await loadCore();
+  return call('fromList', { title, list });
+}
+
+/** A list of problems in a file, as the file of a lesson. */
+async function listed(name: string, list: string) {
+  const { lesson, faults } = await lessonOf(name.replace(/\.[^.]*$/, ''), list);
+  if (lesson) return JSON.stringify(lesson);
+  throw new Error(faults.map((f) => `Line ${f.line}: ${f.why}`).join(' '));
+}
+
 function NewLesson({ close }: { close: () => void }) {
   const navigate = useNavigate();
   const [title, setTitle] = useState('');
+  const [list, setList] = useState('');
+  const [faults, setFaults] = useState<LineFault[]>([]);
   const begin = async () => {
-    const id = await makeLesson({
-      format: 2,
-      id: '',
-      title: title.trim() || 'New lesson',
-      words: {},
-      scenes: [],
-    });
+    const name = title.trim() || 'New lesson';
+    const made = list.trim() ? await lessonOf(name, list) : undefined;
+    if (made?.faults.length) return setFaults(made.faults);
+    const id = await makeLesson(made?.lesson ?? { format: 2, id: '', title: name, words: {}, scenes: [] });
     void navigate(`/lesson/${id}`);
   };
   return (
@@ -219,6 +235,26 @@ function NewLesson({ close }: { close: () => void }) {
           onPressEnter={() => void begin()}
         />
       </label>
+      <label className={cx('field')}>
+        Problems, one a line, if you have them
+        <Input.TextArea
+          autoSize={{ minRows: 2, maxRows: 12 }}
+          placeholder={'58 + 67\n97 ÷ 4'}
+          value={list}
+          onChange={(e) => {
+            setList(e.target.value);
+            setFaults([]);
+          }}
+          aria-describedby="list-says"
+        />
+      </label>
+      <ul id="list-says" aria-live="polite" className={cx('faults')}>
+        {faults.map((f) => (
+          <li key={f.line}>
+            Line {f.line}: {f.why}
+          </li>
+        ))}
+      </ul>
     </Dialog>
   );
 }
