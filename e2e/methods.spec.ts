@@ -90,6 +90,9 @@ test('another like it has other numbers and the same regroupings', async ({ page
   const title = (await page.locator('.Stem_scene.Stem_here .Stem_bud-title').textContent())!;
   expect(title).toMatch(/^\d{3} \+ \d{2}$/);
   expect(title).not.toBe('146 + 87');
+  await choose(page, 'More', 'Five like this, each harder');
+  await expect(page.locator('.Stem_bud')).toHaveCount(8);
+  await expect(page.locator('.Stem_scene.Stem_here .Stem_bud-title')).not.toHaveText(title);
 });
 
 test('steps are split, joined and moved, where the moves allow it', async ({ page }) => {

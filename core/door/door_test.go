@@ -380,3 +380,38 @@ func BenchmarkMove(b *testing.B) {
 		})
 	}
 }
+
+// A set comes after the example that it is like, each problem its own scene; the first
+// explains, the last is checked, and what is harder is for the teacher alone.
+func TestASetIsAddedInOneAct(t *testing.T) {
+	d := openBoard(t, "blocks 0")
+	d.call("addExample", map[string]any{"id": "x", "typed": "34 + 25"}, nil)
+	d.call("addSet", map[string]any{"scene": "x", "id": "set", "seed": 3, "count": 5}, nil)
+	l := d.document()
+	require.Len(t, l.Scenes, 2+5)
+	harder, explained, seen := 0, 0, map[string]bool{}
+	for k, sc := range l.Scenes[2:] {
+		assert.Equal(t, fmt.Sprintf("set-%d", k+1), sc.ID)
+		assert.False(t, seen[sc.Made.Problem])
+		seen[sc.Made.Problem] = true
+		if sc.Steps[0].Look.Message.ID == "harder.than" {
+			harder++
+		}
+		for _, s := range sc.Steps {
+			if s.Asks == say.Explain {
+				explained++
+				assert.Zero(t, k, "only the first explains")
+			}
+		}
+		for _, o := range sc.Replay() {
+			require.NoError(t, o.Err)
+		}
+	}
+	assert.Positive(t, harder)
+	assert.Equal(t, 1, explained)
+	d.call("undo", map[string]any{}, nil)
+	assert.Len(t, d.document().Scenes, 2, "it is one act")
+	assert.Equal(t, "The count must be from 2 to 20. 1 is not.",
+		d.try("addSet", map[string]any{"scene": "x", "id": "set", "seed": 3, "count": 1}, nil))
+	assert.NotEmpty(t, d.try("addSet", map[string]any{"scene": "a", "id": "set", "seed": 3, "count": 5}, nil))
+}

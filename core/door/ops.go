@@ -43,6 +43,7 @@ func init() {
 		on("addBoard", "Adds a free board.", addBoard),
 		on("addExample", "Adds a worked example.", addExample),
 		on("anotherLike", "Adds a worked example of a parallel problem.", anotherLike),
+		on("addSet", "Adds worked examples like one, each a step harder.", addSet),
 		on("clear", "Clears pieces, ink, notes or record, as one act.", clearThings),
 
 		on("keepScratch", "Keeps what was done on a scratch copy as a step, or in one.", keepScratch),

@@ -285,6 +285,48 @@ func anotherLike(s *session, a LikeArgs) (Update, error) {
 	return addExample(s, AddExampleArgs{ExampleArgs: ExampleArgs{Request: next}, ID: a.ID, At: &at})
 }
 
+// SetArgs name a worked example, and the scenes that a set of so many like it becomes.
+type SetArgs struct {
+	LikeArgs
+	Count int `json:"count"`
+}
+
+// addSet adds a set of parallel problems of rising difficulty after a worked example. What
+// is harder in each is told to the teacher alone.
+func addSet(s *session, a SetArgs) (Update, error) {
+	sc, i := s.doc.Scene(a.Scene)
+	if i < 0 || sc.Made == nil {
+		return Update{}, say.Refuse("no-method-here")
+	}
+	if a.Count < 2 || a.Count > 20 {
+		return Update{}, board.BadCount(a.Count, 2, 20)
+	}
+	made := sc.Made
+	rungs, err := method.Ladder(method.Request{Method: made.Method, Args: made.Args, Model: made.Model, Options: made.Options},
+		a.Count, a.Seed)
+	if err != nil {
+		return Update{}, err
+	}
+	var scenes []lesson.Scene
+	for k, rung := range rungs {
+		rung.InSet = method.Nth{N: k + 1, Of: len(rungs)}
+		e, err := method.Make(rung.Request)
+		if err != nil {
+			return Update{}, err
+		}
+		e.Scene.ID = fmt.Sprintf("%s-%d", a.ID, k+1)
+		if e.Scene.Show == nil {
+			e.Scene.Show = []string{"unitForm"}
+		}
+		if len(e.Scene.Steps) > 0 && !rung.Harder.IsZero() {
+			e.Scene.Steps[0].Look = say.Line{Message: say.New("harder.than", say.Text("how", say.Name, rung.Harder.Text(e.Words)))}
+		}
+		scenes = append(scenes, e.Scene)
+	}
+	at := i + 1
+	return s.addScenes(scenes, &at, s.capture)
+}
+
 // BoardArgs name the models of a free board.
 type BoardArgs struct {
 	ID    string   `json:"id"`

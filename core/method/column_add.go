@@ -371,6 +371,7 @@ func (c *columnAddition) check() {
 		c.why(line("columnAdd.why.under", say.PlaceName("place", c.low)), line("columnAdd.why.under.answer"))
 	}
 	switch {
+	case !c.checks:
 	case c.r.Options["check"] == "by the estimate" && c.sized != "":
 		c.step(lesson.Step{Say: line(c.sized+".so", text("sum", sum), say.Number("bound", say.Given, c.bound))})
 	case c.r.Options["check"] == "another order":

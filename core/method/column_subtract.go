@@ -221,6 +221,7 @@ func (c *columnSubtraction) check() {
 		c.why(line("minusColumn.why.order"), line("minusColumn.why.order.answer"))
 	}
 	switch {
+	case !c.checks:
 	case c.r.Options["check"] == "by the estimate" && c.sized != "":
 		c.step(lesson.Step{Say: line(c.sized+".so", say.Number("d", say.Given, c.d), say.Number("bound", say.Given, c.bound))})
 	case c.r.Options["check"] == "by the inverse" && !c.b.IsZero():

@@ -25,7 +25,7 @@ type maker struct {
 func begin(r Request, notation string) *maker {
 	b, err := board.Parse(notation)
 	spec := specOf(r.Model)
-	m := &maker{newBuilder(b), r, spec, spec.Acts, true, r.Options["check"] != "none"}
+	m := &maker{newBuilder(b), r, spec, spec.Acts, r.InSet.N <= 1, r.Options["check"] != "none" && r.InSet.N == r.InSet.Of}
 	m.err = err
 	m.asks, m.slow = r.Options["ask"], r.Options["pace"] == "one by one"
 	return m

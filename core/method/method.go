@@ -59,7 +59,13 @@ type Request struct {
 	Args    []string          `json:"args,omitempty"`
 	Model   string            `json:"model,omitempty"`
 	Options map[string]string `json:"options,omitempty"`
+	// InSet is where in a set of examples this one is, when it is made for one: the first
+	// explains, the last is checked.
+	InSet Nth `json:"-"`
 }
+
+// Nth is a place in a set of so many, counted from 1; the zero value is no set.
+type Nth struct{ N, Of int }
 
 // Example is a worked example: its scene, whose Made says the problem and the
 // answer, and the board after its last step. A method that shows several ways

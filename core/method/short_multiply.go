@@ -303,7 +303,7 @@ func (c *shortProduct) close() {
 	} else if c.by > 1 && c.n.Top() > c.low {
 		c.why(line("multiply.why.places"), line("multiply.why.places.answer"))
 	}
-	if c.r.Options["check"] == "by the estimate" && c.sized != "" {
+	if c.checks && c.sized != "" {
 		c.step(lesson.Step{Say: line(c.sized+".so", text("sum", written), say.Number("bound", say.Given, c.bound))})
 	}
 }

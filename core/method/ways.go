@@ -77,7 +77,7 @@ func (w way) steps(r Request, a, b int, explains, checks bool) *maker {
 		start = spec.Acts.Frames(2, 1, 10)
 	}
 	m := begin(r, start)
-	m.explains, m.checks = explains, checks && r.Options["check"] != "none"
+	m.explains, m.checks = m.explains && explains, m.checks && checks
 	if m.inFrames() {
 		w.frames(m, a, b)
 	} else {

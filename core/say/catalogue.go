@@ -232,6 +232,7 @@ var general = map[string]string{
 	"refuse.unit-shares":      "{a} is no number of one place that {by} groups can share. Take Share out.",
 	"refuse.unit-groups":      "Blocks have no groups here. Share with discs.",
 	"refuse.list-line":        "This line cannot be read. Write it like column-add,146,87 or 146 + 87.",
+	"harder.than":             "For you alone, against the one before: {how}",
 	"harder.digit":            "A digit more.",
 	"harder.zero":             "A zero more.",
 	"harder.regrouping":       "One more time to {@bundle}.",

@@ -18,7 +18,7 @@ import { beginCapture, CaptureBar } from './CaptureBar';
 import { CountBar, countAloud } from '../stage/CountBar';
 import type { DialogName } from './Dialogs';
 import { fetchDialogs, OpenDialog } from './OpenDialog';
-import { Prompt } from './Prompt';
+import { addSet, Prompt } from './Prompt';
 import { act, addBoard, change, dropScratch, edit, setPresenting, show } from '../state/acts';
 import { notify, sentence, useLesson } from '../state/lesson';
 import { claim, closeLesson, openLesson } from '../state/session';
@@ -241,6 +241,7 @@ function MoreMenu({ disabled, onDialog }: { disabled: boolean; onDialog: (d: Dia
       notify('refusal', sentence(error));
     }
   };
+  const made = useLesson((s) => !!s.outline.scenes.find((x) => x.id === s.frame.scene)?.method);
   const items = [
     ...models.map((m, i) => ({
       key: `count ${i}`,
@@ -248,6 +249,12 @@ function MoreMenu({ disabled, onDialog }: { disabled: boolean; onDialog: (d: Dia
       onClick: () => countAloud(i),
     })),
     { key: 'capture', label: 'Capture my own example', onClick: beginCapture },
+    {
+      key: 'set',
+      label: 'Five like this, each harder',
+      disabled: !made,
+      onClick: () => addSet(5),
+    },
     { key: 'chance', label: 'Numbers by chance', onClick: () => onDialog('chance') },
     { key: 'builds', label: 'All builds of a number', onClick: () => onDialog('builds') },
     { key: 'acts', label: 'Slow way and fast way', onClick: () => onDialog('acts') },

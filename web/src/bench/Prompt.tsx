@@ -84,6 +84,14 @@ function StepMenu({ scene, step, edit: words }: { scene: string; step: number; e
   );
 }
 
+/** So many problems like the present one after it, each a step harder. */
+export function addSet(count: number) {
+  const { scene } = useLesson.getState().frame;
+  const id = newId();
+  const seed = crypto.getRandomValues(new Uint32Array(1))[0]!;
+  if (edit((handle) => call('addSet', { handle, scene, id, seed, count }))) show(`${id}-1`, 0);
+}
+
 /** A parallel problem, after this one; the record stays. */
 function anotherLike(scene: string) {
   const id = newId();

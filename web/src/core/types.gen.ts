@@ -426,6 +426,19 @@ export interface Calls {
     answer: Update;
   };
   /**
+   * Adds worked examples like one, each a step harder.
+   */
+  addSet: {
+    arg: {
+      handle: number;
+      scene: string;
+      id: string;
+      seed: number;
+      count: number;
+    };
+    answer: Update;
+  };
+  /**
    * Clears pieces, ink, notes or record, as one act.
    */
   clear: {
