@@ -3,6 +3,7 @@ package lesson
 import (
 	"encoding/json"
 	"errors"
+	"fmt"
 	"os"
 	"path/filepath"
 	"strings"
@@ -177,4 +178,46 @@ func TestWhatIsImportedIsReadFirst(t *testing.T) {
 	l, err := Import([]byte(`{"format":3,"title":"T","mood":"bright","scenes":[{"id":"a","title":"A","start":{"models":[{"kind":"blocks","pieces":[]}]}}]}`))
 	require.NoError(t, err)
 	require.NotNil(t, l.Newer)
+}
+
+// A lesson with as many scenes and lines as it may have opens; one more is told.
+func TestALessonIsFullAtItsLimits(t *testing.T) {
+	of := func(scenes, record int) error {
+		l := Lesson{Title: "T"}
+		for i := range scenes {
+			var s Scene
+			require.NoError(t, json.Unmarshal([]byte(`{"id":"s","title":"A","start":{"models":[{"kind":"blocks","pieces":[]}]}}`), &s))
+			s.ID = fmt.Sprintf("s%d", i)
+			l.Scenes = append(l.Scenes, s)
+		}
+		for range record {
+			l.Record = append(l.Record, Entry{Text: "1 = 1"})
+		}
+		raw, err := json.Marshal(l)
+		require.NoError(t, err)
+		_, err = Decode(raw)
+		return err
+	}
+	assert.NoError(t, of(maxScenes, maxRecord))
+	assert.ErrorContains(t, of(maxScenes+1, 0), "scenes: 201 are too many")
+	assert.ErrorContains(t, of(1, maxRecord+1), "record: 2001 are too many")
+}
+
+// Of a newer lesson a scene that lacks what we cannot do without is not read, nor is one
+// that we do not understand; the others are.
+func TestScenesOfANewerLessonAreReadOneByOne(t *testing.T) {
+	good := `{"id":"a","title":"A","start":{"models":[{"kind":"blocks","pieces":[]}]}}`
+	for what, other := range map[string]string{
+		"no id":      `{"id":"","title":"A","start":{"models":[{"kind":"blocks","pieces":[]}]}}`,
+		"no model":   `{"id":"b","title":"A","start":{"models":[]}}`,
+		"new model":  `{"id":"b","title":"A","start":{"models":[{"kind":"spiral"}]}}`,
+		"no board":   `{"id":"b","title":"A"}`,
+		"same scene": good,
+	} {
+		l, err := Decode([]byte(`{"format":3,"title":"T","scenes":[` + good + `,` + other + `]}`))
+		require.NoError(t, err, what)
+		require.NotNil(t, l.Newer, what)
+		assert.Equal(t, 1, l.Newer.Unread, what)
+		assert.Len(t, l.Scenes, 1, what)
+	}
 }
