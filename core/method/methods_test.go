@@ -335,11 +335,11 @@ var trials = map[string]trial{
 			return []string{a, "x", itoa(y)}
 		},
 		func(a []string) string {
-			if a[0] == "0" || a[2] == "0" || a[0] == "7" || a[0] == "1000000" {
-				return ""
-			}
 			if a[1] == "/" {
 				return text(new(big.Rat).Quo(num(a[0]), num(a[2])))
+			}
+			if a[0] == "0" || a[0] == "1000000" {
+				return "" // nothing, and too much
 			}
 			if n, err := strconv.Atoi(a[0]); err == nil && n%10 != 0 && atoi(a[2])%10 != 0 {
 				return "" // single things: a fact without a unit
@@ -1063,7 +1063,7 @@ func TestEveryTenThatIsMadeOrOpenedIsSaid(t *testing.T) {
 func TestEveryModelHoldsWhatItSays(t *testing.T) {
 	defer board.With(tally.Spec())()
 	r := proptest.Random(17)
-	for range min(proptest.Cases(), 2000) {
+	for range min(proptest.Cases(), 600) {
 		for _, spec := range board.Specs() {
 			n, model := r.IntN(min(100, cmp.Or(spec.Most, 100))+1), spec.Kind
 			for _, pace := range []string{"by groups", "one by one"} {

@@ -290,7 +290,7 @@ func TestRefusalsSayWhatWouldDo(t *testing.T) {
 		{"blocks 6o", `{"kind":"bundle","place":"ones"}`, "6 ones here. A ten needs 4 more."},
 		{"blocks 1o", `{"kind":"bundle","place":"ones"}`, "1 one here. A ten needs 9 more."},
 		{"blocks 12th", `{"kind":"bundle","place":"thousands"}`, "There is no block larger than a thousand."},
-		{"blocks 5o", `{"kind":"unbundle","place":"ones"}`, "A one is the smallest block. It cannot be opened."},
+		{"blocks 5o", `{"kind":"unbundle","place":"ones"}`, "A one is the smallest block. It cannot be unbundled."},
 		{"blocks 5o", `{"kind":"unbundle","place":"tens"}`, "Only 0 tens here, and 1 are asked for."},
 		{"blocks 5o", `{"kind":"take","pieces":[{"place":"ones","count":7}]}`, "Only 5 ones here, and 7 are asked for."},
 		{"blocks 5o", `{"kind":"take","pieces":[{"place":"tenths","count":1}]}`,
