@@ -116,6 +116,7 @@ func TestEveryPartOfALessonIsReckoned(t *testing.T) {
 			}
 			l.Scenes[0].Title = long
 		},
+		"tile":   func(l *Lesson) { l.Scenes[0].Start.Tiles[0].Title = long },
 		"notes":  func(l *Lesson) { l.Scenes[0].Notes = []Note{{ID: "n", Text: long}} },
 		"record": func(l *Lesson) { l.Record = []Entry{{Text: long}, {Scene: long}} },
 	} {

@@ -9,6 +9,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"unitbloom/core/board"
+	"unitbloom/core/model/discs"
 	"unitbloom/core/say"
 )
 
@@ -324,4 +325,40 @@ func TestEmptyCellsAreCounted(t *testing.T) {
 		said[r.ID] = r.Text
 	}
 	assert.Equal(t, "13 more makes 20", said["empty"])
+}
+
+// A shade that no row stands behind any more goes with the row.
+func TestAShadeGoesWithItsRow(t *testing.T) {
+	of := func(moves ...string) string {
+		b, err := play(t, "counters 5x3: 15", moves...)
+		require.NoError(t, err)
+		raw, err := b.MarshalJSON()
+		require.NoError(t, err)
+		return string(raw)
+	}
+	split, shrink := `{"kind":"split","after":4}`, `{"kind":"grow","frame":1,"less":true}`
+	assert.Contains(t, of(split), `"split":4`)
+	assert.NotContains(t, of(split, shrink), `"split"`)
+	assert.Contains(t, of(`{"kind":"split","after":3}`, shrink), `"split":3`)
+}
+
+// Pieces of a board never share an id, whatever comes after rows were added.
+func TestIdsOfNewRowsAreTheirOwn(t *testing.T) {
+	b, err := play(t, "rack 2: 3 0 | blocks 0", `{"kind":"rows","count":5}`, `{"kind":"place","model":1,"amount":"9 ones"}`)
+	require.NoError(t, err)
+	seen := map[board.PieceID]bool{}
+	for i := range b.Models {
+		for _, p := range b.Lay(i).Pieces {
+			assert.False(t, seen[p.ID], "%d twice", p.ID)
+			seen[p.ID] = true
+		}
+	}
+	assert.Len(t, seen, 59)
+}
+
+func TestAChartHasAsManyGroupsAsItMay(t *testing.T) {
+	_, err := play(t, "discs 3o", fmt.Sprintf(`{"kind":"groups","count":%d}`, discs.MaxGroups))
+	assert.NoError(t, err)
+	_, err = play(t, "discs 3o", fmt.Sprintf(`{"kind":"groups","count":%d}`, discs.MaxGroups+1))
+	assert.Error(t, err)
 }
