@@ -26,16 +26,18 @@ type held struct {
 
 // heldBack is what is held back now.
 func (s *session) heldBack(sc lesson.Scene) held {
-	h := held{map[string]bool{}, map[place.Place]int{}, true, s.phase.Open()}
 	if !s.phase.Open() || s.step >= len(sc.Steps) {
-		return h
+		return held{}
 	}
 	step := sc.Steps[s.step]
-	h.moved = len(step.Moves) == 0 || step.Made(s.phase)
+	h := held{map[string]bool{}, map[place.Place]int{}, len(step.Moves) == 0 || step.Made(s.phase), true}
 	for _, v := range step.Answer.Message.Values {
 		if v.Role == say.Answer {
 			h.add(v)
 		}
+	}
+	if step.Answer.Own == "" {
+		return h
 	}
 	given := numerals(step.Say.Text(s.doc.Words) + " " + step.Ask.Text(s.doc.Words))
 	for n := range numerals(step.Answer.Own) {

@@ -251,13 +251,11 @@ func addExample(s *session, a AddExampleArgs) (Update, error) {
 	}
 	var scenes []lesson.Scene
 	for i, one := range append([]method.Example{e}, e.More...) {
-		if one.Scene.ID = a.ID; i > 0 {
-			one.Scene.ID = fmt.Sprintf("%s-%d", a.ID, i+1)
+		id := a.ID
+		if i > 0 {
+			id = fmt.Sprintf("%s-%d", a.ID, i+1)
 		}
-		if one.Scene.Show == nil {
-			one.Scene.Show = []string{"unitForm"}
-		}
-		scenes = append(scenes, one.Scene)
+		scenes = append(scenes, one.SceneAs(id))
 	}
 	return s.addScenes(scenes, a.At, s.capture)
 }
@@ -314,14 +312,11 @@ func addSet(s *session, a SetArgs) (Update, error) {
 		if err != nil {
 			return Update{}, err
 		}
-		e.Scene.ID = fmt.Sprintf("%s-%d", a.ID, k+1)
-		if e.Scene.Show == nil {
-			e.Scene.Show = []string{"unitForm"}
+		one := e.SceneAs(fmt.Sprintf("%s-%d", a.ID, k+1))
+		if len(one.Steps) > 0 && !rung.Harder.IsZero() {
+			one.Steps[0].Look = say.Line{Message: say.New("harder.than", say.Text("how", say.Name, rung.Harder.Text(e.Words)))}
 		}
-		if len(e.Scene.Steps) > 0 && !rung.Harder.IsZero() {
-			e.Scene.Steps[0].Look = say.Line{Message: say.New("harder.than", say.Text("how", say.Name, rung.Harder.Text(e.Words)))}
-		}
-		scenes = append(scenes, e.Scene)
+		scenes = append(scenes, one)
 	}
 	at := i + 1
 	return s.addScenes(scenes, &at, s.capture)

@@ -1,6 +1,8 @@
 package lesson
 
 import (
+	"slices"
+
 	"unitbloom/core/board"
 	"unitbloom/core/say"
 )
@@ -41,6 +43,9 @@ func (s Step) Phases() []Phase {
 	return []Phase{Asked, Answered}
 }
 
+// fromRest are the phases with the rest before them.
+func (s Step) fromRest() []Phase { return append([]Phase{Rest}, s.Phases()...) }
+
 // Made reports whether the step's moves are made in a phase of it.
 func (s Step) Made(p Phase) bool { return p == Moved || p != Rest && s.Asks.MovesFirst() }
 
@@ -67,7 +72,7 @@ func (l Lesson) Next(p Position) Position {
 	case i < 0:
 		return p
 	case p.Step < len(sc.Steps):
-		phases := append([]Phase{Rest}, sc.Steps[p.Step].Phases()...)
+		phases := sc.Steps[p.Step].fromRest()
 		if at := indexOf(phases, p.Phase) + 1; at < len(phases) {
 			return Position{p.Scene, p.Step, phases[at]}
 		}
@@ -86,10 +91,10 @@ func (l Lesson) Before(p Position) Position {
 	case i < 0:
 		return p
 	case p.Phase != Rest && p.Step < len(sc.Steps):
-		phases := append([]Phase{Rest}, sc.Steps[p.Step].Phases()...)
+		phases := sc.Steps[p.Step].fromRest()
 		return Position{p.Scene, p.Step, phases[max(0, indexOf(phases, p.Phase)-1)]}
 	case p.Step > 0:
-		phases := append([]Phase{Rest}, sc.Steps[p.Step-1].Phases()...)
+		phases := sc.Steps[p.Step-1].fromRest()
 		return Position{p.Scene, p.Step - 1, phases[len(phases)-1]}
 	case i > 0:
 		return Position{Scene: l.Scenes[i-1].ID, Step: len(l.Scenes[i-1].Steps)}
@@ -100,10 +105,8 @@ func (l Lesson) Before(p Position) Position {
 // indexOf is where a phase stands among those of a step; one that the step does not
 // have counts as its last.
 func indexOf(phases []Phase, p Phase) int {
-	for i, one := range phases {
-		if one == p {
-			return i
-		}
+	if at := slices.Index(phases, p); at >= 0 {
+		return at
 	}
 	return len(phases) - 1
 }

@@ -320,28 +320,7 @@ func (c *columnAddition) makeTens(s lesson.Step, p place.Place, sum int) {
 // bundle makes tens of a place into pieces of the next, and writes what stays
 // and the mark.
 func (c *columnAddition) bundle(p place.Place, tens, left int) {
-	none := 0
-	next := p + 1
-	mark := digitCell("mark", next, tens, board.Select{Place: next, Part: &none, State: "any"})
-	stay := "columnAdd.regroup.answer"
-	switch {
-	case tens > 1 && left == 0:
-		stay = "columnAdd.regroup.many.none"
-	case tens > 1:
-		stay = "columnAdd.regroup.many"
-	case left == 0:
-		stay = "columnAdd.regroup.all"
-	}
-	s := lesson.Step{
-		Say:    line("columnAdd.full", say.Pieces("all", say.Given, 10*tens+left, p)),
-		Ask:    line("columnAdd.regroup", say.PlaceName("place", p)),
-		Answer: line(stay, say.PlaceName("place", p), say.PlaceName("next", next), given("tens", tens), given("left", left)),
-		Look:   line("look.new", say.PlaceName("next", next)),
-		Write:  []lesson.Write{c.sumCell(p, left), mark},
-	}
-	for range tens {
-		s.Moves = append(s.Moves, board.Move{Kind: "bundle", Args: pieces.BundleArgs{Place: p, Trace: true}})
-	}
+	s := regroup(p, 10*tens+left, newPieces(p+1))
 	if p == c.over[0] {
 		c.first(s)
 		return

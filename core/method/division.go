@@ -7,6 +7,7 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
+	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
 
@@ -30,27 +31,19 @@ func (m *maker) endDivision(problem string, n, by, groups, each int) (Example, e
 	if rest > 0 {
 		m.why(line("divide.over", given("by", by)), line("divide.over.answer", given("by", by), given("most", by-1)))
 	}
-	m.together(n, check)
+	m.together(place.Int(n), check)
 	return m.end(problem, result)
 }
 
 // together puts the groups together again and looks what is there.
-func (m *maker) together(n int, check string) {
-	if !m.checks || n == 0 {
+func (m *maker) together(n place.Number, check string) {
+	if !m.checks || n.IsZero() {
 		return
 	}
 	m.step(lesson.Step{
-		Say: line("divide.together"), Ask: line("divide.together.ask"), Answer: line("divide.together.answer", answer("n", n),
+		Say: line("divide.together"), Ask: line("divide.together.ask"), Answer: line("divide.together.answer", say.Number("n", say.Answer, n),
 			answerText("check", check)),
-		Moves: []board.Move{m.acts.Build(strconv.Itoa(n))},
-		Write: []lesson.Write{{Kind: "sentence", Text: check + " = " + strconv.Itoa(n)}},
+		Moves: []board.Move{m.acts.Build(n.String())},
+		Write: []lesson.Write{{Kind: "sentence", Text: check + " = " + n.String()}},
 	})
-}
-
-// withLeft is an answer with what is left over beside it, or nothing.
-func withLeft(id string, n int, values ...say.Value) say.Line {
-	if n == 0 {
-		id += ".none"
-	}
-	return line(id, append(values, answer("left", n))...)
 }

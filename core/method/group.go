@@ -38,7 +38,7 @@ func makeGroup(r Request) (Example, error) {
 	for g := 1; g <= n/size; g++ {
 		s := lesson.Step{
 			Say: line("group.another", given("size", size)), Ask: line("group.left"),
-			Answer: withLeft("group.left.answer", n-g*size, answer("g", g)),
+			Answer: noneOr("group.left.answer", n-g*size, answer("g", g), answer("left", n-g*size)),
 			Moves:  m.newGroup(g, size), Write: []lesson.Write{row(strconv.Itoa(g), strconv.Itoa(g*size))},
 		}
 		if g > 2 && n/size-g >= 2 {

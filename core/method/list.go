@@ -68,12 +68,8 @@ func FromList(title, list string, options map[string]string) (lesson.Lesson, []L
 			faults = append(faults, ListError{n, err})
 			continue
 		}
-		e.Scene.ID = "line-" + strconv.Itoa(n)
-		if e.Scene.Show == nil {
-			e.Scene.Show = []string{"unitForm"}
-		}
 		l.Words = e.Words
-		l.Scenes = append(l.Scenes, e.Scene)
+		l.Scenes = append(l.Scenes, e.SceneAs("line-"+strconv.Itoa(n)))
 	}
 	if len(faults) > 0 {
 		return lesson.Lesson{}, faults

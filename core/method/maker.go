@@ -121,6 +121,14 @@ func answer(name string, n int) say.Value { return say.Int(name, say.Answer, n) 
 func text(name, s string) say.Value       { return say.Text(name, say.Given, s) }
 func answerText(name, s string) say.Value { return say.Text(name, say.Answer, s) }
 
+// noneOr is an answer that counts something, or the one that says there is none.
+func noneOr(id string, n int, values ...say.Value) say.Line {
+	if n == 0 {
+		id += ".none"
+	}
+	return line(id, values...)
+}
+
 // arguments reads whole numbers with the signs that may stand between them, each
 // within its range.
 func arguments(r Request, limits ...[2]int) ([]int, error) {

@@ -82,6 +82,16 @@ type Example struct {
 	like string
 }
 
+// SceneAs is the example's scene under an id, with the read-outs that it begins with.
+func (e Example) SceneAs(id string) lesson.Scene {
+	sc := e.Scene
+	sc.ID = id
+	if sc.Show == nil {
+		sc.Show = []string{"unitForm"}
+	}
+	return sc
+}
+
 // sharedOptions are those of every method.
 var sharedOptions = []Option{
 	{"regroup", "What the class calls making ten into one of the next.", say.RegroupChoices()},

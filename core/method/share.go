@@ -58,9 +58,10 @@ func shareByOnes(r Request, n, by int) (Example, error) {
 	for round := 1; round <= n/by; round++ {
 		s := lesson.Step{
 			Say: line("share.round"), Ask: line("share.each-now"),
-			Answer: withLeft("share.each-now.answer", n-round*by, answer("each", round)),
-			Moves:  []board.Move{m.acts.Deal(place.Ones)},
-			Write:  []lesson.Write{row(strconv.Itoa(round), strconv.Itoa(n-round*by))},
+			Answer: noneOr("share.each-now.answer", n-round*by, answer("each", round),
+				answer("left", n-round*by)),
+			Moves: []board.Move{m.acts.Deal(place.Ones)},
+			Write: []lesson.Write{row(strconv.Itoa(round), strconv.Itoa(n-round*by))},
 		}
 		if round == n/by {
 			m.first(s)
@@ -225,6 +226,6 @@ func (s *sharing) endDecimals(problem string, left int) (Example, error) {
 			text("problem", problem)),
 		Write: []lesson.Write{s.sentence(problem, s.quot.String())},
 	})
-	s.together(s.n, strconv.Itoa(s.by)+" × "+s.quot.String())
+	s.together(place.Int(s.n), strconv.Itoa(s.by)+" × "+s.quot.String())
 	return s.end(problem, s.quot.String())
 }

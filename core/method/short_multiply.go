@@ -5,7 +5,6 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
-	"unitbloom/core/model/pieces"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
@@ -256,31 +255,11 @@ func (c *shortProduct) timesPlace(p place.Place, carried int) int {
 // bundle makes every ten of a place into one of the next, and writes what stays and the
 // mark.
 func (c *shortProduct) bundle(p place.Place, sum int) {
-	tens, left, next := sum/10, sum%10, p+1
-	mark := lesson.Write{Kind: "cell", Row: "mark", Place: &next, Text: strconv.Itoa(tens)}
+	var stands []board.Select
 	if c.inRows() {
-		none := 0
-		mark.Stands = []board.Select{{Place: next, Part: &none, State: "any"}}
+		stands = newPieces(p + 1)
 	}
-	id := "columnAdd.regroup.many"
-	switch {
-	case tens > 1 && left == 0:
-		id = "columnAdd.regroup.many.none"
-	case tens == 1 && left == 0:
-		id = "columnAdd.regroup.all"
-	case tens == 1:
-		id = "columnAdd.regroup.answer"
-	}
-	s := lesson.Step{
-		Say:    line("columnAdd.full", say.Pieces("all", say.Given, sum, p)),
-		Ask:    line("columnAdd.regroup", say.PlaceName("place", p)),
-		Answer: line(id, say.PlaceName("place", p), say.PlaceName("next", next), given("tens", tens), given("left", left)),
-		Look:   line("look.new", say.PlaceName("next", next)),
-		Write:  []lesson.Write{digitCell("sum", p, left, board.Select{Place: p}), mark},
-	}
-	for range tens {
-		s.Moves = append(s.Moves, board.Move{Kind: "bundle", Args: pieces.BundleArgs{Place: p, Trace: true}})
-	}
+	s := regroup(p, sum, stands)
 	if c.bundled == place.Largest {
 		c.bundled = p
 		c.first(s)

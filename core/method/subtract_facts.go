@@ -86,18 +86,10 @@ func (m *maker) differenceIs(a, b int) lesson.Write {
 	return m.sentence(minusText(a, b), strconv.Itoa(a-b))
 }
 
-// left is an answer that so many are left.
-func left(id string, n int, values ...say.Value) say.Line {
-	if n == 0 {
-		id += ".none"
-	}
-	return line(id, append(values, answer("d", n))...)
-}
-
 // takenStep takes a number away and asks what is left.
 func (m *maker) takenStep(a, b int, moves []board.Move) lesson.Step {
 	s := lesson.Step{
-		Say: line("minus.away", part("b", b)), Ask: line("minus.left.ask"), Answer: left("minus.left.is", a-b),
+		Say: line("minus.away", part("b", b)), Ask: line("minus.left.ask"), Answer: noneOr("minus.left.is", a-b, answer("d", a-b)),
 		Moves: moves, Write: []lesson.Write{m.differenceIs(a, b)},
 	}
 	if b == 0 {
@@ -159,7 +151,7 @@ func (m *maker) backToTen(a, b int, toTen, rest []board.Move) {
 		Write:  []lesson.Write{bond(b, first, b-first), m.sentence(minusText(a, first), "10")},
 	})
 	m.key(lesson.Step{
-		Say: line("back.then", part("rest", b-first)), Ask: line("minus.left.ask"), Answer: left("minus.left.is", a-b),
+		Say: line("back.then", part("rest", b-first)), Ask: line("minus.left.ask"), Answer: noneOr("minus.left.is", a-b, answer("d", a-b)),
 		Moves: rest,
 		Write: []lesson.Write{m.sentence(minusText(10, b-first), strconv.Itoa(a-b)), m.differenceIs(a, b)},
 	})
@@ -198,7 +190,7 @@ func (m *maker) countUpTo(a, b int, known, up []board.Move) {
 		return
 	}
 	check := lesson.Step{Say: line("think.away", part("b", b)), Ask: line("minus.left.ask.check"),
-		Answer: left("think.away.answer", a-b, part("a", a), part("b", b))}
+		Answer: noneOr("think.away.answer", a-b, part("a", a), part("b", b), answer("d", a-b))}
 	if m.inFrames() {
 		check.Moves = m.lastOf(b)
 	} else {
@@ -210,7 +202,7 @@ func (m *maker) countUpTo(a, b int, known, up []board.Move) {
 func asDifference(m *maker, a, b int) {
 	m.first(lesson.Step{
 		Say: line("difference.rows", part("a", a), part("b", b)), Ask: line("difference.ask"),
-		Answer: left("difference.more", a-b, part("a", a), part("b", b)),
+		Answer: noneOr("difference.more", a-b, part("a", a), part("b", b), answer("d", a-b)),
 		Moves:  m.rings(m.both(a, b), run(b, a)),
 		Write:  []lesson.Write{m.differenceIs(a, b)},
 	})

@@ -195,15 +195,7 @@ func unitQuotient(r Request, a, b place.Number) (Example, error) {
 		Write:  []lesson.Write{m.sentence(problem, result.String())},
 	})
 	m.why(line("unit.why.share", say.PlaceName("place", u.at)), line("unit.why.share.answer", say.PlaceName("place", u.at)))
-	if m.checks {
-		check := strconv.Itoa(by) + " × " + result.String()
-		m.step(lesson.Step{
-			Say: line("divide.together"), Ask: line("divide.together.ask"), Answer: line("divide.together.answer", say.Number("n", say.Answer, a),
-				answerText("check", check)),
-			Moves: []board.Move{m.acts.Build(a.String())},
-			Write: []lesson.Write{{Kind: "sentence", Text: check + " = " + a.String()}},
-		})
-	}
+	m.together(a, strconv.Itoa(by)+" × "+result.String())
 	e, err := m.end(problem, result.String())
 	e.like = u.at.String() + strconv.FormatBool(u.count < 10)
 	return e, err

@@ -329,4 +329,7 @@ var retired = map[string]string{
 	"columnAdd.check":              "Read the blocks. Then read the written answer.",
 	"columnAdd.check.ask":          "[check] Do they say the same number? Was our prediction right?",
 	"columnAdd.check.answer":       "The blocks show {form}. We wrote {sum}. They agree.",
+	"look.first-digit":             "The first digit of the number.",
+	"look.digits":                  "The digits of the {@ones}, and the first digits.",
+	"pattern.hint":                 "For you alone: no problem here crosses a ten. Add one that does.",
 }

@@ -57,7 +57,6 @@ var worked = map[string]string{
 	"read.why":                      "[explain] May we count the {place} first, and still get {n}?",
 	"read.why.answer":               "Yes. Each piece keeps its worth. The order does not matter.",
 	"read.why.answer.told":          "Each piece keeps its worth. The order does not matter.",
-	"look.first-digit":              "The first digit of the number.",
 	"look.all":                      "All the pieces, before we count.",
 	"look.rows-end":                 "The end of the rows.",
 	"look.squares":                  "The squares, and the last number.",
@@ -487,7 +486,6 @@ var worked = map[string]string{
 	"pattern.changed.various":           "The {places} changed. It is not the same in each.",
 	"pattern.why":                       "[explain] Why does the last digit stay the same each time?",
 	"pattern.why.answer":                "We add or take whole tens, and no {@ones}.",
-	"pattern.hint":                      "For you alone: no problem here crosses a ten. Add one that does.",
 	"pattern.offer":                     "For you alone: no problem here crosses a ten. {offer} would.",
 	"pattern.flat":                      "For you alone: no problem here crosses a ten.",
 
@@ -683,7 +681,6 @@ var worked = map[string]string{
 	"columnAdd.why.answer":          "It is ten of the {place}. They became one of the {next}.",
 	"columnAdd.why.under":           "[explain] Why do we write {place} under {place}?",
 	"columnAdd.why.under.answer":    "Only pieces of the same size are counted together.",
-	"look.digits":                   "The digits of the {@ones}, and the first digits.",
 	"look.first-digits":             "The first digits.",
 	"look.place-by-place":           "The digits, place by place.",
 	"look.ring":                     "The ring goes round ten, across both numbers.",
