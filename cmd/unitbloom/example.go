@@ -14,13 +14,15 @@ import (
 
 	"github.com/spf13/cobra"
 
+	"unitbloom/core/form"
 	"unitbloom/core/method"
 	"unitbloom/core/place"
+	"unitbloom/core/say"
 )
 
 type exampleFlags struct {
 	model, batch string
-	set          []string
+	set, words   []string
 	asJSON       bool
 }
 
@@ -48,6 +50,7 @@ func exampleCommand() *cobra.Command {
 	cmd.Flags().StringVar(&f.model, "model", "", "the model; the method's first when left out")
 	cmd.Flags().StringVar(&f.batch, "batch", "", "a file of problems, one a line; - reads standard input")
 	cmd.Flags().StringArrayVar(&f.set, "set", nil, "an option, as key=value")
+	cmd.Flags().StringArrayVar(&f.words, "words", nil, "what the class calls things, as key=value: numbers=4 002,5")
 	cmd.Flags().BoolVar(&f.asJSON, "json", false, "print JSON")
 	return cmd
 }
@@ -66,7 +69,7 @@ func splitSigned(raw []string) (flags, args []string) {
 			return flags, append(args, raw[i+1:]...)
 		default:
 			flags = append(flags, token)
-			takesValue := token == "--model" || token == "--batch" || token == "--set" || token == "--seed" || token == "--title"
+			takesValue := token == "--model" || token == "--batch" || token == "--set" || token == "--words" || token == "--seed" || token == "--title"
 			if takesValue && i+1 < len(raw) {
 				i++
 				flags = append(flags, raw[i])
@@ -81,19 +84,28 @@ func (f exampleFlags) run(cmd *cobra.Command, args []string) error {
 	if err != nil {
 		return err
 	}
+	words, err := f.vocabulary()
+	if err != nil {
+		return err
+	}
+	method.InWords(options, words)
 	if f.batch != "" {
 		if len(args) > 0 {
 			return fmt.Errorf("%w: --batch takes its problems from the file, not from the line", errUsage)
 		}
-		return f.runBatch(cmd, options)
+		return f.runBatch(cmd, options, words)
 	}
 	if len(args) < 1 {
 		return fmt.Errorf("%w: say which method and problem. Use: unitbloom example column-add 146 87", errUsage)
+	}
+	for i := range args {
+		args[i] = words.Plain(args[i])
 	}
 	e, err := method.Make(method.Request{Method: args[0], Args: args[1:], Model: f.model, Options: options})
 	if err != nil {
 		return err
 	}
+	e = e.In(words)
 	if !f.asJSON {
 		return printExample(cmd.OutOrStdout(), e.Plain())
 	}
@@ -112,6 +124,29 @@ func (f exampleFlags) options() (map[string]string, error) {
 	return options, nil
 }
 
+// vocabulary are the class's words of the flags.
+func (f exampleFlags) vocabulary() (w say.Vocabulary, err error) {
+	chosen := map[string]string{}
+	for _, s := range f.words {
+		key, value, ok := strings.Cut(s, "=")
+		if !ok {
+			return w, fmt.Errorf("%w: --words %q is not key=value", errUsage, s)
+		}
+		chosen[key] = value
+	}
+	raw, err := json.Marshal(chosen)
+	if err == nil {
+		err = form.Read(raw, &w)
+	}
+	if err == nil {
+		err = w.Validate()
+	}
+	if err != nil {
+		return w, fmt.Errorf("%w: --words: %w", errUsage, err)
+	}
+	return w, nil
+}
+
 type batchError struct {
 	Line  int    `json:"line"`
 	Error string `json:"error"`
@@ -119,7 +154,7 @@ type batchError struct {
 
 // runBatch makes one object a line, in the order of the file. A bad line gives
 // its error and the rest go on.
-func (f exampleFlags) runBatch(cmd *cobra.Command, options map[string]string) error {
+func (f exampleFlags) runBatch(cmd *cobra.Command, options map[string]string, words say.Vocabulary) error {
 	var in io.Reader = cmd.InOrStdin()
 	if f.batch != "-" {
 		file, err := os.Open(f.batch)
@@ -129,7 +164,7 @@ func (f exampleFlags) runBatch(cmd *cobra.Command, options map[string]string) er
 		defer file.Close()
 		in = file
 	}
-	return f.writeBatch(in, cmd.OutOrStdout(), options)
+	return f.writeBatch(in, cmd.OutOrStdout(), options, words)
 }
 
 // made is the object of one line, on its way to its turn in the output.
@@ -141,7 +176,7 @@ type made struct {
 
 // writeBatch makes lines side by side, one for each core, and writes them in
 // their order.
-func (f exampleFlags) writeBatch(in io.Reader, w io.Writer, options map[string]string) error {
+func (f exampleFlags) writeBatch(in io.Reader, w io.Writer, options map[string]string, words say.Vocabulary) error {
 	// The heap is small and the work short: fewer collections are faster.
 	defer debug.SetGCPercent(debug.SetGCPercent(400))
 	turns := make(chan chan made, 4*runtime.NumCPU())
@@ -160,7 +195,7 @@ func (f exampleFlags) writeBatch(in io.Reader, w io.Writer, options map[string]s
 			turns <- turn
 			busy <- struct{}{}
 			go func() {
-				turn <- f.batchLine(n, text, options)
+				turn <- f.batchLine(n, text, options, words)
 				<-busy
 			}()
 		}
@@ -188,9 +223,9 @@ func (f exampleFlags) writeBatch(in io.Reader, w io.Writer, options map[string]s
 	return nil
 }
 
-func (f exampleFlags) batchLine(n int, text string, options map[string]string) made {
+func (f exampleFlags) batchLine(n int, text string, options map[string]string, words say.Vocabulary) made {
 	var value any
-	e, err := f.fromLine(text, options)
+	e, err := f.fromLine(text, options, words)
 	if err != nil {
 		value = batchError{n, err.Error()}
 	} else {
@@ -203,13 +238,14 @@ func (f exampleFlags) batchLine(n int, text string, options map[string]string) m
 	return made{body.Bytes(), err != nil, encodeErr}
 }
 
-func (f exampleFlags) fromLine(text string, options map[string]string) (method.Example, error) {
-	r, err := method.ReadLine(text)
+func (f exampleFlags) fromLine(text string, options map[string]string, words say.Vocabulary) (method.Example, error) {
+	r, err := method.ReadLine(text, words)
 	if err != nil {
 		return method.Example{}, err
 	}
 	r.Model, r.Options = f.model, options
-	return method.Make(r)
+	e, err := method.Make(r)
+	return e.In(words), err
 }
 
 func encode(w io.Writer, value any) error {

@@ -14,7 +14,7 @@ import (
 // lessonCommand makes a lesson file of a list of problems.
 func lessonCommand() *cobra.Command {
 	var title string
-	var set []string
+	var set, called []string
 	cmd := &cobra.Command{
 		Use: "lesson FILE", Short: "Make a lesson file of a list of problems",
 		Long: "Write a lesson with a scene for each line of a file: a problem as it is typed, like 58 + 67, or a " +
@@ -22,7 +22,12 @@ func lessonCommand() *cobra.Command {
 		Example: "  unitbloom lesson problems.csv --title \"Adding in columns\" > lesson.json",
 		Args:    arguments(cobra.ExactArgs(1)),
 		RunE: func(cmd *cobra.Command, args []string) error {
-			options, err := exampleFlags{set: set}.options()
+			flags := exampleFlags{set: set, words: called}
+			options, err := flags.options()
+			if err != nil {
+				return err
+			}
+			words, err := flags.vocabulary()
 			if err != nil {
 				return err
 			}
@@ -35,7 +40,7 @@ func lessonCommand() *cobra.Command {
 			if err != nil {
 				return fmt.Errorf("the file %q cannot be read: %w", args[0], err)
 			}
-			l, faults := method.FromList(title, string(list), options)
+			l, faults := method.FromList(title, string(list), words, options)
 			if len(faults) > 0 {
 				var lines []string
 				for _, f := range faults {
@@ -50,6 +55,7 @@ func lessonCommand() *cobra.Command {
 		},
 	}
 	cmd.Flags().StringVar(&title, "title", "Problems", "what the shelf shows")
+	cmd.Flags().StringArrayVar(&called, "words", nil, "what the class calls things, as key=value: numbers=4 002,5")
 	cmd.Flags().StringArrayVar(&set, "set", nil, "an option of every method that has it, as key=value")
 	return cmd
 }

@@ -367,6 +367,24 @@ func (mv *Move) UnmarshalJSON(b []byte) error {
 	return nil
 }
 
+// Typed is the move with the numbers that a person types into it, its amount or its
+// number, read from the form in which her class writes them.
+func (mv Move) Typed(read func(string) string) Move {
+	args := reflect.ValueOf(mv.Args)
+	if args.Kind() != reflect.Struct {
+		return mv
+	}
+	changed := reflect.New(args.Type()).Elem()
+	changed.Set(args)
+	for _, name := range []string{"Amount", "Number"} {
+		if f := changed.FieldByName(name); f.IsValid() && f.Kind() == reflect.String {
+			f.SetString(read(f.String()))
+		}
+	}
+	mv.Args = changed.Interface()
+	return mv
+}
+
 // argsLike reads the parameters, of the type of zero, strictly: an unknown or
 // ill-typed field is refused by its name.
 func (mv Move) argsLike(zero any) (any, error) {

@@ -50,9 +50,9 @@ func counting(s *session, a ModelArgs) ([]Reached, error) {
 		return nil, say.Refuse("covered")
 	}
 	spec, _ := board.SpecOf(m.Kind())
-	counts := []Reached{}
+	w, counts := s.doc.Words, []Reached{}
 	for _, c := range spec.Counting(m) {
-		counts = append(counts, Reached{c.ID, c.Part, c.Upto.String(), c.Upto.Words(true)})
+		counts = append(counts, Reached{c.ID, c.Part, w.Spell(c.Upto.String()), w.Spell(c.Upto.Words(true))})
 	}
 	if len(counts) == 0 {
 		return nil, say.Refuse("nothing-to-count")
@@ -79,7 +79,7 @@ const (
 )
 
 func builds(s *session, a TextArgs) (Builds, error) {
-	w, err := place.Parse(a.Text)
+	w, err := place.Parse(s.doc.Words.Plain(a.Text))
 	if err != nil {
 		return Builds{}, err
 	}
@@ -97,14 +97,14 @@ func builds(s *session, a TextArgs) (Builds, error) {
 	list, count := place.Builds(n, top, limit)
 	out := Builds{Count: count, Forms: []string{}}
 	for _, form := range list {
-		out.Forms = append(out.Forms, s.doc.Words.UnitForm(form))
+		out.Forms = append(out.Forms, s.doc.Words.Spell(s.doc.Words.UnitForm(form)))
 	}
 	return out, nil
 }
 
 // acts compares the slow way and the fast way of laying a number.
-func acts(_ *Door, a TextArgs) ([]method.Acts, error) {
-	w, err := place.Parse(a.Text)
+func acts(s *session, a TextArgs) ([]method.Acts, error) {
+	w, err := place.Parse(s.doc.Words.Plain(a.Text))
 	if err != nil {
 		return nil, err
 	}
@@ -139,12 +139,13 @@ type Verdict struct {
 }
 
 func judge(s *session, a TextArgs) (Verdict, error) {
-	v, err := sentence.Judge(a.Text)
+	w := s.doc.Words
+	v, err := sentence.Judge(w.Plain(a.Text))
 	if err != nil {
 		return Verdict{}, err
 	}
-	w := s.doc.Words
-	out := Verdict{Text: v.Text, State: v.State, Said: v.Said.Text(w), Solved: v.Solved, Answer: v.Answer, Arrow: v.Arrow}
+	out := Verdict{Text: w.Spell(v.Text), State: v.State, Said: v.Said.Text(w), Solved: w.Spell(v.Solved), Answer: w.Spell(v.Answer),
+		Arrow: w.Spell(v.Arrow)}
 	if _, ok := s.current(); !ok {
 		return out, nil
 	}
@@ -176,7 +177,7 @@ func compare(s *session, _ None) (TextArgs, error) {
 	if b.IsCovered(0) || b.IsCovered(1) {
 		return TextArgs{}, say.Refuse("covered")
 	}
-	return TextArgs{sentence.Compare(board.Total(b.Models[0]), board.Total(b.Models[1]))}, nil
+	return TextArgs{s.doc.Words.Spell(sentence.Compare(board.Total(b.Models[0]), board.Total(b.Models[1])))}, nil
 }
 
 // ClearArgs list what is cleared.
@@ -301,7 +302,7 @@ func quickLook(s *session, a ModelArgs) (QuickLook, error) {
 	}
 	seen := b.ShownIDs(a.Model)
 	var out QuickLook
-	for _, p := range b.Lay(a.Model).Pieces {
+	for _, p := range spelled(b.Lay(a.Model), s.doc.Words).Pieces {
 		if !seen[p.ID] {
 			out.Pieces = append(out.Pieces, p)
 		}
@@ -349,12 +350,21 @@ func Methods() []MethodInfo {
 	return out
 }
 
-func listMethods(*Door, None) ([]MethodInfo, error) { return Methods(), nil }
+// listMethods shows what is typed as the class writes it.
+func listMethods(s *session, _ None) ([]MethodInfo, error) {
+	list := Methods()
+	for i := range list {
+		list[i].Typed = s.doc.Words.Spell(list[i].Typed)
+	}
+	return list, nil
+}
 
-// ListArgs are problems as they are typed, one a line, and what the lesson is called.
+// ListArgs are problems as they are typed, one a line, what the lesson is called, and
+// what its class calls things.
 type ListArgs struct {
-	Title string `json:"title"`
-	List  string `json:"list"`
+	Title string         `json:"title"`
+	List  string         `json:"list"`
+	Words say.Vocabulary `json:"words"`
 }
 
 // Listed is the lesson of a list, or what is wrong with its lines.
@@ -370,7 +380,7 @@ type LineFault struct {
 }
 
 func fromList(_ *Door, a ListArgs) (Listed, error) {
-	l, faults := method.FromList(a.Title, a.List, nil)
+	l, faults := method.FromList(a.Title, a.List, a.Words, nil)
 	out := Listed{Faults: []LineFault{}}
 	for _, f := range faults {
 		out.Faults = append(out.Faults, LineFault{f.Line, f.Err.Error()})

@@ -135,13 +135,13 @@ func handleOf(arg []byte) (handle int) {
 
 // explain words an error in the class's words when the call names a session.
 func (d *Door) explain(handle int, err error) Failure {
-	var refusal *say.Refusal
-	if !errors.As(err, &refusal) {
-		return Failure{CodeInvalid, err.Error()}
-	}
 	var words say.Vocabulary
 	if s := d.sessions[handle]; s != nil {
 		words = s.doc.Words
+	}
+	var refusal *say.Refusal
+	if !errors.As(err, &refusal) {
+		return Failure{CodeInvalid, words.Spell(err.Error())}
 	}
 	return Failure{refusal.Code, refusal.Message.Text(words)}
 }

@@ -157,7 +157,11 @@ func scripts(t *testing.T) map[string]*script {
 	}
 	for name, typed := range map[string]string{"regroups": "146 + 87", "crosses": "999 + 1", "too-large": "9999 + 1",
 		"zeros": "0 + 0", "half": "1 +"} {
-		start("preview/"+name).call("preview", map[string]string{"typed": typed})
+		s := start("preview/" + name)
+		blocks, err := board.Parse("blocks 0")
+		require.NoError(t, err)
+		s.open(blocks)
+		s.on("preview", fmt.Sprintf(`,"typed":%q`, typed))
 	}
 	for name, c := range map[string][2]string{
 		"too-few": {"blocks 6o", `{"kind":"bundle","place":"ones"}`}, "too-large": {"discs 9m",

@@ -39,8 +39,9 @@ func (s *session) heldBack(sc lesson.Scene) held {
 	if step.Answer.Own == "" {
 		return h
 	}
-	given := numerals(step.Say.Text(s.doc.Words) + " " + step.Ask.Text(s.doc.Words))
-	for n := range numerals(step.Answer.Own) {
+	w := s.doc.Words
+	given := numerals(w.Plain(step.Say.Text(w) + " " + step.Ask.Text(w)))
+	for n := range numerals(w.Plain(step.Answer.Own)) {
 		if !given[n] {
 			h.numbers[n] = true
 		}

@@ -17,11 +17,8 @@ func init() {
 	operations = []Operation{
 		op("version", "The file form that this core writes.", version),
 		op("read", "Reads a number and tells all its forms.", readNumber),
-		op("methods", "The methods of worked examples.", listMethods),
-		op("preview", "A worked example in words, before it is added.", preview),
 		op("fromList", "A lesson of a list of problems, a scene a line, or the lines that are none.", fromList),
 		op("throw", "Throws dice, a spinner or number cards; the same seed gives the same.", throw),
-		op("acts", "The acts that it takes to lay a number, the slow way and the fast.", acts),
 
 		op("open", "Opens a lesson behind a handle.", open),
 		on("close", "Closes the lesson.", closeSession),
@@ -41,6 +38,8 @@ func init() {
 		on("editStep", "Changes the words of a step, or takes it out.", editStep),
 		on("reshape", "Splits a step, joins it to the next, or moves it.", reshape),
 		on("addBoard", "Adds a free board.", addBoard),
+		on("methods", "The methods of worked examples.", listMethods),
+		on("preview", "A worked example in words, before it is added.", preview),
 		on("addExample", "Adds a worked example.", addExample),
 		on("anotherLike", "Adds a worked example of a parallel problem.", anotherLike),
 		on("addSet", "Adds worked examples like one, each a step harder.", addSet),
@@ -60,6 +59,7 @@ func init() {
 		on("look", "A quick look at what is covered; nothing is shown to anyone else.", quickLook),
 		on("counting", "The pieces in the order in which they are counted aloud.", counting),
 		on("builds", "The ways to build a number.", builds),
+		on("acts", "The acts that it takes to lay a number, the slow way and the fast.", acts),
 		on("judge", "Judges a number sentence, against itself and the models.", judge),
 		on("compare", "The first two models with the sign between them.", compare),
 	}

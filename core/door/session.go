@@ -154,7 +154,7 @@ func (s *session) beats(sc lesson.Scene, step int) ([]BoardView, []board.Became)
 		became = append(became, shownBecame(effect.Became, b, next)...)
 		b = next
 		if i < len(moves)-1 {
-			views = append(views, s.view(b, shownLayouts(b), sc))
+			views = append(views, s.view(b, s.shownLayouts(b), sc))
 		}
 	}
 	return views, became
@@ -173,7 +173,7 @@ func apply(s *session, a ApplyArgs) (Delta, error) {
 		return Delta{}, fmt.Errorf("scene: this lesson has no board yet")
 	}
 	before := s.board()
-	mv := a.Move.Read(before)
+	mv := a.Move.Read(before).Typed(s.doc.Words.Plain)
 	next, effect, err := board.Apply(before, mv)
 	if err != nil {
 		return Delta{}, err
@@ -208,20 +208,27 @@ type ExampleArgs struct {
 	Typed string `json:"typed,omitempty"`
 }
 
-func (a ExampleArgs) make() (method.Example, error) {
+// make is the example in the class's words, which are the lesson's unless the request
+// says otherwise.
+func (a ExampleArgs) make(w say.Vocabulary) (method.Example, error) {
 	r := a.Request
+	if r.Options == nil {
+		r.Options = map[string]string{}
+	}
+	method.InWords(r.Options, w)
 	if a.Typed != "" {
-		typed, err := method.Typed(a.Method, a.Typed)
+		typed, err := method.Typed(a.Method, w.Plain(a.Typed))
 		if err != nil {
 			return method.Example{}, err
 		}
 		r.Method, r.Args = typed.Method, typed.Args
 	}
-	return method.Make(r)
+	e, err := method.Make(r)
+	return e.In(w), err
 }
 
-func preview(_ *Door, a ExampleArgs) (method.Plain, error) {
-	e, err := a.make()
+func preview(s *session, a ExampleArgs) (method.Plain, error) {
+	e, err := a.make(s.doc.Words)
 	if err != nil {
 		return method.Plain{}, err
 	}
@@ -236,16 +243,7 @@ type AddExampleArgs struct {
 }
 
 func addExample(s *session, a AddExampleArgs) (Update, error) {
-	if a.Options == nil {
-		a.Options = map[string]string{}
-	}
-	// The class's words are the lesson's, unless the request says otherwise.
-	for name, value := range map[string]string{"regroup": s.doc.Words.Regroup, "ones": s.doc.Words.Ones} {
-		if _, set := a.Options[name]; !set && value != "" {
-			a.Options[name] = value
-		}
-	}
-	e, err := a.make()
+	e, err := a.make(s.doc.Words)
 	if err != nil {
 		return Update{}, err
 	}

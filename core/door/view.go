@@ -56,9 +56,9 @@ func (s *session) outline() Outline {
 		o.Record = []lesson.Entry{}
 	}
 	for _, sc := range s.doc.Scenes {
-		line := SceneLine{ID: sc.ID, Title: sc.Title, Steps: []StepLine{}, Show: orNone(sc.Show), Marks: sc.Marks}
+		line := SceneLine{ID: sc.ID, Title: s.titleOf(sc), Steps: []StepLine{}, Show: orNone(sc.Show), Marks: sc.Marks}
 		if sc.Made != nil {
-			line.Method, line.Problem = sc.Made.Method, sc.Made.Problem
+			line.Method, line.Problem = sc.Made.Method, s.doc.Words.Spell(sc.Made.Problem)
 		}
 		outcomes := sc.Replay()
 		for i, step := range sc.Steps {
@@ -67,6 +67,14 @@ func (s *session) outline() Outline {
 		o.Scenes = append(o.Scenes, line)
 	}
 	return o
+}
+
+// titleOf is a scene's title: the teacher's as it is, a problem as the class writes it.
+func (s *session) titleOf(sc lesson.Scene) string {
+	if sc.Made != nil && sc.Title == sc.Made.Problem {
+		return s.doc.Words.Spell(sc.Title)
+	}
+	return sc.Title
 }
 
 func (s *session) stepLine(step lesson.Step, misfit error) StepLine {
@@ -225,11 +233,11 @@ func (s *session) frame() Frame {
 	}
 	b := s.board()
 	f.Scratch = s.scratch != nil
-	s.drawn = shownLayouts(b)
+	s.drawn = s.shownLayouts(b)
 	f.Board = s.view(b, s.drawn, sc)
 	f.Capture = s.captured()
 	f.Prompt = s.prompt(sc)
-	f.Written, f.Lines = written(sc, s.step, b)
+	f.Written, f.Lines = written(sc, s.step, b, s.doc.Words)
 	return f
 }
 
@@ -240,14 +248,34 @@ func (s *session) canTravel() (undo, redo bool) {
 	return len(s.past) > 0, len(s.future) > 0
 }
 
-// shownLayouts are the models as they may be seen: nothing that is covered leaves
-// the door.
-func shownLayouts(b board.Board) []board.Layout {
+// shownLayouts are the models as they may be seen, spelled as the class writes: nothing
+// that is covered leaves the door.
+func (s *session) shownLayouts(b board.Board) []board.Layout {
 	out := make([]board.Layout, len(b.Models))
 	for i := range b.Models {
-		out[i] = b.Shown(i)
+		out[i] = spelled(b.Shown(i), s.doc.Words)
 	}
 	return out
+}
+
+// spelled is a layout, which is nobody else's, with what stands on its pieces and behind
+// them as the class writes it.
+func spelled(l board.Layout, w say.Vocabulary) board.Layout {
+	if !w.Spells() {
+		return l
+	}
+	for i := range l.Pieces {
+		if p := &l.Pieces[i]; p.Text != "" {
+			p.Text = w.Spell(p.Text)
+		}
+	}
+	for i := range l.Decor {
+		d := &l.Decor[i]
+		if d.Text = w.Spell(d.Text); d.Kind == "point" {
+			d.Text = w.Point()
+		}
+	}
+	return l
 }
 
 // prompt is the step that is gone through, else the one just over; at the start there
@@ -275,10 +303,13 @@ func (s *session) view(b board.Board, laid []board.Layout, sc lesson.Scene) Boar
 }
 
 func (s *session) modelHead(b board.Board, i int, l board.Layout, sc lesson.Scene) ModelHead {
-	tile := b.Tiles[i]
+	tile, w := b.Tiles[i], s.doc.Words
+	if sc.Made != nil {
+		tile.Title = w.Spell(tile.Title)
+	}
 	m := ModelHead{
 		Kind: b.Models[i].Kind(), Title: tile.Title, Width: tile.Width, Linked: tile.Linked, W: l.W, H: l.H,
-		Flags: orNone(l.Flags), Settings: orMap(l.Settings), Counts: orMap(maps.Clone(l.Counts)), Decor: orNone(l.Decor),
+		Flags: orNone(l.Flags), Settings: orMap(maps.Clone(l.Settings)), Counts: orMap(maps.Clone(l.Counts)), Decor: orNone(l.Decor),
 		Covers: []CoverView{}, Kept: []KeptView{}, ReadOuts: []ReadOut{},
 	}
 	for _, c := range b.CoversOn(i) {
@@ -286,23 +317,30 @@ func (s *session) modelHead(b board.Board, i int, l board.Layout, sc lesson.Scen
 	}
 	h := s.heldBack(sc)
 	for name, count := range m.Counts {
+		m.Counts[name] = w.Spell(count)
 		if h.numbers[count] && h.moved {
 			m.Counts[name] = board.Hidden
 		}
 	}
+	for name, value := range m.Settings {
+		m.Settings[name] = w.Spell(value)
+	}
 	m.Zones = s.zoneViews(i, l.Zones, h)
-	for _, r := range b.ReadOuts(i, s.doc.Words) {
+	for _, r := range b.ReadOuts(i, w) {
 		out := ReadOut{ID: r.ID, Label: r.Label, Shown: slices.Contains(sc.Show, r.ID),
 			Beside: slices.Contains(tile.Beside, r.ID)}
 		if (out.Shown || out.Beside) && h.all {
 			out.Text = board.Hidden
 		} else if out.Shown || out.Beside {
-			out.Text, out.Whole, out.Parts = r.Text, r.Whole, r.Parts
+			out.Text, out.Whole, out.Parts = w.Spell(r.Text), w.Spell(r.Whole), slices.Clone(r.Parts)
+			for k := range out.Parts {
+				out.Parts[k] = w.Spell(out.Parts[k])
+			}
 		}
 		m.ReadOuts = append(m.ReadOuts, out)
 	}
 	for _, kept := range tile.Kept {
-		k := board.LayOut(kept)
+		k := spelled(board.LayOut(kept), w)
 		m.Kept = append(m.Kept, KeptView{
 			W: k.W, H: k.H, Flags: orNone(k.Flags), Zones: s.zoneViews(i, k.Zones, h), Decor: orNone(k.Decor), Pieces: k.Pieces,
 		})
@@ -314,7 +352,7 @@ func (s *session) zoneViews(model int, zones []board.Zone, h held) []ZoneView {
 	views := make([]ZoneView, len(zones))
 	for i, z := range zones {
 		views[i] = s.zoneView(model, z)
-		views[i].Count = h.count(z, views[i].Count)
+		views[i].Count = s.doc.Words.Spell(h.count(z, views[i].Count))
 	}
 	return views
 }
@@ -328,7 +366,7 @@ func (s *session) zoneView(model int, z board.Zone) ZoneView {
 	if z.Place != nil {
 		p, w := *z.Place, s.doc.Words
 		v.Place = z.Place
-		v.Label, v.One, v.Shape, v.Size = w.PlaceName(p, 2), "1 "+p.Singular(), w.Shape(p), p.Value().String()
+		v.Label, v.One, v.Shape, v.Size = w.PlaceName(p, 2), "1 "+p.Singular(), w.Shape(p), w.Spell(p.Value().String())
 		if name := w.ColumnName(p); name != v.Label {
 			v.Unit = name
 		}
@@ -375,7 +413,7 @@ type ModelDelta struct {
 
 func (s *session) delta(was, b board.Board, effect board.Effect, edits []lesson.Edit, moved bool) Delta {
 	sc, _ := s.current()
-	now := shownLayouts(b)
+	now := s.shownLayouts(b)
 	if len(now) != len(s.drawn) {
 		s.drawn = make([]board.Layout, len(now))
 	}
@@ -387,7 +425,7 @@ func (s *session) delta(was, b board.Board, effect board.Effect, edits []lesson.
 		Warn: s.warning(effect), Edits: orNone(edits), Capture: s.captured(),
 	}
 	for _, stage := range effect.Stages {
-		d.Beats = append(d.Beats, s.view(stage, shownLayouts(stage), sc))
+		d.Beats = append(d.Beats, s.view(stage, s.shownLayouts(stage), sc))
 	}
 	for i, l := range now {
 		d.Models = append(d.Models, s.modelDelta(b, i, l, sc))
@@ -466,7 +504,9 @@ func (s *session) warning(effect board.Effect) string {
 
 // Written is the column method as it stands: a grid of places and rows.
 type Written struct {
-	Marks  string   `json:"marks"`
+	Marks string `json:"marks"`
+	// Point is the sign after the ones.
+	Point  string   `json:"point"`
 	Places []string `json:"places"`
 	Cells  []Cell   `json:"cells"`
 }
@@ -493,8 +533,8 @@ type Cell struct {
 
 // written collects what the first n steps wrote. The grid is as wide as the
 // whole example needs, so that it does not shift as it grows.
-func written(sc lesson.Scene, n int, b board.Board) (*Written, []WrittenLine) {
-	w := Written{Marks: sc.Marks, Cells: []Cell{}, Places: []string{}}
+func written(sc lesson.Scene, n int, b board.Board, words say.Vocabulary) (*Written, []WrittenLine) {
+	w := Written{Marks: sc.Marks, Point: words.Point(), Cells: []Cell{}, Places: []string{}}
 	if w.Marks == "" {
 		w.Marks = "above"
 	}
@@ -512,6 +552,7 @@ func written(sc lesson.Scene, n int, b board.Board) (*Written, []WrittenLine) {
 					w.Cells = append(w.Cells, cellOf(wr, b, i == n-1))
 				}
 			case i < n:
+				wr = wr.Spelled(words)
 				lines = append(lines, WrittenLine{wr.Kind, wr.Text, wr.Cells, wr.Whole, wr.Parts})
 			}
 		}

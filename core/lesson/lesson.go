@@ -18,7 +18,7 @@ import (
 // before.
 const (
 	Format = 2
-	Minor  = 1
+	Minor  = 2
 )
 
 // Lesson is the whole document. Values are immutable: an edit gives a new one.
@@ -105,6 +105,21 @@ type Entry struct {
 	Scene string `json:"scene,omitempty" jsonschema_description:"The scene that it came from."`
 
 	extra form.Extra
+}
+
+// Spelled is what is written as the class writes its numbers.
+func (w Write) Spelled(words say.Vocabulary) Write {
+	w.Text, w.Whole = words.Spell(w.Text), words.Spell(w.Whole)
+	w.Cells, w.Parts = spelled(w.Cells, words), spelled(w.Parts, words)
+	return w
+}
+
+func spelled(texts []string, words say.Vocabulary) []string {
+	texts = slices.Clone(texts)
+	for i := range texts {
+		texts[i] = words.Spell(texts[i])
+	}
+	return texts
 }
 
 var (

@@ -1,7 +1,9 @@
 package lesson_test
 
 import (
+	"fmt"
 	"os"
+	"path/filepath"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -109,4 +111,25 @@ func TestLessonsFromBeforeKinds(t *testing.T) {
 	sc, _ := l.Scene("made0")
 	assert.Equal(t, []lesson.Phase{lesson.Asked, lesson.Answered}, sc.Steps[1].Phases())
 	assert.Equal(t, text(t, l), text(t, read(t, text(t, l))))
+}
+
+// A lesson kept by any minor before this one is whole: it has no faults, and its steps fit.
+func TestFrozenLessonsOfEveryMinorOpen(t *testing.T) {
+	for minor := range lesson.Minor {
+		paths, err := filepath.Glob(fmt.Sprintf("../../testdata/format/v2.%d/*.json", minor))
+		require.NoError(t, err)
+		require.NotEmpty(t, paths, "no file of minor %d is frozen", minor)
+		for _, path := range paths {
+			raw, err := os.ReadFile(path)
+			require.NoError(t, err)
+			l := read(t, string(raw))
+			assert.Equal(t, lesson.Minor, l.Minor)
+			assert.Empty(t, l.Faults(), path)
+			for _, sc := range l.Scenes {
+				for i, o := range sc.Replay() {
+					require.NoErrorf(t, o.Err, "%s: %s, step %d", path, sc.ID, i+1)
+				}
+			}
+		}
+	}
 }

@@ -4,6 +4,7 @@ package method
 
 import (
 	"encoding/csv"
+	"maps"
 	"strconv"
 	"strings"
 
@@ -13,14 +14,15 @@ import (
 
 // ReadLine reads a problem of a list: a method and its arguments parted by commas, like
 // share,97,4, or the problem as a teacher types it, like 58 + 67.
-func ReadLine(text string) (Request, error) {
+// Numbers of the latter are as the class writes them.
+func ReadLine(text string, w say.Vocabulary) (Request, error) {
 	text = strings.TrimSpace(text)
 	id, _, parted := strings.Cut(text, ",")
 	named := parted && id != "" && strings.Trim(strings.TrimSpace(id), "abcdefghijklmnopqrstuvwxyz-") == ""
 	if named || strings.Contains(text, `"`) {
 		return readFields(text)
 	}
-	return Typed("", text)
+	return Typed("", w.Plain(text))
 }
 
 func readFields(text string) (Request, error) {
@@ -45,9 +47,16 @@ type ListError struct {
 func (e ListError) Error() string { return "line " + strconv.Itoa(e.Line) + ": " + e.Err.Error() }
 
 // FromList is a lesson with a scene for each problem of a list; empty lines are passed
-// over. Where any line is no problem there is no lesson: all such lines are told.
-func FromList(title, list string, options map[string]string) (lesson.Lesson, []ListError) {
-	l := lesson.Lesson{Format: lesson.Format, Minor: lesson.Minor, Title: title}
+// over. Where any line is no problem there is no lesson: all such lines are told. The words
+// are the class's; those that the options choose go before them.
+func FromList(title, list string, w say.Vocabulary, options map[string]string) (lesson.Lesson, []ListError) {
+	options = maps.Clone(options)
+	if options == nil {
+		options = map[string]string{}
+	}
+	InWords(options, w)
+	w.Regroup, w.Ones = options["regroup"], options["ones"]
+	l := lesson.Lesson{Format: lesson.Format, Minor: lesson.Minor, Title: title, Words: w}
 	var faults []ListError
 	n := 0
 	for line := range strings.Lines(list) {
@@ -55,7 +64,7 @@ func FromList(title, list string, options map[string]string) (lesson.Lesson, []L
 		if strings.TrimSpace(line) == "" {
 			continue
 		}
-		r, err := ReadLine(line)
+		r, err := ReadLine(line, w)
 		if err == nil {
 			// Every method has the options that it knows.
 			r.Options, err = optionsOf(r.Method, options)
@@ -68,13 +77,21 @@ func FromList(title, list string, options map[string]string) (lesson.Lesson, []L
 			faults = append(faults, ListError{n, err})
 			continue
 		}
-		l.Words = e.Words
 		l.Scenes = append(l.Scenes, e.SceneAs("line-"+strconv.Itoa(n)))
 	}
 	if len(faults) > 0 {
 		return lesson.Lesson{}, faults
 	}
 	return l, nil
+}
+
+// InWords puts the class's words into the options that do not choose others.
+func InWords(options map[string]string, w say.Vocabulary) {
+	for name, value := range map[string]string{"regroup": w.Regroup, "ones": w.Ones} {
+		if _, set := options[name]; !set && value != "" {
+			options[name] = value
+		}
+	}
 }
 
 func optionsOf(id string, options map[string]string) (map[string]string, error) {

@@ -82,6 +82,17 @@ type Example struct {
 	like string
 }
 
+// In is the example in a class's words; those that the request chose stay.
+func (e Example) In(w say.Vocabulary) Example {
+	w.Regroup, w.Ones = e.Words.Regroup, e.Words.Ones
+	e.Words = w
+	e.More = slices.Clone(e.More)
+	for i := range e.More {
+		e.More[i] = e.More[i].In(w)
+	}
+	return e
+}
+
 // SceneAs is the example's scene under an id, with the read-outs that it begins with.
 func (e Example) SceneAs(id string) lesson.Scene {
 	sc := e.Scene
@@ -262,13 +273,13 @@ type PlainStep struct {
 
 // Plain gives the example in the class's words.
 func (e Example) Plain() Plain {
-	made := e.Scene.Made
-	p := Plain{Method: made.Method, Title: e.Scene.Title, Problem: made.Problem, Answer: made.Answer, Model: made.Model,
-		Start: e.Scene.Start, End: e.End, Offer: e.Offer}
+	made, w := e.Scene.Made, e.Words
+	p := Plain{Method: made.Method, Title: w.Spell(e.Scene.Title), Problem: w.Spell(made.Problem), Answer: w.Spell(made.Answer),
+		Model: made.Model, Start: e.Scene.Start, End: e.End, Offer: w.Spell(e.Offer)}
 	for _, s := range e.Scene.Steps {
 		p.Steps = append(p.Steps, PlainStep{
-			Say: s.Say.Text(e.Words), Ask: s.Ask.Text(e.Words), Asks: s.Asks, Answer: s.Answer.Text(e.Words), Look: s.Look.Text(e.Words),
-			Write: orEmpty(s.Write), Moves: orEmpty(s.Moves), Total: s.Total, UnitForm: s.UnitForm,
+			Say: s.Say.Text(w), Ask: s.Ask.Text(w), Asks: s.Asks, Answer: s.Answer.Text(w), Look: s.Look.Text(w),
+			Write: written(s.Write, w), Moves: orEmpty(s.Moves), Total: s.Total, UnitForm: s.UnitForm,
 		})
 	}
 	if len(e.More) > 0 {
@@ -278,6 +289,14 @@ func (e Example) Plain() Plain {
 		}
 	}
 	return p
+}
+
+func written(list []lesson.Write, w say.Vocabulary) []lesson.Write {
+	out := make([]lesson.Write, len(list))
+	for i := range list {
+		out[i] = list[i].Spelled(w)
+	}
+	return out
 }
 
 func orEmpty[T any](list []T) []T {

@@ -200,3 +200,32 @@ func (r reader) readText(name, text string) {
 		}
 	}
 }
+
+// Every number of every text is as the class writes it: in what is said, asked, answered
+// and written, of every method.
+func TestEveryNumberIsWrittenAsTheClassWritesIt(t *testing.T) {
+	ours := regexp.MustCompile(`(^|[^,\d])\d{4}|\d\.\d`)
+	for _, spec := range method.Specs() {
+		problems := [][]string{spec.Sample}
+		for _, text := range odd[spec.ID] {
+			problems = append(problems, request(t, spec.ID, text).Args)
+		}
+		for _, args := range problems {
+			e, err := method.Make(method.Request{Method: spec.ID, Args: args})
+			if err != nil {
+				continue
+			}
+			p := e.In(say.Vocabulary{Numbers: "4 002,5"}).Plain()
+			texts := []string{p.Title, p.Problem, p.Answer, p.Offer}
+			for _, s := range p.Steps {
+				texts = append(texts, s.Say, s.Ask, s.Answer, s.Look)
+				for _, w := range s.Write {
+					texts = append(append(append(texts, w.Text, w.Whole), w.Cells...), w.Parts...)
+				}
+			}
+			for _, text := range texts {
+				require.NotRegexp(t, ours, text, "%s %v", spec.ID, args)
+			}
+		}
+	}
+}

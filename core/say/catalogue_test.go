@@ -71,3 +71,26 @@ func TestOneAndManyFollowTheValue(t *testing.T) {
 	assert.True(t, both.Has(Answer))
 	assert.False(t, first.Has(Answer), "the first is as it was")
 }
+
+// A class that carries and borrows hears both words as they are used: a ten is carried, a
+// hundred is borrowed, and nothing is carried "as" or "into" anything.
+func TestAClassThatCarriesHearsItsOwnForms(t *testing.T) {
+	w := Vocabulary{Regroup: "carry"}
+	next, left := PlaceName("next", place.Tens), Int("left", Answer, 3)
+	assert.Equal(t, "Carry one ten", New("verb.bundle", next).Text(w))
+	assert.Equal(t, "Ten of them make one of the tens. Carry it. 3 stay.", New("columnAdd.regroup.answer", next, left).Text(w))
+	assert.Equal(t, "Borrow one of the tens. It makes ten ones.",
+		New("minusColumn.open", PlaceName("from", place.Tens), PlaceName("to", place.Ones)).Text(w))
+	joined := regexp.MustCompile(`(?i)(carr(y|ied)|borrow(ed)?) ([^.:]* )?(as|into) `)
+	for id, template := range catalogue {
+		base, is := strings.CutSuffix(id, ".carry")
+		if is {
+			for _, hole := range regexp.MustCompile(`\{[a-z]+`).FindAllString(template, -1) {
+				assert.Contains(t, catalogue[base], hole, "%s has a value that %s does not have", id, base)
+			}
+		}
+		if Says(id) && !is {
+			assert.NotRegexp(t, joined, New(id).Text(w), id)
+		}
+	}
+}

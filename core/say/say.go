@@ -136,6 +136,9 @@ func (m Message) Phrase(w Vocabulary) string {
 		return ""
 	}
 	template, ok := catalogue[m.ID]
+	if carried, other := catalogue[m.ID+".carry"]; other && w.Regroup == "carry" {
+		template = carried
+	}
 	if !ok {
 		return m.ID
 	}
@@ -171,7 +174,7 @@ func (m Message) fill(name string, w Vocabulary) string {
 	base, form, _ := strings.Cut(name, ".")
 	for _, v := range m.Values {
 		if v.Name == base {
-			return v.text(form, w)
+			return w.Spell(v.text(form, w))
 		}
 	}
 	return "{" + name + "}"
@@ -248,6 +251,9 @@ type Vocabulary struct {
 	Maths   string `json:"maths,omitempty" jsonschema:"enum=maths,enum=math" jsonschema_description:"What the class calls the subject."`
 	Shapes  string `json:"shapes,omitempty" jsonschema:"maxLength=120" jsonschema_description:"The names of the four blocks, smallest first, parted by commas: cube, long, flat, big cube."`
 	Columns string `json:"columns,omitempty" jsonschema:"maxLength=120" jsonschema_description:"Everyday names of the columns from the ones up, parted by commas: bulbs, bags, trays, crates."`
+	Numbers string `json:"numbers,omitempty" jsonschema:"enum=4002.5,enum=4\\,002.5,enum=4 002.5,enum=4002\\,5,enum=4 002\\,5" jsonschema_description:"How the class groups and points its numbers, shown at 4002.5."`
+	And     string `json:"and,omitempty" jsonschema:"enum=one hundred and six,enum=one hundred six" jsonschema_description:"Whether the class says and after the hundreds, shown at 106."`
+	Money   string `json:"money,omitempty" jsonschema:"maxLength=120" jsonschema_description:"The class's money, parted by commas: one and many of the large, then of the small: euro, euros, cent, cents."`
 }
 
 // BondNames are the choices for Words.Bond, the default first.
@@ -331,7 +337,7 @@ func (w Vocabulary) Validate() error {
 	if n := len(commaList(w.Columns)); n > 7 || len(w.Columns) > 120 || len(w.Shapes) > 120 {
 		return fmt.Errorf("words.columns: %d names. Write at most seven short ones, from the ones up", n)
 	}
-	return nil
+	return w.validateSpelling()
 }
 
 func (w Vocabulary) verb(form string) string {
@@ -342,6 +348,8 @@ func (w Vocabulary) verb(form string) string {
 	switch form {
 	case "ones":
 		return w.PlaceName(place.Ones, 2)
+	case "point":
+		return w.pointName()
 	case "bundle":
 		return v.bundle
 	case "unbundle":

@@ -18,7 +18,7 @@ func TestMessagesFollowTheClassesWords(t *testing.T) {
 		{}:                                 "Bundled: 10 ones into 1 ten.",
 		{Regroup: "exchange"}:              "Exchanged: 10 ones for 1 ten.",
 		{Regroup: "rename", Ones: "units"}: "Renamed: 10 units as 1 ten.",
-		{Regroup: "carry"}:                 "Carried: 10 ones as 1 ten.",
+		{Regroup: "carry"}:                 "10 ones make 1 ten: carried.",
 	} {
 		assert.Equal(t, want, m.Text(words))
 	}

@@ -102,6 +102,8 @@ func (s *Server) Handler() http.Handler {
 	known := api.Group("", s.signedIn)
 	known.GET("/lessons/:id/events", s.events)
 	known.Use(gzip.Gzip(gzip.BestSpeed))
+	known.GET("/school", s.school)
+	known.PUT("/school", s.setSchool)
 	known.GET("/lessons", s.list)
 	known.POST("/lessons", s.create)
 	known.PUT("/lessons/:id", s.put)

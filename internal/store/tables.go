@@ -47,6 +47,13 @@ type Operation struct {
 	CreatedAt time.Time `gorm:"index"`
 }
 
+// Setting is one thing that is set for the whole school, as JSON under its name.
+type Setting struct {
+	Name      string `gorm:"primaryKey"`
+	Value     []byte
+	UpdatedAt time.Time
+}
+
 // SnapshotEvery is how many operations are made again at most.
 const SnapshotEvery = 50
 
@@ -75,6 +82,10 @@ var migrations = []*gormigrate.Migration{
 			"CREATE INDEX `by_lesson` ON `operations`(`lesson_id`,`rev`)",
 			"CREATE INDEX `idx_operations_created_at` ON `operations`(`created_at`)",
 		)
+	}},
+	// What the school has set for all its lessons.
+	{ID: "2026-11-26-settings", Migrate: func(tx *gorm.DB) error {
+		return run(tx, "CREATE TABLE `settings` (`name` text,`value` blob,`updated_at` datetime,PRIMARY KEY (`name`))")
 	}},
 }
 

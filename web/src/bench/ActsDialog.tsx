@@ -6,18 +6,19 @@ import { TypedForm } from '../board/controls';
 import { call, type Acts } from '../core/core';
 import { newId } from '../state/api';
 import { edit, show } from '../state/acts';
-import { notify, sentence } from '../state/lesson';
+import { notify, sentence, useLesson } from '../state/lesson';
 import { names } from '../shell/names';
 import css from './ActsDialog.module.css';
 
 const cx = names(css);
 
 export function ActsDialog({ close }: { close: () => void }) {
+  const handle = useLesson((s) => s.handle);
   const [text, setText] = useState('');
   const [acts, setActs] = useState<Acts[]>([]);
   const count = () => {
     try {
-      setActs(call('acts', { text }));
+      setActs(call('acts', { handle, text }));
     } catch (error) {
       notify('refusal', sentence(error));
     }

@@ -13,14 +13,14 @@ export interface Preview {
 }
 
 export function useExample() {
-  const words = useLesson((s) => s.outline.words);
-  const methods = useMemo(() => call('methods', {}), []);
+  const handle = useLesson((s) => s.handle);
+  const methods = useMemo(() => call('methods', { handle }), [handle]);
   /** The method that the teacher chose; until she does, what she types chooses it. */
   const [byHand, setByHand] = useState('');
   const [typed, setTyped] = useState('');
   const [model, setModel] = useState('');
   const [picked, setPicked] = useState<Record<string, string>>({});
-  const fits = useMemo(() => methodOf(typed), [typed]);
+  const fits = useMemo(() => methodOf(handle, typed), [handle, typed]);
   const chosen = byHand || fits || 'column-add';
   const method = methods.find((m) => m.id === chosen)!;
   const request = useMemo(
@@ -28,18 +28,18 @@ export function useExample() {
       typed,
       method: chosen,
       model: method.models.includes(model) ? model : '',
-      options: { ...ofMethod(method, picked), ...given(words) },
+      options: ofMethod(method, picked),
     }),
-    [typed, chosen, method, model, picked, words],
+    [typed, chosen, method, model, picked],
   );
   const preview = useMemo<Preview>(() => {
     if (typed.trim() === '') return {};
     try {
-      return { plain: call('preview', request) };
+      return { plain: call('preview', { handle, ...request }) };
     } catch (error) {
       return { why: sentence(error) };
     }
-  }, [typed, request]);
+  }, [handle, typed, request]);
   /** Another method that works what is typed, when the chosen one does not. */
   const instead = preview.why && fits !== chosen ? methods.find((m) => m.id === fits) : undefined;
   const choose = (id: string) => {
@@ -71,10 +71,10 @@ export function useExample() {
 }
 
 /** The method that a typed problem is for; empty when it is none. */
-function methodOf(typed: string) {
+function methodOf(handle: number, typed: string) {
   if (typed.trim() === '') return '';
   try {
-    return call('preview', { typed }).method;
+    return call('preview', { handle, typed }).method;
   } catch {
     return '';
   }
@@ -83,10 +83,4 @@ function methodOf(typed: string) {
 function ofMethod(method: MethodInfo, picked: Record<string, string>) {
   const names = method.options.map((o) => o.name).filter((name) => picked[name]);
   return Object.fromEntries(names.map((name) => [name, picked[name]!]));
-}
-
-/** The lesson's own words that are chosen. */
-function given(words: Partial<Record<'regroup' | 'ones', string>>) {
-  const { regroup, ones } = words;
-  return { ...(regroup && { regroup }), ...(ones && { ones }) };
 }

@@ -35,7 +35,14 @@ function Drawn({ d }: { d: Decor }) {
     case 'wire':
       return <path className="wire" d={`M${d.x} ${d.y}h${d.w}`} />;
     case 'point':
-      return <circle className="point" cx={d.x + d.w / 2} cy={d.y + d.h / 2} r={d.w / 2} />;
+      return (
+        <g className="point">
+          <circle cx={d.x + d.w / 2} cy={d.y + d.h / 2} r={d.w / 2} />
+          {d.text === ',' && (
+            <path d={`M${d.x + d.w} ${d.y + d.h / 2}q0 ${d.h} ${-d.w} ${d.h * 1.1}l${d.w / 2} ${-d.h}z`} />
+          )}
+        </g>
+      );
     case 'five':
       return <path className="five-tick" d={`M${d.x} ${d.y}v${d.h}`} />;
     case 'caption':
@@ -53,7 +60,7 @@ export const Numerals = memo(function Numerals({ decor }: { decor: Decor[] }) {
   return (
     <g aria-hidden="true">
       {decor
-        .filter((d) => d.text && d.kind !== 'caption')
+        .filter((d) => d.text && d.kind !== 'caption' && d.kind !== 'point')
         .map((d, i) => (
           <text key={i} className="cell-numeral" x={d.x + d.w / 2} y={d.y + d.h / 2}>
             {d.text}

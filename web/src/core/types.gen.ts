@@ -15,6 +15,11 @@ export type Place =
   | 'hundredths'
   | 'thousandths';
 /**
+ * One model, told by its kind.
+ */
+export type Model = BlocksModel | RackModel | CountersModel | CubesModel | DiscsModel;
+export type UnitForm = Count[];
+/**
  * One act, told by its kind.
  */
 export type Move =
@@ -146,11 +151,6 @@ export type Move =
   | MoveOnBoardDropKept
   | MoveOnBoardBeside;
 /**
- * One model, told by its kind.
- */
-export type Model = BlocksModel | RackModel | CountersModel | CubesModel | DiscsModel;
-export type UnitForm = Count[];
-/**
  * Pieces as drawn: [id, look, x, y, w, h, part, marks] in model units, and the text on it, if any.
  */
 export type Pieces = [
@@ -183,34 +183,13 @@ export interface Calls {
     answer: Reading;
   };
   /**
-   * The methods of worked examples.
-   */
-  methods: {
-    arg: {};
-    answer: MethodInfo[];
-  };
-  /**
-   * A worked example in words, before it is added.
-   */
-  preview: {
-    arg: {
-      method?: string;
-      args?: string[];
-      model?: string;
-      options?: {
-        [k: string]: string;
-      };
-      typed?: string;
-    };
-    answer: Plain;
-  };
-  /**
    * A lesson of a list of problems, a scene a line, or the lines that are none.
    */
   fromList: {
     arg: {
       title: string;
       list: string;
+      words: Vocabulary;
     };
     answer: Listed;
   };
@@ -224,15 +203,6 @@ export interface Calls {
       seed: number;
     };
     answer: number[];
-  };
-  /**
-   * The acts that it takes to lay a number, the slow way and the fast.
-   */
-  acts: {
-    arg: {
-      text: string;
-    };
-    answer: Acts[];
   };
   /**
    * Opens a lesson behind a handle.
@@ -396,6 +366,31 @@ export interface Calls {
     answer: Update;
   };
   /**
+   * The methods of worked examples.
+   */
+  methods: {
+    arg: {
+      handle: number;
+    };
+    answer: MethodInfo[];
+  };
+  /**
+   * A worked example in words, before it is added.
+   */
+  preview: {
+    arg: {
+      handle: number;
+      method?: string;
+      args?: string[];
+      model?: string;
+      options?: {
+        [k: string]: string;
+      };
+      typed?: string;
+    };
+    answer: Plain;
+  };
+  /**
    * Adds a worked example.
    */
   addExample: {
@@ -555,6 +550,16 @@ export interface Calls {
     answer: Builds;
   };
   /**
+   * The acts that it takes to lay a number, the slow way and the fast.
+   */
+  acts: {
+    arg: {
+      handle: number;
+      text: string;
+    };
+    answer: Acts[];
+  };
+  /**
    * Judges a number sentence, against itself and the models.
    */
   judge: {
@@ -592,64 +597,211 @@ export interface Digit {
   digit: number;
   value: string;
 }
-export interface MethodInfo {
+export interface Vocabulary {
+  /**
+   * What the class calls making ten of a place into one of the next, and back.
+   */
+  regroup?: 'bundle' | 'regroup' | 'exchange' | 'trade' | 'rename' | 'carry';
+  /**
+   * What the class calls the ones.
+   */
+  ones?: 'ones' | 'units';
+  /**
+   * What the class calls a whole with its parts.
+   */
+  bond?: 'number bond' | 'part-whole model';
+  /**
+   * What the class calls the subject.
+   */
+  maths?: 'maths' | 'math';
+  /**
+   * The names of the four blocks, smallest first, parted by commas: cube, long, flat, big cube.
+   */
+  shapes?: string;
+  /**
+   * Everyday names of the columns from the ones up, parted by commas: bulbs, bags, trays, crates.
+   */
+  columns?: string;
+  /**
+   * How the class groups and points its numbers, shown at 4002.5.
+   */
+  numbers?: '4002.5' | '4,002.5' | '4 002.5' | '4002,5' | '4 002,5';
+  /**
+   * Whether the class says and after the hundreds, shown at 106.
+   */
+  and?: 'one hundred and six' | 'one hundred six';
+  /**
+   * The class's money, parted by commas: one and many of the large, then of the small: euro, euros, cent, cents.
+   */
+  money?: string;
+}
+export interface Listed {
+  lesson?: Lesson;
+  faults: LineFault[];
+}
+export interface Lesson {
+  /**
+   * The version of the file form.
+   */
+  format: 2;
+  /**
+   * Which optional fields there can be; 0 when left out.
+   */
+  minor?: number;
+  /**
+   * What a program must know to change the lesson. One that does not know all of it only reads it.
+   *
+   * @maxItems 20
+   */
+  requires?: string[];
+  /**
+   * The lesson's own name; a new one is given on import.
+   */
   id: string;
+  /**
+   * What the shelf shows.
+   */
   title: string;
-  operation: string;
-  doc: string;
-  args: string;
-  sample: string[];
-  typed: string;
-  limits: string;
-  models: string[];
-  options: Option[];
+  /**
+   * What the class is to notice.
+   */
+  objective?: string;
+  words: Vocabulary1;
+  /**
+   * The scenes in order.
+   *
+   * @maxItems 200
+   */
+  scenes: Scene[];
+  /**
+   * What is kept beside the board, across scenes.
+   *
+   * @maxItems 2000
+   */
+  record?: Entry[];
 }
-export interface Option {
-  name: string;
-  doc: string;
-  choices?: string[];
+/**
+ * What the class calls things.
+ */
+export interface Vocabulary1 {
+  /**
+   * What the class calls making ten of a place into one of the next, and back.
+   */
+  regroup?: 'bundle' | 'regroup' | 'exchange' | 'trade' | 'rename' | 'carry';
+  /**
+   * What the class calls the ones.
+   */
+  ones?: 'ones' | 'units';
+  /**
+   * What the class calls a whole with its parts.
+   */
+  bond?: 'number bond' | 'part-whole model';
+  /**
+   * What the class calls the subject.
+   */
+  maths?: 'maths' | 'math';
+  /**
+   * The names of the four blocks, smallest first, parted by commas: cube, long, flat, big cube.
+   */
+  shapes?: string;
+  /**
+   * Everyday names of the columns from the ones up, parted by commas: bulbs, bags, trays, crates.
+   */
+  columns?: string;
+  /**
+   * How the class groups and points its numbers, shown at 4002.5.
+   */
+  numbers?: '4002.5' | '4,002.5' | '4 002.5' | '4002,5' | '4 002,5';
+  /**
+   * Whether the class says and after the hundreds, shown at 106.
+   */
+  and?: 'one hundred and six' | 'one hundred six';
+  /**
+   * The class's money, parted by commas: one and many of the large, then of the small: euro, euros, cent, cents.
+   */
+  money?: string;
 }
-export interface Plain {
-  line?: number;
-  method: string;
+export interface Scene {
+  /**
+   * Its name in the lesson; no two scenes share one.
+   */
+  id: string;
+  /**
+   * What the stem shows.
+   */
   title: string;
-  problem: string;
-  answer: string;
-  model: string;
-  steps: PlainStep[];
   start: Board;
-  end: Board;
-  offer?: string;
-  scenes?: Plain[];
+  /**
+   * The steps in order.
+   *
+   * @maxItems 500
+   */
+  steps?: Step[];
+  /**
+   * The read-outs that are shown; the others are held back.
+   */
+  show?: string[];
+  /**
+   * Where the written method puts its regroup marks; above when left out.
+   */
+  marks?: 'above' | 'below';
+  /**
+   * What is drawn over the board.
+   *
+   * @maxItems 500
+   */
+  ink?: Stroke[];
+  /**
+   * Texts placed on the board.
+   *
+   * @maxItems 60
+   */
+  notes?: Note[];
+  made?: Made;
 }
-export interface PlainStep {
-  say: string;
-  ask: string;
-  asks: string;
-  answer: string;
-  look: string;
-  write: Write[];
-  moves: Move[];
-  total: string;
-  unitForm: string;
+/**
+ * The board before the first step.
+ */
+export interface Board {
+  /**
+   * @minItems 1
+   * @maxItems 4
+   */
+  models: Model[];
+  /**
+   * @maxItems 4
+   */
+  titles?: string[];
+  /**
+   * What surrounds each model; left out when there is nothing.
+   *
+   * @maxItems 4
+   */
+  tiles?: Tile[];
+  covers?: Cover[];
 }
-export interface Write {
+export interface BlocksModel {
+  kind: 'blocks';
   /**
-   * A number sentence, a cell of the written method, a table row, a bond or a text.
+   * Columns when left out.
    */
-  kind: 'sentence' | 'cell' | 'row' | 'bond' | 'text';
+  view?: 'columns' | 'mat';
   /**
-   * The sentence, the text, or the sign in the cell.
+   * Solid when left out.
    */
-  text?: string;
+  style?: 'solid' | 'sketch';
   /**
-   * Of a cell: mark, addend 1 to 4 and sum, or quotient and dividend.
+   * By place when left out.
    */
-  row?: string;
+  colour?: 'place' | 'addend' | 'plain';
   /**
-   * A place: a power of ten.
+   * The names of the places and of their shapes are shown.
    */
-  place?:
+  names?: boolean;
+  /**
+   * The largest column shown though empty.
+   */
+  upTo?:
     | 'millions'
     | 'hundred thousands'
     | 'ten thousands'
@@ -661,54 +813,292 @@ export interface Write {
     | 'hundredths'
     | 'thousandths';
   /**
-   * The pieces that the sign stands for.
+   * Places whose addends lie together.
    */
-  stands?: Select[];
-  /**
-   * Of a table row: its cells.
-   */
-  cells?: string[];
-  /**
-   * Of a bond: the whole.
-   */
-  whole?: string;
-  /**
-   * Of a bond: two to four parts.
-   */
-  parts?: string[];
+  joined?: Place[];
+  pieces: Run[];
 }
-export interface Select {
+export interface Run {
+  place: Place;
+  count: number;
   /**
-   * A place: a power of ten.
-   */
-  place:
-    | 'millions'
-    | 'hundred thousands'
-    | 'ten thousands'
-    | 'thousands'
-    | 'hundreds'
-    | 'tens'
-    | 'ones'
-    | 'tenths'
-    | 'hundredths'
-    | 'thousandths';
-  /**
-   * Where the pieces are; in play when left out.
-   */
-  state?: 'play' | 'crossed' | 'taken' | 'spent' | 'copy' | 'any';
-  /**
-   * Only pieces of this addend; 0 is pieces of none.
+   * The addend or colour, 0 for none.
    */
   part?: number;
+  state?: 'play' | 'crossed' | 'taken' | 'spent' | 'copy';
   /**
-   * How many, lowest slots first; all when left out.
+   * The group or train, from 1.
    */
-  count?: number;
+  group?: number;
   /**
-   * Exactly these slots.
+   * The other face of a two-sided counter.
    */
-  slots?: number[];
-  ids?: number[];
+  mint?: boolean;
+  new?: boolean;
+  ringed?: boolean;
+  /**
+   * Which ring, when there are several; the first when not said.
+   */
+  ring?: number;
+  /**
+   * A copy in the start row of a chart.
+   */
+  start?: boolean;
+  /**
+   * Free positions in model units, one for each piece of the run.
+   */
+  at?: number[][];
+  /**
+   * The frame, from 1.
+   */
+  frame?: number;
+  /**
+   * Cells of the frame from 0, one for each piece of the run.
+   */
+  cells?: number[];
+}
+export interface RackModel {
+  kind: 'rack';
+  /**
+   * Beads on the reading side of each row, 0 to 10.
+   *
+   * @minItems 1
+   * @maxItems 10
+   */
+  rows: number[];
+  /**
+   * Pushes since all beads were home.
+   */
+  pushes?: number;
+  /**
+   * The beads of each ring.
+   *
+   * @maxItems 12
+   */
+  rings?: RackModelSpan[][];
+}
+export interface RackModelSpan {
+  /**
+   * The row, 1 at the top.
+   */
+  row: number;
+  /**
+   * The first bead, 1 at the left.
+   */
+  from: number;
+  /**
+   * The last bead.
+   */
+  to: number;
+}
+export interface CountersModel {
+  kind: 'counters';
+  /**
+   * @maxItems 60
+   */
+  frames?: CountersModelCounterFrame[];
+  groups?: number;
+  /**
+   * How frames fill; by rows when left out.
+   */
+  fill?: 'rows' | 'pairs';
+  /**
+   * The cells are numbered.
+   */
+  numerals?: boolean;
+  /**
+   * Skip-counting along the edge of the frames.
+   */
+  skip?: boolean;
+  /**
+   * Loose counters line up in fives.
+   */
+  fives?: boolean;
+  /**
+   * What the counters look like.
+   */
+  look?: 'counter' | 'bulb' | 'seed' | 'leaf' | 'snail' | 'bee' | 'pot';
+  colouring?: number;
+  /**
+   * What the counters count.
+   */
+  unit?: string;
+  pieces: Run[];
+}
+export interface CountersModelCounterFrame {
+  rows: number;
+  columns: number;
+  /**
+   * Rows (or columns, when across) before the shading begins; 0 for no shading.
+   */
+  split?: number;
+  /**
+   * The split parts columns rather than rows.
+   */
+  across?: boolean;
+}
+export interface CubesModel {
+  kind: 'cubes';
+  pieces: Run[];
+}
+export interface DiscsModel {
+  kind: 'discs';
+  /**
+   * A place: a power of ten.
+   */
+  top:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
+  /**
+   * A place: a power of ten.
+   */
+  bottom:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
+  rows?: number;
+  /**
+   * Tracks to share into.
+   */
+  groups?: number;
+  /**
+   * Labelled discs when left out.
+   */
+  style?: 'discs' | 'dots';
+  /**
+   * Digit cards follow the discs.
+   */
+  cards?: boolean;
+  /**
+   * A place: a power of ten.
+   */
+  cardsTo?:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
+  /**
+   * Digit cards alone, as a written number.
+   */
+  digits?: string;
+  pieces: Run[];
+}
+export interface Tile {
+  /**
+   * Hundredths of an even share of the board; even when left out.
+   */
+  width?: number;
+  /**
+   * Linked models show one number.
+   */
+  linked?: boolean;
+  /**
+   * Read-outs that stand beside the model.
+   */
+  beside?: string[];
+  /**
+   * Earlier states, frozen and not counted.
+   *
+   * @maxItems 3
+   */
+  kept?: Model[];
+}
+export interface Cover {
+  model: number;
+  zone: string;
+  at?: Rect;
+}
+/**
+ * A rectangle in model units from the zone's corner; the whole zone when left out.
+ */
+export interface Rect {
+  x: number;
+  y: number;
+  w: number;
+  h: number;
+}
+export interface Step {
+  /**
+   * What the teacher says.
+   */
+  say: string | Message;
+  /**
+   * What she asks.
+   */
+  ask: string | Message;
+  /**
+   * The kind of the question: predict and decide come before the moves, the others after; decide when left out.
+   */
+  asks?: 'predict' | 'decide' | 'look' | 'say' | 'explain' | 'check';
+  /**
+   * The answer, held back until it is revealed. Where nothing is asked, it is told.
+   */
+  answer: string | Message;
+  /**
+   * What to look at.
+   */
+  look: string | Message;
+  /**
+   * The moves, in order.
+   *
+   * @maxItems 2000
+   */
+  moves: Move[];
+  /**
+   * What is written.
+   *
+   * @maxItems 200
+   */
+  write: Write[];
+  /**
+   * Played by itself, the example waits here.
+   */
+  pause?: boolean;
+  /**
+   * The exact value of the pieces in play on the first model afterwards; empty when not known.
+   */
+  total: string;
+  /**
+   * Those pieces as they then lie.
+   */
+  unitForm: string;
+}
+export interface Message {
+  id: string;
+  values?: Value[];
+  then?: Message;
+}
+export interface Value {
+  name: string;
+  role: string;
+  text?: string;
+  place?: Place;
+  form?: UnitForm;
+}
+export interface Count {
+  place: Place;
+  count: number;
 }
 /**
  * Put the number on the board at once, in place of what is there.
@@ -777,6 +1167,39 @@ export interface MoveOfBlocksBundle {
    * Leave the bundled pieces crossed out, out of play.
    */
   trace?: boolean;
+}
+export interface Select {
+  /**
+   * A place: a power of ten.
+   */
+  place:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
+  /**
+   * Where the pieces are; in play when left out.
+   */
+  state?: 'play' | 'crossed' | 'taken' | 'spent' | 'copy' | 'any';
+  /**
+   * Only pieces of this addend; 0 is pieces of none.
+   */
+  part?: number;
+  /**
+   * How many, lowest slots first; all when left out.
+   */
+  count?: number;
+  /**
+   * Exactly these slots.
+   */
+  slots?: number[];
+  ids?: number[];
 }
 /**
  * A piece becomes ten of the next smaller place, or is opened further, place by place.
@@ -1267,20 +1690,6 @@ export interface MoveOfRackRing {
    * The rings drawn before stay.
    */
   beside?: boolean;
-}
-export interface RackModelSpan {
-  /**
-   * The row, 1 at the top.
-   */
-  row: number;
-  /**
-   * The first bead, 1 at the left.
-   */
-  from: number;
-  /**
-   * The last bead.
-   */
-  to: number;
 }
 /**
  * Put so many counters on the mat, in place of those there: 9, or 6 + 3 in two colours.
@@ -2639,12 +3048,12 @@ export interface MoveOnBoardCover {
    * A column (ones), a row (row 1), one side of it (row 1 left), or all; all when left out.
    */
   zone?: string;
-  at?: Rect;
+  at?: Rect1;
 }
 /**
  * A rectangle of the zone, in model units from its corner; the whole zone when left out.
  */
-export interface Rect {
+export interface Rect1 {
   x: number;
   y: number;
   w: number;
@@ -2685,12 +3094,12 @@ export interface MoveOnBoardMoveCover {
    * The zone that the rectangle lies on; all when left out.
    */
   zone?: string;
-  at: Rect1;
+  at: Rect2;
 }
 /**
  * Where it lies then, in model units from the zone's corner.
  */
-export interface Rect1 {
+export interface Rect2 {
   x: number;
   y: number;
   w: number;
@@ -2826,465 +3235,49 @@ export interface MoveOnBoardBeside {
    */
   readouts: string[];
 }
-/**
- * One to four models side by side, with the covers over them.
- */
-export interface Board {
+export interface Write {
   /**
-   * @minItems 1
-   * @maxItems 4
+   * A number sentence, a cell of the written method, a table row, a bond or a text.
    */
-  models: Model[];
+  kind: 'sentence' | 'cell' | 'row' | 'bond' | 'text';
   /**
-   * @maxItems 4
+   * The sentence, the text, or the sign in the cell.
    */
-  titles?: string[];
-  /**
-   * What surrounds each model; left out when there is nothing.
-   *
-   * @maxItems 4
-   */
-  tiles?: Tile[];
-  covers?: Cover[];
-}
-export interface BlocksModel {
-  kind: 'blocks';
-  /**
-   * Columns when left out.
-   */
-  view?: 'columns' | 'mat';
-  /**
-   * Solid when left out.
-   */
-  style?: 'solid' | 'sketch';
-  /**
-   * By place when left out.
-   */
-  colour?: 'place' | 'addend' | 'plain';
-  /**
-   * The names of the places and of their shapes are shown.
-   */
-  names?: boolean;
-  /**
-   * The largest column shown though empty.
-   */
-  upTo?:
-    | 'millions'
-    | 'hundred thousands'
-    | 'ten thousands'
-    | 'thousands'
-    | 'hundreds'
-    | 'tens'
-    | 'ones'
-    | 'tenths'
-    | 'hundredths'
-    | 'thousandths';
-  /**
-   * Places whose addends lie together.
-   */
-  joined?: Place[];
-  pieces: Run[];
-}
-export interface Run {
-  place: Place;
-  count: number;
-  /**
-   * The addend or colour, 0 for none.
-   */
-  part?: number;
-  state?: 'play' | 'crossed' | 'taken' | 'spent' | 'copy';
-  /**
-   * The group or train, from 1.
-   */
-  group?: number;
-  /**
-   * The other face of a two-sided counter.
-   */
-  mint?: boolean;
-  new?: boolean;
-  ringed?: boolean;
-  /**
-   * Which ring, when there are several; the first when not said.
-   */
-  ring?: number;
-  /**
-   * A copy in the start row of a chart.
-   */
-  start?: boolean;
-  /**
-   * Free positions in model units, one for each piece of the run.
-   */
-  at?: number[][];
-  /**
-   * The frame, from 1.
-   */
-  frame?: number;
-  /**
-   * Cells of the frame from 0, one for each piece of the run.
-   */
-  cells?: number[];
-}
-export interface RackModel {
-  kind: 'rack';
-  /**
-   * Beads on the reading side of each row, 0 to 10.
-   *
-   * @minItems 1
-   * @maxItems 10
-   */
-  rows: number[];
-  /**
-   * Pushes since all beads were home.
-   */
-  pushes?: number;
-  /**
-   * The beads of each ring.
-   *
-   * @maxItems 12
-   */
-  rings?: RackModelSpan[][];
-}
-export interface CountersModel {
-  kind: 'counters';
-  /**
-   * @maxItems 60
-   */
-  frames?: CountersModelCounterFrame[];
-  groups?: number;
-  /**
-   * How frames fill; by rows when left out.
-   */
-  fill?: 'rows' | 'pairs';
-  /**
-   * The cells are numbered.
-   */
-  numerals?: boolean;
-  /**
-   * Skip-counting along the edge of the frames.
-   */
-  skip?: boolean;
-  /**
-   * Loose counters line up in fives.
-   */
-  fives?: boolean;
-  /**
-   * What the counters look like.
-   */
-  look?: 'counter' | 'bulb' | 'seed' | 'leaf' | 'snail' | 'bee' | 'pot';
-  colouring?: number;
-  /**
-   * What the counters count.
-   */
-  unit?: string;
-  pieces: Run[];
-}
-export interface CountersModelCounterFrame {
-  rows: number;
-  columns: number;
-  /**
-   * Rows (or columns, when across) before the shading begins; 0 for no shading.
-   */
-  split?: number;
-  /**
-   * The split parts columns rather than rows.
-   */
-  across?: boolean;
-}
-export interface CubesModel {
-  kind: 'cubes';
-  pieces: Run[];
-}
-export interface DiscsModel {
-  kind: 'discs';
-  /**
-   * A place: a power of ten.
-   */
-  top:
-    | 'millions'
-    | 'hundred thousands'
-    | 'ten thousands'
-    | 'thousands'
-    | 'hundreds'
-    | 'tens'
-    | 'ones'
-    | 'tenths'
-    | 'hundredths'
-    | 'thousandths';
-  /**
-   * A place: a power of ten.
-   */
-  bottom:
-    | 'millions'
-    | 'hundred thousands'
-    | 'ten thousands'
-    | 'thousands'
-    | 'hundreds'
-    | 'tens'
-    | 'ones'
-    | 'tenths'
-    | 'hundredths'
-    | 'thousandths';
-  rows?: number;
-  /**
-   * Tracks to share into.
-   */
-  groups?: number;
-  /**
-   * Labelled discs when left out.
-   */
-  style?: 'discs' | 'dots';
-  /**
-   * Digit cards follow the discs.
-   */
-  cards?: boolean;
-  /**
-   * A place: a power of ten.
-   */
-  cardsTo?:
-    | 'millions'
-    | 'hundred thousands'
-    | 'ten thousands'
-    | 'thousands'
-    | 'hundreds'
-    | 'tens'
-    | 'ones'
-    | 'tenths'
-    | 'hundredths'
-    | 'thousandths';
-  /**
-   * Digit cards alone, as a written number.
-   */
-  digits?: string;
-  pieces: Run[];
-}
-export interface Tile {
-  /**
-   * Hundredths of an even share of the board; even when left out.
-   */
-  width?: number;
-  /**
-   * Linked models show one number.
-   */
-  linked?: boolean;
-  /**
-   * Read-outs that stand beside the model.
-   */
-  beside?: string[];
-  /**
-   * Earlier states, frozen and not counted.
-   *
-   * @maxItems 3
-   */
-  kept?: Model[];
-}
-export interface Cover {
-  model: number;
-  zone: string;
-  at?: Rect2;
-}
-/**
- * A rectangle in model units from the zone's corner; the whole zone when left out.
- */
-export interface Rect2 {
-  x: number;
-  y: number;
-  w: number;
-  h: number;
-}
-export interface Listed {
-  lesson?: Lesson;
-  faults: LineFault[];
-}
-export interface Lesson {
-  /**
-   * The version of the file form.
-   */
-  format: 2;
-  /**
-   * Which optional fields there can be; 0 when left out.
-   */
-  minor?: number;
-  /**
-   * What a program must know to change the lesson. One that does not know all of it only reads it.
-   *
-   * @maxItems 20
-   */
-  requires?: string[];
-  /**
-   * The lesson's own name; a new one is given on import.
-   */
-  id: string;
-  /**
-   * What the shelf shows.
-   */
-  title: string;
-  /**
-   * What the class is to notice.
-   */
-  objective?: string;
-  words: Vocabulary;
-  /**
-   * The scenes in order.
-   *
-   * @maxItems 200
-   */
-  scenes: Scene[];
-  /**
-   * What is kept beside the board, across scenes.
-   *
-   * @maxItems 2000
-   */
-  record?: Entry[];
-}
-/**
- * What the class calls things.
- */
-export interface Vocabulary {
-  /**
-   * What the class calls making ten of a place into one of the next, and back.
-   */
-  regroup?: 'bundle' | 'regroup' | 'exchange' | 'trade' | 'rename' | 'carry';
-  /**
-   * What the class calls the ones.
-   */
-  ones?: 'ones' | 'units';
-  /**
-   * What the class calls a whole with its parts.
-   */
-  bond?: 'number bond' | 'part-whole model';
-  /**
-   * What the class calls the subject.
-   */
-  maths?: 'maths' | 'math';
-  /**
-   * The names of the four blocks, smallest first, parted by commas: cube, long, flat, big cube.
-   */
-  shapes?: string;
-  /**
-   * Everyday names of the columns from the ones up, parted by commas: bulbs, bags, trays, crates.
-   */
-  columns?: string;
-}
-export interface Scene {
-  /**
-   * Its name in the lesson; no two scenes share one.
-   */
-  id: string;
-  /**
-   * What the stem shows.
-   */
-  title: string;
-  start: Board1;
-  /**
-   * The steps in order.
-   *
-   * @maxItems 500
-   */
-  steps?: Step[];
-  /**
-   * The read-outs that are shown; the others are held back.
-   */
-  show?: string[];
-  /**
-   * Where the written method puts its regroup marks; above when left out.
-   */
-  marks?: 'above' | 'below';
-  /**
-   * What is drawn over the board.
-   *
-   * @maxItems 500
-   */
-  ink?: Stroke[];
-  /**
-   * Texts placed on the board.
-   *
-   * @maxItems 60
-   */
-  notes?: Note[];
-  made?: Made;
-}
-/**
- * The board before the first step.
- */
-export interface Board1 {
-  /**
-   * @minItems 1
-   * @maxItems 4
-   */
-  models: Model[];
-  /**
-   * @maxItems 4
-   */
-  titles?: string[];
-  /**
-   * What surrounds each model; left out when there is nothing.
-   *
-   * @maxItems 4
-   */
-  tiles?: Tile[];
-  covers?: Cover[];
-}
-export interface Step {
-  /**
-   * What the teacher says.
-   */
-  say: string | Message;
-  /**
-   * What she asks.
-   */
-  ask: string | Message;
-  /**
-   * The kind of the question: predict and decide come before the moves, the others after; decide when left out.
-   */
-  asks?: 'predict' | 'decide' | 'look' | 'say' | 'explain' | 'check';
-  /**
-   * The answer, held back until it is revealed. Where nothing is asked, it is told.
-   */
-  answer: string | Message;
-  /**
-   * What to look at.
-   */
-  look: string | Message;
-  /**
-   * The moves, in order.
-   *
-   * @maxItems 2000
-   */
-  moves: Move[];
-  /**
-   * What is written.
-   *
-   * @maxItems 200
-   */
-  write: Write[];
-  /**
-   * Played by itself, the example waits here.
-   */
-  pause?: boolean;
-  /**
-   * The exact value of the pieces in play on the first model afterwards; empty when not known.
-   */
-  total: string;
-  /**
-   * Those pieces as they then lie.
-   */
-  unitForm: string;
-}
-export interface Message {
-  id: string;
-  values?: Value[];
-  then?: Message;
-}
-export interface Value {
-  name: string;
-  role: string;
   text?: string;
-  place?: Place;
-  form?: UnitForm;
-}
-export interface Count {
-  place: Place;
-  count: number;
+  /**
+   * Of a cell: mark, addend 1 to 4 and sum, or quotient and dividend.
+   */
+  row?: string;
+  /**
+   * A place: a power of ten.
+   */
+  place?:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
+  /**
+   * The pieces that the sign stands for.
+   */
+  stands?: Select[];
+  /**
+   * Of a table row: its cells.
+   */
+  cells?: string[];
+  /**
+   * Of a bond: the whole.
+   */
+  whole?: string;
+  /**
+   * Of a bond: two to four parts.
+   */
+  parts?: string[];
 }
 export interface Stroke {
   id: string;
@@ -3347,10 +3340,6 @@ export interface LineFault {
   line: number;
   why: string;
 }
-export interface Acts {
-  way: string;
-  count: number;
-}
 export interface Opened {
   handle: number;
   outline: Outline;
@@ -3359,36 +3348,10 @@ export interface Outline {
   id: string;
   title: string;
   objective: string;
-  words: Vocabulary1;
+  words: Vocabulary;
   scenes: SceneLine[];
   record: Entry[];
   newer?: Newer;
-}
-export interface Vocabulary1 {
-  /**
-   * What the class calls making ten of a place into one of the next, and back.
-   */
-  regroup?: 'bundle' | 'regroup' | 'exchange' | 'trade' | 'rename' | 'carry';
-  /**
-   * What the class calls the ones.
-   */
-  ones?: 'ones' | 'units';
-  /**
-   * What the class calls a whole with its parts.
-   */
-  bond?: 'number bond' | 'part-whole model';
-  /**
-   * What the class calls the subject.
-   */
-  maths?: 'maths' | 'math';
-  /**
-   * The names of the four blocks, smallest first, parted by commas: cube, long, flat, big cube.
-   */
-  shapes?: string;
-  /**
-   * Everyday names of the columns from the ones up, parted by commas: bulbs, bags, trays, crates.
-   */
-  columns?: string;
 }
 export interface SceneLine {
   id: string;
@@ -3516,6 +3479,7 @@ export interface KeptView {
 }
 export interface Written {
   marks: string;
+  point: string;
   places: string[];
   cells: Cell[];
 }
@@ -3601,7 +3565,7 @@ export interface Edit {
   order?: string[];
   head?: Head;
   sceneHead?: SceneHead;
-  start?: Board;
+  start?: Board1;
   drop?: number;
   steps?: Step[];
   record?: Entry[];
@@ -3612,7 +3576,7 @@ export interface Edit {
 export interface Head {
   title: string;
   objective: string;
-  words: Vocabulary1;
+  words: Vocabulary;
 }
 export interface SceneHead {
   title: string;
@@ -3630,6 +3594,27 @@ export interface Made1 {
     [k: string]: string;
   };
 }
+/**
+ * One to four models side by side, with the covers over them.
+ */
+export interface Board1 {
+  /**
+   * @minItems 1
+   * @maxItems 4
+   */
+  models: Model[];
+  /**
+   * @maxItems 4
+   */
+  titles?: string[];
+  /**
+   * What surrounds each model; left out when there is nothing.
+   *
+   * @maxItems 4
+   */
+  tiles?: Tile[];
+  covers?: Cover[];
+}
 export interface Overlay {
   ink: Stroke[];
   notes: Note[];
@@ -3638,6 +3623,47 @@ export interface Update {
   outline: Outline;
   frame: Frame;
   edits: Edit[];
+}
+export interface MethodInfo {
+  id: string;
+  title: string;
+  operation: string;
+  doc: string;
+  args: string;
+  sample: string[];
+  typed: string;
+  limits: string;
+  models: string[];
+  options: Option[];
+}
+export interface Option {
+  name: string;
+  doc: string;
+  choices?: string[];
+}
+export interface Plain {
+  line?: number;
+  method: string;
+  title: string;
+  problem: string;
+  answer: string;
+  model: string;
+  steps: PlainStep[];
+  start: Board1;
+  end: Board1;
+  offer?: string;
+  scenes?: Plain[];
+}
+export interface PlainStep {
+  say: string;
+  ask: string;
+  asks: string;
+  answer: string;
+  look: string;
+  write: Write[];
+  moves: Move[];
+  total: string;
+  unitForm: string;
 }
 export interface Selection {
   text: string;
@@ -3661,6 +3687,10 @@ export interface Reached {
 export interface Builds {
   count: number;
   forms: string[];
+}
+export interface Acts {
+  way: string;
+  count: number;
 }
 export interface Verdict {
   text: string;

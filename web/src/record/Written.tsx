@@ -46,6 +46,7 @@ export function Written({ work }: { work: WrittenWork }) {
                 <td
                   key={place}
                   data-place={place || 'sign'}
+                  data-point={work.point}
                   className={cx(place === 'tenths' ? 'after-point' : undefined)}
                 >
                   {carried && <Digit cell={carried} lit={lit} />}

@@ -8,10 +8,12 @@ import { download } from '../shell/download';
 import { sentence } from '../state/lesson';
 import { makeLesson, sendAllLeftovers, type Unsent } from '../state/session';
 import { api, newId, type ShelfLine } from '../state/api';
+import { school } from '../state/school';
 import { Dialog, fetchOpened, Menu } from '../shell/later';
 import { Flower } from '../shell/Mark';
 import { changes, whereKept } from '../shell/Saving';
 import { names } from '../shell/names';
+import { SchoolDialog } from './SchoolDialog';
 import css from './ShelfPage.module.css';
 
 const cx = names(css);
@@ -20,6 +22,7 @@ export function ShelfPage() {
   const [deleted, setDeleted] = useState(false);
   const shelf = useQuery({ queryKey: ['lessons', deleted], queryFn: () => api.list(deleted) });
   const [making, setMaking] = useState(false);
+  const [setting, setSetting] = useState(false);
   const { unsent, send } = useLeftovers();
   useEffect(() => {
     document.title = 'Lessons – Unit Bloom';
@@ -34,6 +37,9 @@ export function ShelfPage() {
         <Flower size={34} />
         <h1 className={cx('product')}>Unit Bloom</h1>
         <span className={cx('grow')} />
+        <Button size="large" onClick={() => setSetting(true)}>
+          Words of the school
+        </Button>
         <ImportButton />
         <Button type="primary" size="large" onClick={() => setMaking(true)}>
           New lesson
@@ -69,6 +75,7 @@ export function ShelfPage() {
           ))}
         </ul>
       </main>
+      {setting && <SchoolDialog close={() => setSetting(false)} />}
       {making && <NewLesson close={() => setMaking(false)} />}
     </div>
   );
@@ -201,7 +208,7 @@ function ImportButton() {
 /** The lesson of a list of problems, or what is wrong with its lines. */
 async function lessonOf(title: string, list: string) {
   await loadCore();
-  return call('fromList', { title, list });
+  return call('fromList', { title, list, words: (await school()).words });
 }
 
 /** A list of problems in a file, as the file of a lesson. */
@@ -220,7 +227,8 @@ function NewLesson({ close }: { close: () => void }) {
     const name = title.trim() || 'New lesson';
     const made = list.trim() ? await lessonOf(name, list) : undefined;
     if (made?.faults.length) return setFaults(made.faults);
-    const id = await makeLesson(made?.lesson ?? { format: 2, id: '', title: name, words: {}, scenes: [] });
+    const { words } = await school();
+    const id = await makeLesson(made?.lesson ?? { format: 2, id: '', title: name, words, scenes: [] });
     void navigate(`/lesson/${id}`);
   };
   return (

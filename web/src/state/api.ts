@@ -1,5 +1,6 @@
 // The server's routes. Errors carry the server's sentence and code. An answer that is
 // not in our server's words, as from a sign-in page of a network, is an error too.
+import type { Vocabulary } from '../core/core';
 
 export class ApiError extends Error {
   readonly status: number;
@@ -84,6 +85,16 @@ export interface Save {
   holder: string;
 }
 
+/** What is set for the whole school: a new lesson begins with its words. */
+export interface School {
+  words: Vocabulary;
+}
+
+function schoolIn(answer: School): School {
+  if (typeof answer.words !== 'object' || answer.words === null) throw notOurs(200);
+  return answer;
+}
+
 export interface Made {
   id: string;
   title: string;
@@ -123,6 +134,9 @@ export const api = {
       `/lessons/${id}/saves`,
       JSON.stringify(save),
     ).then((r) => acknowledged(save.operation, r)),
+  /** What is set once for all lessons of the school. */
+  school: () => request<School>('GET', '/school').then(schoolIn),
+  setSchool: (school: School) => request<School>('PUT', '/school', JSON.stringify(school)).then(schoolIn),
   hold: (id: string, holder: string, take: boolean) =>
     request<{ held: boolean }>('POST', `/lessons/${id}/hold`, JSON.stringify({ holder, take })),
   delete: (id: string) => request<void>('DELETE', `/lessons/${id}`),

@@ -1,0 +1,187 @@
+package say
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+)
+
+// NumberForms are the choices for Vocabulary.Numbers, the default first: each is the
+// same number as a class writes it, with its grouping of thousands and its point.
+var NumberForms = []string{"4002.5", "4,002.5", "4 002.5", "4002,5", "4 002,5"}
+
+// AndForms are the choices for Vocabulary.And, the default first: whether "and" is said
+// after the hundreds.
+var AndForms = []string{"one hundred and six", "one hundred six"}
+
+// noBreak keeps the groups of a number on one line.
+const noBreak = "\u00a0"
+
+// marks are the class's sign between groups of three digits, if any, and its point.
+func (w Vocabulary) marks() (group, point string) {
+	point = "."
+	if strings.HasSuffix(w.Numbers, ",5") {
+		point = ","
+	}
+	switch {
+	case strings.HasPrefix(w.Numbers, "4,"):
+		group = ","
+	case strings.HasPrefix(w.Numbers, "4 "):
+		group = noBreak
+	}
+	return group, point
+}
+
+// Point is the sign after the ones.
+func (w Vocabulary) Point() string {
+	_, point := w.marks()
+	return point
+}
+
+// pointName is what the class calls that sign.
+func (w Vocabulary) pointName() string {
+	if w.Point() == "," {
+		return "comma"
+	}
+	return "point"
+}
+
+// Spells reports whether the class writes numbers otherwise than the core does.
+func (w Vocabulary) Spells() bool { return w.Numbers != "" && w.Numbers != NumberForms[0] }
+
+// Spell is a text of the core as the class writes and reads it: its numbers grouped and
+// pointed, "and" said or not, its own money. A text that is spelled already stays so.
+func (w Vocabulary) Spell(text string) string {
+	if w.Money != "" {
+		text = w.ownMoney(text)
+	}
+	if w.And == AndForms[1] && !strings.Contains(text, "dth") {
+		text = strings.NewReplacer("hundred and ", "hundred ", "thousand and ", "thousand ", "million and ", "million ").Replace(text)
+	}
+	if !w.Spells() {
+		return text
+	}
+	group, point := w.marks()
+	if point == "," {
+		text = strings.ReplaceAll(text, " point ", " comma ") // of a number in words
+	}
+	var b strings.Builder
+	for i := 0; i < len(text); {
+		end := digitsFrom(text, i)
+		if end == i {
+			b.WriteByte(text[i])
+			i++
+			continue
+		}
+		grouped(&b, text[i:end], group)
+		i = end
+		if more := digitsFrom(text, i+1); i < len(text) && text[i] == '.' && more > i+1 {
+			b.WriteString(point)
+			b.WriteString(text[i+1 : more])
+			i = more
+		}
+	}
+	return b.String()
+}
+
+// digitsFrom is where the digits that begin at i end.
+func digitsFrom(text string, i int) int {
+	for i < len(text) && text[i] >= '0' && text[i] <= '9' {
+		i++
+	}
+	return i
+}
+
+func grouped(b *strings.Builder, digits, group string) {
+	for i := range digits {
+		if i > 0 && (len(digits)-i)%3 == 0 {
+			b.WriteString(group)
+		}
+		b.WriteByte(digits[i])
+	}
+}
+
+// Plain is a typed text with its numbers as the core reads them: the opposite of Spell.
+// What is no number, or is grouped otherwise, stays for the reader to judge.
+func (w Vocabulary) Plain(text string) string {
+	group, point := w.marks()
+	if group == "" && point == "." {
+		return text
+	}
+	var b strings.Builder
+	for i := 0; i < len(text); {
+		end := digitsFrom(text, i)
+		if end == i {
+			b.WriteByte(text[i])
+			i++
+			continue
+		}
+		b.WriteString(text[i:end])
+		if end-i <= 3 {
+			for wide := groupAt(text, end, group); group != "" && wide > 0; wide = groupAt(text, end, group) {
+				b.WriteString(text[end+wide : end+wide+3])
+				end += wide + 3
+			}
+		}
+		i = end
+		if point == "," && i+1 < len(text) && text[i] == ',' && digitsFrom(text, i+1) > i+1 {
+			b.WriteByte('.')
+			i++
+		}
+	}
+	return b.String()
+}
+
+// spaces are what may stand for the space of a group.
+var spaces = []string{" ", noBreak, "\u2009", "\u202f"}
+
+// groupAt is how many bytes part the three digits of a further group from what ends at
+// i; 0 where none follows.
+func groupAt(text string, i int, group string) int {
+	signs := spaces
+	if group == "," {
+		signs = []string{","}
+	}
+	for _, sign := range signs {
+		if strings.HasPrefix(text[i:], sign) && digitsFrom(text, i+len(sign)) == i+len(sign)+3 {
+			return len(sign)
+		}
+	}
+	return 0
+}
+
+// money is the core's own: one and many of the large, one and many of the small.
+var money = []string{"euro", "euros", "cent", "cents"}
+
+// ownMoney puts the class's money for the core's, word for word.
+func (w Vocabulary) ownMoney(text string) string {
+	own := commaList(w.Money)
+	if len(own) != len(money) || !strings.Contains(text, "euro") && !strings.Contains(text, "cent") {
+		return text
+	}
+	words := strings.Split(text, " ")
+	for i, word := range words {
+		bare := strings.TrimRight(word, ".,:;?!")
+		for k, ours := range money {
+			if bare == ours {
+				words[i] = own[k] + word[len(bare):]
+			}
+		}
+	}
+	return strings.Join(words, " ")
+}
+
+// validateSpelling names the first choice of numbers, "and" and money that is none.
+func (w Vocabulary) validateSpelling() error {
+	if w.Numbers != "" && !slices.Contains(NumberForms, w.Numbers) {
+		return fmt.Errorf("words.numbers: %q is not a choice. Use one of %s", w.Numbers, strings.Join(NumberForms, " | "))
+	}
+	if w.And != "" && !slices.Contains(AndForms, w.And) {
+		return fmt.Errorf("words.and: %q is not a choice. Use %s", w.And, strings.Join(AndForms, " or "))
+	}
+	if n := len(commaList(w.Money)); n != 0 && n != len(money) || len(w.Money) > 120 {
+		return fmt.Errorf("words.money: %d names. Write one and many of the large, then of the small, parted by commas: %s",
+			n, strings.Join(money, ", "))
+	}
+	return nil
+}
