@@ -4,6 +4,15 @@ import "unitbloom/core/say"
 
 // The refusals that moves of every model share.
 
+// Offering is a refusal with a move that would do what was wanted.
+type Offering struct {
+	*say.Refusal
+	Offer Offer
+}
+
+// Unwrap is the refusal.
+func (o Offering) Unwrap() error { return o.Refusal }
+
 // BadField refuses a field of a move with a reason.
 func BadField(field, reason string) error {
 	return say.Refuse("bad-field", say.Text("field", say.Given, field), say.Text("reason", say.Given, reason))

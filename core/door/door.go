@@ -12,6 +12,7 @@ import (
 	"fmt"
 	"reflect"
 
+	"unitbloom/core/board"
 	"unitbloom/core/form"
 	"unitbloom/core/say"
 )
@@ -32,6 +33,14 @@ func New() *Door { return &Door{sessions: map[int]*session{}, room: map[string]i
 type Failure struct {
 	Code string `json:"code"`
 	Text string `json:"text"`
+	// Offer would do what was wanted.
+	Offer *Offered `json:"offer,omitempty"`
+}
+
+// Offered is a move that a refusal offers, with what is written on its button.
+type Offered struct {
+	Label string     `json:"label"`
+	Move  board.Move `json:"move"`
 }
 
 // Codes of failures that are not refusals of a rule.
@@ -54,12 +63,11 @@ func (d *Door) Call(op string, arg []byte) (out []byte) {
 	defer func() {
 		if r := recover(); r != nil {
 			restore()
-			out = refusal(Failure{CodeFault,
-				fmt.Sprintf("Something went wrong in the core (%s: %v). The board is as it was.", op, r)})
+			out = refusal(Failure{Code: CodeFault, Text: fmt.Sprintf("Something went wrong in the core (%s: %v). The board is as it was.", op, r)})
 		}
 	}()
 	if !ok {
-		return refusal(Failure{CodeUnknown, fmt.Sprintf("There is no operation %s.", form.Quote(op))})
+		return refusal(Failure{Code: CodeUnknown, Text: fmt.Sprintf("There is no operation %s.", form.Quote(op))})
 	}
 	result, err := o.run(d, handle, arg)
 	if err != nil {
@@ -141,9 +149,14 @@ func (d *Door) explain(handle int, err error) Failure {
 	}
 	var refusal *say.Refusal
 	if !errors.As(err, &refusal) {
-		return Failure{CodeInvalid, words.Spell(err.Error())}
+		return Failure{Code: CodeInvalid, Text: words.Spell(err.Error())}
 	}
-	return Failure{refusal.Code, refusal.Message.Text(words)}
+	out := Failure{Code: refusal.Code, Text: refusal.Message.Text(words)}
+	var offering board.Offering
+	if errors.As(err, &offering) {
+		out.Offer = &Offered{offering.Offer.Label.Text(words), offering.Offer.Move}
+	}
+	return out
 }
 
 // Operation is one thing that a host can ask for.

@@ -30,6 +30,8 @@ func init() {
 		on("forward", "Goes one phase, step or scene on.", forward),
 		on("backward", "Goes to where forward came from.", backward),
 		on("apply", "Makes a move on what the class sees.", apply),
+		on("amounts", "The amounts of a typed list; one of a single amount.", amounts),
+		on("buildEach", "Builds the first of a list on a free board, and adds a board like it for each other.", buildEach),
 		on("undo", "Takes the last act back.", func(s *session, _ None) (Update, error) { return s.undo() }),
 		on("redo", "Makes again what was taken back.", func(s *session, _ None) (Update, error) { return s.redo() }),
 
@@ -55,6 +57,8 @@ func init() {
 		on("endCapture", "Makes the captured steps a worked example.", endCapture),
 		on("dropCapture", "Stops capturing; the board stays as it is.", dropCapture),
 
+		on("takeIn", "Takes a child's way in: what was said, or drawn round, is found in what lies there.", takeIn),
+		on("dropWays", "Takes the children's ways off the scene.", dropWays),
 		on("selection", "What a selection of pieces holds, and the verbs that it carries.", selection),
 		on("look", "A quick look at what is covered; nothing is shown to anyone else.", quickLook),
 		on("counting", "The pieces in the order in which they are counted aloud.", counting),

@@ -2,6 +2,7 @@ package door
 
 import (
 	"encoding/json"
+	"errors"
 	"fmt"
 	"slices"
 
@@ -9,6 +10,7 @@ import (
 	"unitbloom/core/form"
 	"unitbloom/core/lesson"
 	"unitbloom/core/method"
+	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
 
@@ -29,6 +31,8 @@ type session struct {
 	present bool
 	scratch *scratch
 	capture *capture
+	// ways are the children's ways that were taken in, in their order.
+	ways []takenWay
 	// drawn is the last layout that the host has, for change lists.
 	drawn []board.Layout
 }
@@ -335,6 +339,69 @@ func addBoard(s *session, a BoardArgs) (Update, error) {
 	}
 	return s.addScenes([]lesson.Scene{{ID: a.ID, Title: a.Title, Start: b, Show: []string{"numeral", "unitForm"}}}, a.At,
 		s.capture)
+}
+
+// Amounts are those of a typed list.
+type Amounts struct {
+	Amounts []string `json:"amounts"`
+}
+
+func amounts(_ *session, a TextArgs) (Amounts, error) {
+	return Amounts{orNone(place.List(a.Text))}, nil
+}
+
+// BuildEachArgs hold a list of amounts, for a model of a free board.
+type BuildEachArgs struct {
+	Model   int      `json:"model"`
+	Amounts []string `json:"amounts"`
+	// ID begins the ids of the boards that are added.
+	ID string `json:"id"`
+}
+
+// maxEach is how many amounts a list has at most.
+const maxEach = 30
+
+// buildEach builds the first amount on the present board, and each other on a board of
+// its own after it, all as one undo: the class goes from one to the next.
+func buildEach(s *session, a BuildEachArgs) (Update, error) {
+	sc, ok := s.current()
+	if !ok || len(sc.Steps) > 0 || s.doc.Newer != nil {
+		return Update{}, say.Refuse("capture-free")
+	}
+	if len(a.Amounts) < 1 || len(a.Amounts) > maxEach {
+		return Update{}, board.BadCount(len(a.Amounts), 1, maxEach)
+	}
+	_, m, err := s.model(a.Model)
+	if err != nil {
+		return Update{}, err
+	}
+	spec, _ := board.SpecOf(m.Kind())
+	doc, c := s.doc, s.capture
+	_, at := doc.Scene(sc.ID)
+	for i, amount := range a.Amounts {
+		mv := spec.Acts.Build(s.doc.Words.Plain(amount))
+		mv.Model = a.Model
+		next, _, err := board.Apply(sc.Start, mv)
+		if offering := (board.Offering{}); errors.As(err, &offering) {
+			err = offering.Refusal // what it offers would do for this one alone
+		}
+		if err != nil {
+			return Update{}, err
+		}
+		if i == 0 {
+			c = c.played(sc.ID, mv)
+			if doc, err = lesson.Play(doc, sc.ID, next, mv); err != nil {
+				return Update{}, err
+			}
+			continue
+		}
+		to := at + i
+		more := lesson.Scene{ID: fmt.Sprintf("%s-%d", a.ID, i), Title: s.doc.Words.Spell(amount), Start: next, Show: sc.Show}
+		if doc, err = lesson.Apply(doc, lesson.Edit{Kind: "putScene", Put: &more, At: &to}); err != nil {
+			return Update{}, err
+		}
+	}
+	return s.become(doc, c), nil
 }
 
 // addScenes puts scenes in, one after another and as one undo, and goes to the

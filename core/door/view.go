@@ -128,6 +128,8 @@ type Frame struct {
 	// Ink and Notes lie over the board at every step.
 	Ink   []lesson.Stroke `json:"ink"`
 	Notes []lesson.Note   `json:"notes"`
+	// Ways are the children's ways that were taken in here.
+	Ways []WayView `json:"ways"`
 	// Capture says how far a capture has come.
 	Capture Captured `json:"capture"`
 }
@@ -226,7 +228,8 @@ type ReadOut struct {
 func (s *session) frame() Frame {
 	sc, ok := s.current()
 	f := Frame{Rev: s.rev, Scene: s.scene, Step: s.step, Steps: len(sc.Steps), Phase: s.phase, Open: s.phase.Open(), Lines: []WrittenLine{},
-		Board: BoardView{Models: []ModelView{}}, Ink: orNone(sc.Ink), Notes: orNone(sc.Notes)}
+		Board: BoardView{Models: []ModelView{}}, Ink: orNone(sc.Ink), Notes: orNone(sc.Notes),
+		Ways: []WayView{}}
 	f.CanUndo, f.CanRedo = s.canTravel()
 	if !ok {
 		return f
@@ -236,6 +239,7 @@ func (s *session) frame() Frame {
 	s.drawn = s.shownLayouts(b)
 	f.Board = s.view(b, s.drawn, sc)
 	f.Capture = s.captured()
+	f.Ways = s.wayViews(b)
 	f.Prompt = s.prompt(sc)
 	f.Written, f.Lines = written(sc, s.step, b, s.doc.Words)
 	return f

@@ -25,30 +25,68 @@ var numberWords = map[string]int{
 // seenPart is what a child named: 3, or two fives.
 type seenPart struct{ times, each int }
 
-// readSeen reads "8 and 2 more" as 8 and 2, and "two fives and 3" as two fives
-// and 3.
-func readSeen(text string) ([]seenPart, error) {
-	var parts []seenPart
-	words := strings.FieldsFunc(strings.ToLower(text), func(r rune) bool { return strings.ContainsRune(" ,+", r) })
+// Seen is a way in which a child saw a number: its parts in the order in which they were
+// named, less what was taken away again: "two fives and 3", "10 take away 2".
+type Seen struct {
+	parts []seenPart
+	less  int
+}
+
+// fillers are words between numbers that say nothing of the parts.
+var fillers = []string{"and", "more", "then", "plus", "a", "an", "i", "see", "saw", "it", "is", "with"}
+
+// ReadSeen reads what a child says: "8 and 2 more", "two fives and 3", "double 7 and 1",
+// "10 take away 2", "7 sixes", "2 × 5 + 3".
+func ReadSeen(text string) (Seen, error) {
+	signs := strings.NewReplacer("−", " − ", "–", " − ", "-", " − ", "×", " × ", "*", " × ", "take away", " − ", "times", " × ")
+	words := strings.FieldsFunc(signs.Replace(strings.ToLower(text)), func(r rune) bool { return strings.ContainsRune(" ,+.", r) })
+	var seen Seen
+	taking := false
 	for i := 0; i < len(words); i++ {
-		switch w := words[i]; w {
-		case "and", "more", "then", "plus", "a", "i", "see", "saw":
+		w := words[i]
+		n, isNumber := seenNumber(w)
+		switch {
+		case slices.Contains([]string{"−", "minus", "less", "without"}, w):
+			taking = true
+			continue
+		case w == "double" && i+1 < len(words):
+			i++
+			if n, isNumber = seenNumber(words[i]); !isNumber {
+				return Seen{}, say.Refuse("seen-words", say.Text("text", say.Given, words[i]))
+			}
+			seen.parts = append(seen.parts, seenPart{2, n})
+		case !isNumber && slices.Contains(fillers, w):
+			continue
+		case !isNumber:
+			return Seen{}, say.Refuse("seen-words", say.Text("text", say.Given, w))
+		case taking:
+			seen.less += n
 		default:
-			n, ok := seenNumber(w)
-			if !ok {
-				return nil, say.Refuse("seen-words", say.Text("text", say.Given, w))
-			}
-			one := seenPart{1, n}
-			if i+1 < len(words) && strings.HasSuffix(words[i+1], "s") {
-				if each, plural := numberWords[words[i+1]]; plural {
-					one = seenPart{n, each}
-					i++
-				}
-			}
-			parts = append(parts, one)
+			one, used := groupsOf(n, words[i+1:])
+			seen.parts = append(seen.parts, one)
+			i += used
+		}
+		taking = taking && i+1 < len(words) && words[i+1] == "and"
+	}
+	return seen, nil
+}
+
+// groupsOf reads on after a number: fives after two, or × 5, and how many words that took.
+func groupsOf(n int, next []string) (one seenPart, used int) {
+	if len(next) > 0 && strings.HasSuffix(next[0], "s") {
+		switch each, plural := numberWords[next[0]]; {
+		case plural && each == 1:
+			return seenPart{1, n}, 1 // three ones are three
+		case plural:
+			return seenPart{n, each}, 1
 		}
 	}
-	return parts, nil
+	if len(next) > 1 && (next[0] == "×" || next[0] == "x") {
+		if each, ok := seenNumber(next[1]); ok {
+			return seenPart{n, each}, 2
+		}
+	}
+	return seenPart{1, n}, 0
 }
 
 func seenNumber(w string) (int, bool) {
@@ -57,6 +95,52 @@ func seenNumber(w string) (int, bool) {
 	}
 	n, ok := numberWords[w]
 	return n, ok
+}
+
+// Total is the number that the way comes to.
+func (s Seen) Total() int {
+	n := -s.less
+	for _, p := range s.parts {
+		n += p.times * p.each
+	}
+	return n
+}
+
+// Split are the parts as numbers of pieces, and as they are written. As products, two
+// fives are one part. Where something was taken away again, what is left is one part.
+func (s Seen) Split(products bool) (parts []int, texts []string) {
+	for _, p := range s.parts {
+		if products && p.times > 1 {
+			parts, texts = append(parts, p.times*p.each), append(texts, strconv.Itoa(p.times)+" × "+strconv.Itoa(p.each))
+			continue
+		}
+		for range min(p.times, 145) {
+			parts, texts = append(parts, p.each), append(texts, strconv.Itoa(p.each))
+		}
+	}
+	if s.less > 0 {
+		parts = []int{s.Total()}
+	}
+	return parts, texts
+}
+
+// Sum is the way as a sum or a difference: "8 + 2 + 3", "10 − 2".
+func (s Seen) Sum(products bool) string {
+	_, texts := s.Split(products)
+	sum := strings.Join(texts, " + ")
+	if s.less > 0 {
+		sum += " − " + strconv.Itoa(s.less)
+	}
+	return sum
+}
+
+// Alike reports whether two ways are one, told in other words or in another order.
+func (s Seen) Alike(other Seen) bool {
+	a, _ := s.Split(false)
+	b, _ := other.Split(false)
+	slices.Sort(a)
+	slices.Sort(b)
+	return s.less == other.less && slices.Equal(a, b)
 }
 
 // sight is what children look at: the moves that show it, and how many pieces
@@ -74,38 +158,34 @@ func (s sight) total() int { return sumOf(s.runs) }
 // are found in what lies there, ringed, and the split is written. Several ways
 // stand together. As products, two fives are one part.
 func (m *maker) seen(products bool, sights ...sight) error {
+	var told []Seen
 	for _, text := range strings.Split(m.r.Options["seen"], ";") {
 		text = strings.TrimSpace(text)
 		if text == "" {
 			continue
 		}
-		named, err := readSeen(text)
+		way, err := ReadSeen(text)
 		if err != nil {
 			return err
 		}
-		var parts []int
-		var texts []string
-		for _, p := range named {
-			if products && p.times > 1 {
-				parts, texts = append(parts, p.times*p.each), append(texts, strconv.Itoa(p.times)+" × "+strconv.Itoa(p.each))
-				continue
-			}
-			for range min(p.times, 145) {
-				parts, texts = append(parts, p.each), append(texts, strconv.Itoa(p.each))
-			}
+		if slices.ContainsFunc(told, way.Alike) {
+			continue // one way in other words
 		}
-		if len(parts) < 2 || len(parts) > board.MaxRings {
+		told = append(told, way)
+		parts, texts := way.Split(products)
+		if len(texts) < 2 && way.less == 0 || len(parts) > board.MaxRings {
 			return say.Refuse("seen-parts", say.Text("text", say.Given, text))
 		}
-		if err := m.seenWay(text, parts, texts, sights); err != nil {
+		if err := m.seenWay(text, way, products, sights); err != nil {
 			return err
 		}
 	}
 	return nil
 }
 
-func (m *maker) seenWay(text string, parts []int, texts []string, sights []sight) error {
-	n := sumOf(parts)
+func (m *maker) seenWay(text string, way Seen, products bool, sights []sight) error {
+	n := way.Total()
+	parts, texts := way.Split(products)
 	var best sight
 	var there [][]int
 	most := -1
@@ -128,11 +208,18 @@ func (m *maker) seenWay(text string, parts []int, texts []string, sights []sight
 	if most < len(parts) {
 		id = "seen.parted"
 	}
+	told := listed(texts)
+	if way.less > 0 {
+		told = way.Sum(true)
+	}
 	s := lesson.Step{
 		Say: line("seen.say", say.Text("seen", say.Part, text)), Ask: line("seen.ask"),
-		Answer: line(id, answerText("parts", listed(texts)), answer("total", n)),
+		Answer: line(id, answerText("parts", told), answer("total", n)),
 		Moves:  slices.Clone(best.moves),
-		Write:  []lesson.Write{bond(n, parts...), m.sentence(strings.Join(texts, " + "), strconv.Itoa(n))},
+		Write:  []lesson.Write{m.sentence(way.Sum(products), strconv.Itoa(n))},
+	}
+	if len(parts) > 1 {
+		s.Write = append([]lesson.Write{bond(n, parts...)}, s.Write...)
 	}
 	for _, slots := range there {
 		for k := range slots {

@@ -312,7 +312,7 @@ func TestRefusalsSayWhatWouldDo(t *testing.T) {
 		{"blocks 5o", `{"kind":"clear","model":3}`, "This board has no model number 4. It has 1."},
 		{"rack 2: 6 8", `{"kind":"slide","rows":[{"row":3,"to":1}]}`, "There is no row 3. This rack has 2 rows."},
 		{"rack 2: 6 8", `{"kind":"slide","rows":[{"row":1,"to":11}]}`, "The count must be from 0 to 10. 11 is not."},
-		{"rack 2: 6 8", `{"kind":"build","amount":"21"}`, "21 does not fit. A rack of 2 rows holds 20."},
+		{"rack 2: 6 8", `{"kind":"build","amount":"21"}`, "21 needs 3 rows. The rack has 2."},
 		{"rack 2: 6 8", `{"kind":"build","amount":"2.5"}`, "2.5 does not fit on a rack. A rack shows whole numbers."},
 		{"rack 2: 6 8", `{"kind":"rows","count":1}`, "Row 2 has 8 beads on the reading side. Push them home first."},
 		{"rack 2: 6 8", `{"kind":"cover","zone":"row 9"}`, "There is no part called row 9 to cover."},

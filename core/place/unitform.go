@@ -140,6 +140,22 @@ func ParseUnitForm(s string) (UnitForm, error) {
 	return u, nil
 }
 
+// List parts a typed list of amounts at semicolons, or at commas with a space after
+// them: "38, 74" is two.
+func List(s string) []string {
+	sign := ", "
+	if strings.Contains(s, ";") {
+		sign = ";"
+	}
+	var list []string
+	for _, one := range strings.Split(s, sign) {
+		if one = strings.TrimSpace(one); one != "" {
+			list = append(list, one)
+		}
+	}
+	return list
+}
+
 // ParseAmount reads a numeral or a unit form; a numeral becomes its regrouped
 // unit form.
 func ParseAmount(s string) (UnitForm, error) {

@@ -126,9 +126,10 @@ type SlideArgs struct {
 	Rows []Push `json:"rows" jsonschema:"required,minItems=1,maxItems=10" jsonschema_description:"The rows that go in this one push."`
 }
 
-// NumberArgs are a typed number.
+// NumberArgs are a typed number, or to build, a sum.
 type NumberArgs struct {
-	Amount string `json:"amount" jsonschema:"required" jsonschema_description:"A whole number (42) or a unit form (4 tens 2 ones)."`
+	Amount string `json:"amount" jsonschema:"required" jsonschema_description:"A whole number (42), a unit form (4 tens 2 ones), or to build, a sum (8 + 6): each addend begins a row."`
+	Rows   int    `json:"rows,omitempty" jsonschema:"minimum=0,maximum=10" jsonschema_description:"How many rows to have at least; further ones are added below."`
 }
 
 // RowsArgs are a number of rows.
@@ -193,28 +194,68 @@ func slideLaw(r Rack, a SlideArgs) (board.Law, error) {
 }
 
 // build sets the number in the fewest pushes: whole rows go together, the rest
-// of a row on its own. Rows that already stand right are not touched.
+// of a row on its own. Rows that already stand right are not touched. Each addend of a
+// sum begins a row.
 func (r Rack) build(a NumberArgs, t *board.Tx) (Rack, error) {
-	n, err := r.parse(a.Amount)
+	addends, err := parseSum(a.Amount)
 	if err != nil {
 		return r, err
 	}
-	next := r
-	next.Left = spread(n, len(r.Left))
-	next.Pushes += fewest(r.Left, next.Left)
-	next.Rings = nil
-	t.Say("did.built", say.Int("form", say.Given, n))
+	next, err := r.atLeast(a.Rows, t)
+	if err != nil {
+		return r, err
+	}
+	left := spread(addends)
+	if len(left) > len(next.Left) {
+		return r, r.offering("build", a, sumOf(addends), len(left))
+	}
+	left = append(left, make([]int, len(next.Left)-len(left))...)
+	next.Pushes += fewest(next.Left, left)
+	next.Left, next.Rings = left, nil
+	t.Say("did.built", say.Int("form", say.Given, sumOf(addends)))
 	return next, nil
 }
 
-// spread fills rows from the top.
-func spread(n, rows int) []int {
-	left := make([]int, rows)
-	for i := range left {
-		left[i] = min(n, Beads)
-		n -= left[i]
+// atLeast is the rack with so many rows or more.
+func (r Rack) atLeast(rows int, t *board.Tx) (Rack, error) {
+	if rows <= len(r.Left) {
+		return r, nil
+	}
+	return r.rows(RowsArgs{rows}, t)
+}
+
+// offering refuses what does not fit, and offers the rows that it would need.
+func (r Rack) offering(kind string, a NumberArgs, n, rows int) error {
+	if rows > MaxRows {
+		return say.Refuse("rack-full", say.Int("n", say.Given, n), rowsValue("rows", MaxRows), say.Int("most", say.Given, MaxRows*Beads))
+	}
+	refusal := say.Refuse("rack-rows-needed", say.Text("n", say.Given, a.Amount), rowsValue("rows", rows), say.Int("here", say.Given, len(r.Left)))
+	a.Rows = rows
+	return board.Offering{Refusal: refusal, Offer: board.Offer{
+		Label: say.New("verb.rows", rowsValue("rows", rows)), Move: board.Move{Kind: kind, Args: a},
+	}}
+}
+
+// spread fills rows from the top, each addend from the next free row on.
+func spread(addends []int) []int {
+	var left []int
+	for _, n := range addends {
+		if n == 0 && len(addends) > 1 {
+			left = append(left, 0)
+		}
+		for ; n > 0; n -= Beads {
+			left = append(left, min(n, Beads))
+		}
 	}
 	return left
+}
+
+func sumOf(numbers []int) int {
+	sum := 0
+	for _, n := range numbers {
+		sum += n
+	}
+	return sum
 }
 
 // fewest counts the pushes from one state to another: rows that end alike, and
@@ -233,12 +274,21 @@ func fewest(from, to []int) int {
 	return len(pushes)
 }
 
-func (r Rack) parse(amount string) (int, error) {
-	n, err := parseWhole(amount)
-	if err != nil {
-		return 0, err
+// parseSum reads a number, or "8 + 6" as its addends.
+func parseSum(amount string) ([]int, error) {
+	var addends []int
+	for _, text := range strings.Split(amount, "+") {
+		n, err := parseWhole(text)
+		if err != nil {
+			return nil, err
+		}
+		addends = append(addends, n)
 	}
-	return r.fits(place.Int(n))
+	if sumOf(addends) > MaxRows*Beads {
+		return nil, say.Refuse("rack-full", say.Int("n", say.Given, sumOf(addends)), rowsValue("rows", MaxRows),
+			say.Int("most", say.Given, MaxRows*Beads))
+	}
+	return addends, nil
 }
 
 func parseWhole(amount string) (int, error) {
@@ -270,12 +320,12 @@ func (r Rack) fits(total place.Number) (int, error) {
 	return n, nil
 }
 
-func buildLaw(r Rack, a NumberArgs) (board.Law, error) {
-	n, err := r.parse(a.Amount)
+func buildLaw(_ Rack, a NumberArgs) (board.Law, error) {
+	addends, err := parseSum(a.Amount)
 	if err != nil {
 		return board.Law{}, err
 	}
-	return board.Law{Kind: board.Sets, Value: place.Int(n)}, nil
+	return board.Law{Kind: board.Sets, Value: place.Int(sumOf(addends))}, nil
 }
 
 func (r Rack) home(_ board.NoArgs, t *board.Tx) (Rack, error) {

@@ -16,17 +16,19 @@ func (r Rack) more(a NumberArgs, t *board.Tx) (Rack, error) {
 	if err != nil {
 		return r, err
 	}
-	if r.total()+n > r.Pieces() {
-		return r, say.Refuse("rack-full", say.Int("n", say.Given, r.total()+n), rowsValue("rows", len(r.Left)),
-			say.Int("most", say.Given, r.Pieces()))
+	if r.total()+n > MaxRows*Beads {
+		return r, r.offering("more", a, r.total()+n, MaxRows+1)
+	}
+	r, err = r.atLeast(a.Rows, t)
+	if err != nil {
+		return r, err
+	}
+	if rows := r.rowsFor(n); rows > len(r.Left) {
+		return r, r.offering("more", a, r.total()+n, rows)
 	}
 	next := r.cloned()
 	for whole := n / Beads; whole > 0; whole-- {
-		i := slices.Index(next.Left, 0)
-		if i < 0 {
-			return r, say.Refuse("rack-rows", rowsValue("rows", n/Beads))
-		}
-		next.Left[i] = Beads
+		next.Left[slices.Index(next.Left, 0)] = Beads
 	}
 	next = next.pushed(r, t)
 	for ones := n % Beads; ones > 0; {
@@ -43,6 +45,24 @@ func (r Rack) more(a NumberArgs, t *board.Tx) (Rack, error) {
 	}
 	t.Say("did.rack-more", say.Int("n", say.Given, n))
 	return next, nil
+}
+
+// rowsFor is how many rows it takes to add a number: a free one for each ten, and room
+// for the ones in rows that are begun, or else in another.
+func (r Rack) rowsFor(n int) int {
+	free, room := 0, 0
+	for _, left := range r.Left {
+		if left == 0 {
+			free++
+		} else {
+			room += Beads - left
+		}
+	}
+	needed := n / Beads
+	if n%Beads > room {
+		needed++
+	}
+	return len(r.Left) + max(0, needed-free)
 }
 
 // less takes a number away: whole rows for the tens in one push, then the ones,
@@ -134,7 +154,8 @@ func follow(m board.Model, form place.UnitForm, t *board.Tx) (board.Model, error
 		return r, nil
 	}
 	next := r.cloned()
-	next.Left = spread(n, len(r.Left))
+	left := spread([]int{n})
+	next.Left = append(left, make([]int, len(r.Left)-len(left))...)
 	next.Pushes += fewest(r.Left, next.Left)
 	return next, nil
 }

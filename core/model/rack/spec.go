@@ -50,17 +50,17 @@ func Spec() board.ModelSpec {
 			board.Rule[Rack, NumberArgs]{
 				Kind: "build", Doc: "Show a number in the fewest pushes, rows filled from the top.",
 				Laws: []board.LawKind{board.Sets}, Law: buildLaw, Apply: Rack.build,
-				Board: "rack 10: 3", Example: NumberArgs{"42"},
+				Board: "rack 10: 3", Example: NumberArgs{Amount: "42"},
 			}.Spec(),
 			board.Rule[Rack, NumberArgs]{
 				Kind: "more", Doc: "Add a number as in the head: whole rows for the tens, then the ones; each push is seen.",
 				Laws: []board.LawKind{board.Adds}, Law: changeLaw(board.Adds), Apply: Rack.more,
-				Board: "rack 10: 10 10 10 10 2", Example: NumberArgs{"29"},
+				Board: "rack 10: 10 10 10 10 2", Example: NumberArgs{Amount: "29"},
 			}.Spec(),
 			board.Rule[Rack, NumberArgs]{
 				Kind: "less", Doc: "Take a number away as in the head: whole rows for the tens, then the ones; each push is seen.",
 				Laws: []board.LawKind{board.Takes}, Law: changeLaw(board.Takes), Apply: Rack.less,
-				Board: "rack 10: 10 10 10 10 2", Example: NumberArgs{"15"},
+				Board: "rack 10: 10 10 10 10 2", Example: NumberArgs{Amount: "15"},
 			}.Spec(),
 			board.Rule[Rack, board.NoArgs]{
 				Kind: "home", Doc: "Push all beads home and count pushes afresh.",

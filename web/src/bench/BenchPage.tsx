@@ -16,6 +16,7 @@ import { Notices } from '../shell/Notices';
 import { fileName, saveAsFile, SaveBanner, SaveWord } from '../shell/Saving';
 import { beginCapture, CaptureBar } from './CaptureBar';
 import { CountBar, countAloud } from '../stage/CountBar';
+import { openWays, WayBar } from '../stage/WayBar';
 import type { DialogName } from './Dialogs';
 import { fetchDialogs, OpenDialog } from './OpenDialog';
 import { addSet, Prompt } from './Prompt';
@@ -92,6 +93,7 @@ export function BenchPage() {
           {empty ? <FirstBoard onExample={() => setDialog('example')} /> : <Stage />}
           <PenBar />
           <CountBar />
+          <WayBar />
           <CaptureBar />
         </div>
         {rest ? <Record /> : <aside className={cx('record')} />}
@@ -248,6 +250,7 @@ function MoreMenu({ disabled, onDialog }: { disabled: boolean; onDialog: (d: Dia
       label: models.length > 1 ? `Count aloud: ${views[m.kind as Kind].title.toLowerCase()}` : 'Count aloud',
       onClick: () => countAloud(i),
     })),
+    { key: 'way', label: 'Take in a child’s way', onClick: openWays },
     { key: 'capture', label: 'Capture my own example', onClick: beginCapture },
     {
       key: 'set',

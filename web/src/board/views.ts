@@ -13,7 +13,7 @@ export type Kind = Model['kind'];
 export const views: Record<Kind, View> = {
   blocks: {
     title: 'Base-ten blocks',
-    hint: 'Type 146, or 14 tens 6 ones',
+    hint: 'Type 146, 14 tens, or 38, 74 …',
     Pieces: BlocksView,
     Line: BlocksLine,
     head: 40,
@@ -27,7 +27,7 @@ export const views: Record<Kind, View> = {
   },
   rack: {
     title: 'Bead rack',
-    hint: 'Type 42, or 4 tens 2 ones',
+    hint: 'Type 42, 8 + 6, or 38, 74 …',
     Pieces: RackView,
     Line: RackLine,
     head: 28,
@@ -41,7 +41,7 @@ export const views: Record<Kind, View> = {
   },
   counters: {
     title: 'Counters',
-    hint: 'Type 9, or 6 + 3',
+    hint: 'Type 9, 6 + 3, or 4, 7 …',
     Pieces: CountersView,
     Line: CountersLine,
     head: 20,
@@ -55,7 +55,7 @@ export const views: Record<Kind, View> = {
   },
   cubes: {
     title: 'Linking cubes',
-    hint: 'Type 9, 5 + 4, or 2 tens 3 ones',
+    hint: 'Type 9, 5 + 4, or 4, 7 …',
     Pieces: CubesView,
     Line: CubesLine,
     head: 20,
@@ -69,7 +69,7 @@ export const views: Record<Kind, View> = {
   },
   discs: {
     title: 'Place value discs',
-    hint: 'Type 3.05, or 14 tens 6 ones',
+    hint: 'Type 3.05, 14 tens, or 38, 74 …',
     Pieces: DiscsView,
     Line: DiscsLine,
     head: 44,

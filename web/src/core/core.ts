@@ -14,10 +14,19 @@ export type Piece = Delta['models'][number]['changed'][number];
 /** A refusal or an error of the core: a code for programs, a sentence for people. */
 export class CoreError extends Error {
   readonly code: string;
-  constructor(code: string, text: string) {
+  /** A move that would do what was wanted. */
+  readonly offer: Offered | undefined;
+  constructor(code: string, text: string, offer?: Offered) {
     super(text);
     this.code = code;
+    this.offer = offer;
   }
+}
+
+/** A move that a refusal offers, with what is written on its button. */
+export interface Offered {
+  label: string;
+  move: PageMove;
 }
 
 /** The marks of a piece, as bits. */
@@ -84,9 +93,9 @@ export function call<Op extends keyof Calls>(op: Op, arg: Calls[Op]['arg']): Cal
   if (!globalThis.unitbloomCore) throw new CoreError('gone', 'The core is starting again. Try once more.');
   const answer = JSON.parse(globalThis.unitbloomCore(op, JSON.stringify(arg))) as {
     ok?: Calls[Op]['answer'];
-    error?: { code: string; text: string };
+    error?: { code: string; text: string; offer?: Offered };
   };
   restSoon();
-  if (answer.error) throw new CoreError(answer.error.code, answer.error.text);
+  if (answer.error) throw new CoreError(answer.error.code, answer.error.text, answer.error.offer);
   return answer.ok as Calls[Op]['answer'];
 }

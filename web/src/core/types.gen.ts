@@ -282,6 +282,28 @@ export interface Calls {
     answer: Delta;
   };
   /**
+   * The amounts of a typed list; one of a single amount.
+   */
+  amounts: {
+    arg: {
+      handle: number;
+      text: string;
+    };
+    answer: Amounts;
+  };
+  /**
+   * Builds the first of a list on a free board, and adds a board like it for each other.
+   */
+  buildEach: {
+    arg: {
+      handle: number;
+      model: number;
+      amounts: string[];
+      id: string;
+    };
+    answer: Update;
+  };
+  /**
    * Takes the last act back.
    */
   undo: {
@@ -507,6 +529,28 @@ export interface Calls {
       handle: number;
     };
     answer: Captured;
+  };
+  /**
+   * Takes a child's way in: what was said, or drawn round, is found in what lies there.
+   */
+  takeIn: {
+    arg: {
+      handle: number;
+      model: number;
+      text: string;
+      drawn: number[][];
+      name: string;
+    };
+    answer: Update;
+  };
+  /**
+   * Takes the children's ways off the scene.
+   */
+  dropWays: {
+    arg: {
+      handle: number;
+    };
+    answer: Frame;
   };
   /**
    * What a selection of pieces holds, and the verbs that it carries.
@@ -1614,9 +1658,13 @@ export interface MoveOfRackBuild {
    */
   model?: number;
   /**
-   * A whole number (42) or a unit form (4 tens 2 ones).
+   * A whole number (42), a unit form (4 tens 2 ones), or to build, a sum (8 + 6): each addend begins a row.
    */
   amount: string;
+  /**
+   * How many rows to have at least; further ones are added below.
+   */
+  rows?: number;
 }
 /**
  * Add a number as in the head: whole rows for the tens, then the ones; each push is seen.
@@ -1628,9 +1676,13 @@ export interface MoveOfRackMore {
    */
   model?: number;
   /**
-   * A whole number (42) or a unit form (4 tens 2 ones).
+   * A whole number (42), a unit form (4 tens 2 ones), or to build, a sum (8 + 6): each addend begins a row.
    */
   amount: string;
+  /**
+   * How many rows to have at least; further ones are added below.
+   */
+  rows?: number;
 }
 /**
  * Take a number away as in the head: whole rows for the tens, then the ones; each push is seen.
@@ -1642,9 +1694,13 @@ export interface MoveOfRackLess {
    */
   model?: number;
   /**
-   * A whole number (42) or a unit form (4 tens 2 ones).
+   * A whole number (42), a unit form (4 tens 2 ones), or to build, a sum (8 + 6): each addend begins a row.
    */
   amount: string;
+  /**
+   * How many rows to have at least; further ones are added below.
+   */
+  rows?: number;
 }
 /**
  * Push all beads home and count pushes afresh.
@@ -3396,6 +3452,7 @@ export interface Frame {
   became?: Became[];
   ink: Stroke[];
   notes: Note[];
+  ways: WayView[];
   capture: Captured;
 }
 export interface BoardView {
@@ -3500,6 +3557,15 @@ export interface WrittenLine {
 export interface Became {
   from: number[];
   to: number[];
+}
+export interface WayView {
+  name: string;
+  text: string;
+  whole: string;
+  parts: string[];
+  model: number;
+  colour: number;
+  rings: number[][];
 }
 export interface Captured {
   on: boolean;
@@ -3618,6 +3684,9 @@ export interface Board1 {
 export interface Overlay {
   ink: Stroke[];
   notes: Note[];
+}
+export interface Amounts {
+  amounts: string[];
 }
 export interface Update {
   outline: Outline;

@@ -55,11 +55,11 @@ export function InkLayer({
     const last = live.current[live.current.length - 1]!;
     if (Math.hypot(at.x - last.x, at.y - last.y) < 2) return;
     live.current = drawsFreely(tool) ? [...live.current, at] : [live.current[0]!, at];
-    setWay(live.current);
+    setWay(shapeOf(tool, live.current));
   };
   const onPointerUp = (e: PointerEvent<HTMLDivElement>) => {
     if (fromFinger(e.nativeEvent)) return passOn(e);
-    const points = live.current;
+    const points = live.current && shapeOf(tool, live.current);
     live.current = undefined;
     setWay(undefined);
     if (!points || !tool || !stage.current) return;
@@ -133,7 +133,17 @@ function passOn(e: MouseEvent<HTMLDivElement>) {
   under?.dispatchEvent(new window.PointerEvent(e.type, e.nativeEvent));
 }
 
-const drawsFreely = (tool: string | undefined) => !['line', 'ring', 'arrow'].includes(tool ?? '');
+const drawsFreely = (tool: string | undefined) => !['line', 'arrow'].includes(tool ?? '');
+
+/** A ring is drawn round things, or pulled over them from corner to corner: either way it fills the room of the line. */
+function shapeOf(tool: string | undefined, line: Point[]): Point[] {
+  if (tool !== 'ring') return line;
+  const [x, y] = [line.map((p) => p.x), line.map((p) => p.y)];
+  return [
+    { x: Math.min(...x), y: Math.min(...y) },
+    { x: Math.max(...x), y: Math.max(...y) },
+  ];
+}
 
 function middle(points: Point[]): [number, number] {
   const p = points[Math.floor(points.length / 2)]!;

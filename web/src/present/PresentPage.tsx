@@ -10,6 +10,7 @@ import { names } from '../shell/names';
 import { Notices } from '../shell/Notices';
 import { CountBar, countAloud } from '../stage/CountBar';
 import { Stage } from '../stage/Tile';
+import { openWays, WayBar } from '../stage/WayBar';
 import { setPresenting, show } from '../state/acts';
 import { useLesson } from '../state/lesson';
 import { finishBeats } from '../state/motion';
@@ -70,6 +71,7 @@ export function PresentPage() {
       {frame.scratch && <ScratchBar offered={offered} keep={keep} putAway={putAway} />}
       <PenBar />
       <CountBar />
+      <WayBar />
       <Foot>
         <Button onClick={backward}>Back</Button>
         <Button onClick={reveal} disabled={!frame.open}>
@@ -82,6 +84,7 @@ export function PresentPage() {
         <PlayMenu pace={pace} setPace={setPace} theirs={theirs} setTheirs={setTheirs} />
         <Button onClick={() => takePen('pen')}>Draw</Button>
         <Button onClick={() => countAloud(0)}>Count</Button>
+        <Button onClick={openWays}>Ways</Button>
         <Button onClick={() => setListed(true)}>Keys</Button>
         <Button onClick={quit}>Quit</Button>
       </Foot>

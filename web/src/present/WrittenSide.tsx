@@ -3,22 +3,24 @@ import { useEffect, useRef } from 'react';
 import { useLesson } from '../state/lesson';
 import { Lines } from '../record/Lines';
 import { Written } from '../record/Written';
+import { WaysTold } from '../stage/WayLayer';
 import { names } from '../shell/names';
 import css from './WrittenSide.module.css';
 
 const cx = names(css);
 
 export function WrittenSide() {
-  const { written, lines } = useLesson((s) => s.frame);
+  const { written, lines, ways } = useLesson((s) => s.frame);
   const side = useRef<HTMLElement>(null);
   useEffect(() => {
     if (side.current) side.current.scrollTop = side.current.scrollHeight;
-  }, [lines, written]);
-  if (!written && lines.length === 0) return null;
+  }, [lines, written, ways]);
+  if (!written && lines.length + ways.length === 0) return null;
   return (
     <aside ref={side} className={cx('written')} aria-label="Written work">
       {written && <Written work={written} />}
       {lines.length > 0 && <Lines lines={lines} />}
+      <WaysTold />
     </aside>
   );
 }

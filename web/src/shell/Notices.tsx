@@ -1,6 +1,8 @@
 // What the board says back: a refusal in plain sight, and each act announced
 // politely to those who listen.
+import { Button } from 'antd';
 import { useEffect } from 'react';
+import { act } from '../state/acts';
 import { dismissNotice, useLesson } from '../state/lesson';
 import { names } from './names';
 import css from './Notices.module.css';
@@ -32,6 +34,19 @@ export function Notices() {
           >
             {notice.text}
           </button>
+        )}
+        {notice?.offer && (
+          <Button
+            type="primary"
+            size="large"
+            className={cx('offer')}
+            onClick={() => {
+              dismissNotice();
+              act(notice.offer!.move);
+            }}
+          >
+            {notice.offer.label}
+          </Button>
         )}
       </div>
     </>

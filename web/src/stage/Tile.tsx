@@ -6,7 +6,8 @@ import { call } from '../core/core';
 import { InkLayer } from '../ink/InkLayer';
 import { BoardNotes, ModelNotes, type Fresh } from '../ink/Notes';
 import { ModelInk } from '../ink/strokes';
-import { act } from '../state/acts';
+import { act, edit } from '../state/acts';
+import { newId } from '../state/api';
 import { useLesson, type DrawnModel } from '../state/lesson';
 import { Arrange } from '../board/Arrange';
 import { Beside } from '../board/Beside';
@@ -18,6 +19,7 @@ import { usePinch } from '../board/pinch';
 import { SelectionStrip } from '../board/SelectionStrip';
 import { views, type Kind } from '../board/views';
 import { names } from '../shell/names';
+import { WayLayer } from './WayLayer';
 import css from './Tile.module.css';
 
 const cx = names(css);
@@ -79,6 +81,7 @@ export function Tile({ model, index, alone, bare, presenting }: TileProps) {
               <view.Pieces model={seen} index={index} scale={scale} bare={bare} />
               <ModelInk model={model} index={index} scale={scale} ink={ink} />
               <ModelNotes model={model} index={index} scale={scale} />
+              <WayLayer model={model} index={index} scale={scale} />
               {!looking && <Covers model={model} index={index} scale={scale} />}
             </div>
           </div>
@@ -106,7 +109,12 @@ function TileLine({ model, index, alone, zoom, setZoom }: LineProps) {
   const input = useRef<InputRef>(null);
   const build = () => {
     if (text.trim() === '') return;
-    if (act({ kind: 'build', model: index, amount: text })) {
+    const { amounts } = call('amounts', { handle: useLesson.getState().handle, text });
+    const built =
+      amounts.length > 1
+        ? edit((handle) => call('buildEach', { handle, model: index, amounts, id: newId() }))
+        : act({ kind: 'build', model: index, amount: text });
+    if (built) {
       setText('');
       // On a touch screen the keyboard goes away and the board is seen again.
       input.current?.blur();

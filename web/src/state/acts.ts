@@ -1,6 +1,6 @@
 // What a teacher does with the open lesson: each act is a call of the core, and the
 // edits that come back are sent.
-import { call, type Delta, type PageMove, type Piece, type Update } from '../core/core';
+import { call, CoreError, type Delta, type PageMove, type Piece, type Update } from '../core/core';
 import { newId } from './api';
 import { applyFrame, get, notify, sentence, set, type DrawnModel } from './lesson';
 import { finishBeats, playBeats, playFrame } from './motion';
@@ -48,7 +48,7 @@ export function attempt(run: () => void): boolean {
     run();
     return true;
   } catch (error) {
-    notify('refusal', sentence(error));
+    notify('refusal', sentence(error), error instanceof CoreError ? error.offer : undefined);
     return false;
   }
 }
@@ -97,7 +97,7 @@ export function show(scene: string, step: number, phase = '') {
 
 /** While presenting, a touch of the board makes a scratch copy. */
 export function setPresenting(presenting: boolean) {
-  set({ presenting });
+  set({ presenting, notice: undefined });
 }
 
 function applyDelta(delta: Delta) {

@@ -7,6 +7,7 @@ import {
   type Frame,
   type KeptView,
   type ModelView,
+  type Offered,
   type Outline,
   type Piece,
 } from '../core/core';
@@ -26,6 +27,8 @@ export interface Notice {
   kind: 'refusal' | 'info';
   text: string;
   at: number;
+  /** What would do instead, in one press. */
+  offer?: Offered | undefined;
 }
 
 /** A lesson that was made beside this one, of work that could not be sent. */
@@ -72,6 +75,7 @@ export const emptyFrame: LessonState['frame'] = {
   prompt: { say: '', ask: '', answer: '', look: '', moves: 0 },
   lines: [],
   ink: [],
+  ways: [],
   notes: [],
   capture: { on: false, steps: 0, moves: 0 },
 };
@@ -108,8 +112,8 @@ export function sentence(error: unknown): string {
   return error instanceof Error ? error.message : String(error);
 }
 
-export function notify(kind: Notice['kind'], text: string) {
-  set({ notice: { kind, text, at: Date.now() } });
+export function notify(kind: Notice['kind'], text: string, offer?: Offered) {
+  set({ notice: { kind, text, at: Date.now(), offer } });
 }
 
 export function dismissNotice() {
