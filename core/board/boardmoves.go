@@ -87,6 +87,8 @@ func init() {
 		boardMove("unlink", "A model shows its own number again.", "blocks 1t 4o | rack 2: 3", NoArgs{}, unlink,
 			Move{Kind: "link", Args: WithArgs{1}}),
 		boardMove("keep", "Keep a copy of the model as it is, frozen beside it and not counted.", two, NoArgs{}, keepCopy),
+		boardMove("allWays", "All ways to make the number of two parts stand beside it, frozen and not counted.", "counters 5", NoArgs{},
+			allWays),
 		boardMove("dropKept", "Put a kept copy away.", two, IndexArgs{}, dropKept, Move{Kind: "keep"}),
 		boardMove("beside", "Choose the read-outs that stand on the board beside the model.", two,
 			BesideArgs{[]string{"expanded"}}, beside),
@@ -348,6 +350,28 @@ func keepCopy(b Board, i int, _ NoArgs, t *Tx) (Board, error) {
 	}
 	t.Say("did.kept")
 	return b.tile(i, func(x *Tile) { x.Kept = append(slices.Clone(x.Kept), b.Models[i]) }), nil
+}
+
+// allWays keeps all ways of a model's number beside it: the number stays what it is.
+func allWays(b Board, i int, _ NoArgs, t *Tx) (Board, error) {
+	spec, _ := SpecOf(b.Models[i].Kind())
+	if spec.AllWays == nil {
+		return b, say.Refuse("no-ways", say.Text("model", say.Name, spec.Noun))
+	}
+	if b.IsCovered(i) {
+		return b, say.Refuse("covered")
+	}
+	if len(b.Tiles[i].Kept) == MaxKept {
+		return b, say.Refuse("kept-full", say.Int("n", say.Given, MaxKept))
+	}
+	ways, err := spec.AllWays(b.Models[i], t)
+	if err != nil {
+		return b, err
+	}
+	if err := t.CheckRoom(ways.Pieces()); err != nil {
+		return b, err
+	}
+	return b.tile(i, func(x *Tile) { x.Kept = append(slices.Clone(x.Kept), ways) }), nil
 }
 
 func dropKept(b Board, i int, a IndexArgs, t *Tx) (Board, error) {

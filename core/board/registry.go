@@ -61,6 +61,9 @@ type ModelSpec struct {
 	Counting func(Model) []Counted
 	// Follow brings a linked model to a number, by the difference.
 	Follow func(Model, place.UnitForm, *Tx) (Model, error)
+	// AllWays is a model of all ways to make this one's number of two parts, to stand
+	// beside it; nil where it shows none.
+	AllWays func(Model, *Tx) (Model, error)
 	// Offers are the verbs that a selection of pieces might carry.
 	Offers func(Model, []PieceID) []Offer
 	// Find gives the ids of the pieces that a selector means.

@@ -50,7 +50,14 @@ func makeBonds(r Request) (Example, error) {
 	ask, said := "bonds.next", "bonds.pair"
 	things := strings.TrimSpace(r.Options["story"])
 	opening := lesson.Step{Say: line("bonds.all-ways", given("n", n)), Moves: []board.Move{m.acts.Build(strconv.Itoa(n))}}
-	if things != "" {
+	story, own := say.ReadStory(things)
+	switch {
+	case own && (len(story.Numbers()) != 2 || len([]rune(things)) > 200):
+		return Example{}, say.Refuse("story-two")
+	case own:
+		ask = "bonds.story.next"
+		opening.Moves = append(opening.Moves, m.acts.Story(story.Things()[0])...)
+	case things != "":
 		if _, err := place.ParsePlace(things); err == nil || len([]rune(things)) > 40 {
 			return Example{}, say.Refuse("story-thing", text("story", things))
 		}
@@ -67,6 +74,9 @@ func makeBonds(r Request) (Example, error) {
 			Say: line("bonds.then"), Ask: line(ask),
 			Answer: line(said, answer("first", first), answer("second", n-first)),
 			Moves:  []board.Move{m.acts.Parts(first)}, Write: []lesson.Write{pair(first)},
+		}
+		if own {
+			s.Answer = line("bonds.story.pair", answerText("told", story.Tell(first, n-first)))
 		}
 		done := n - least - first
 		if done >= shownPairs && first > least {
@@ -106,7 +116,7 @@ const shownPairs = 6
 // thingsFor is the name of a thing for a count: one bulb, two bulbs.
 func thingsFor(n int, things string) string {
 	if n == 1 {
-		return strings.TrimSuffix(things, "s")
+		return say.OneOf(things)
 	}
 	return things
 }

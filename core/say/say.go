@@ -276,8 +276,11 @@ func (w Vocabulary) Shape(p place.Place) string {
 	if len(names) != len(defaultShapes) {
 		names = defaultShapes
 	}
-	if p < place.Ones || p > place.Thousands {
+	switch {
+	case p < place.Ones || p > place.HundredThousands:
 		return ""
+	case p > place.Thousands: // the shapes begin again
+		return names[p-place.Thousands] + " of " + place.Thousands.Plural()
 	}
 	return names[p]
 }

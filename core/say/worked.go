@@ -342,6 +342,8 @@ var worked = map[string]string{
 	"bonds.pair":              "{first} and {second}.",
 	"bonds.beds.next":         "[predict] How many are in each bed next?",
 	"bonds.beds.pair":         "{first} in one bed and {second} in the other.",
+	"bonds.story.next":        "[predict] How does the story go on?",
+	"bonds.story.pair":        "{told}",
 	"bonds.go-on":             "And so on, down to {least} and {most}.",
 	"bonds.table":             "All the ways stand in the table.",
 	"bonds.many":              "[look] How many ways are there?",

@@ -1,5 +1,5 @@
-// Package blocks is the base-ten blocks model: ones, tens, hundreds and
-// thousands in columns or on an open mat. Ten of a size are bundled into one of
+// Package blocks is the base-ten blocks model: ones to thousands, and on to hundred
+// thousands drawn small, in columns or on an open mat. Ten of a size are bundled into one of
 // the next; a block is unbundled into ten of the one before.
 package blocks
 
@@ -16,12 +16,12 @@ import (
 // Smallest and largest block, and the most addends that are told apart.
 const (
 	Smallest = place.Ones
-	Largest  = place.Thousands
+	Largest  = place.HundredThousands
 	MaxPart  = 4
 )
 
 var kit = pieces.Kit[Blocks]{
-	Rules:  pieces.Rules{Noun: "block", Least: Smallest, Most: Largest, Parts: MaxPart},
+	Rules:  pieces.Rules{Noun: "block", Least: Smallest, Most: Largest, Laid: place.Thousands, Parts: MaxPart},
 	Sample: "blocks 1h 4t 6o",
 }
 
@@ -44,6 +44,9 @@ func (b Blocks) Pieces() int { return len(b.Ordered) }
 
 // InPlay is the blocks in play as they lie.
 func (b Blocks) InPlay() place.UnitForm { return pieces.InPlay(b.Ordered) }
+
+// ShownTo is the largest column that is shown though empty.
+func (b Blocks) ShownTo() place.Place { return b.UpTo }
 
 // Held is the blocks.
 func (b Blocks) Held() []pieces.Piece { return b.Ordered }

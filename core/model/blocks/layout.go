@@ -69,13 +69,18 @@ var solid = map[place.Place]arrangement{
 	place.Tens:      {"ten", 10, 104, inRow(14, 6, 116), 142},
 	place.Hundreds:  {"hundred", 104, 104, piles(142, 40, 104), 270},
 	place.Thousands: {"thousand", 136, 136, piles(174, 48, 136), 334},
+	// The shapes begin again: a long and a flat of big cubes, drawn small.
+	place.TenThousands:     {"ten thousand", 18, 136, inRow(24, 8, 150), 242},
+	place.HundredThousands: {"hundred thousand", 136, 136, piles(174, 48, 136), 334},
 }
 
 var sketch = map[place.Place]arrangement{
-	place.Ones:      {"one", 12, 12, dots, 27},
-	place.Tens:      {"ten", 6, 72, inRow(13, 7, 86), 130},
-	place.Hundreds:  {"hundred", 34, 34, inFive(40), 194},
-	place.Thousands: {"thousand", 46, 46, inFive(52), 254},
+	place.Ones:             {"one", 12, 12, dots, 27},
+	place.Tens:             {"ten", 6, 72, inRow(13, 7, 86), 130},
+	place.Hundreds:         {"hundred", 34, 34, inFive(40), 194},
+	place.Thousands:        {"thousand", 46, 46, inFive(52), 254},
+	place.TenThousands:     {"ten thousand", 12, 80, inRow(20, 8, 92), 206},
+	place.HundredThousands: {"hundred thousand", 56, 56, inFive(62), 304},
 }
 
 // inFive fills rows of five.
@@ -352,6 +357,9 @@ func (b Blocks) put(out []board.Sprite, c cell, x, y int, zone string) []board.S
 }
 
 func sprite(k *pieces.Piece, a arrangement, x, y int, zone string) board.Sprite {
+	if k.Turned {
+		a.w, a.h = a.h, a.w
+	}
 	return board.Sprite{ID: k.ID, Drawing: a.look, X: int32(x), Y: int32(y), W: int32(a.w), H: int32(a.h), Zone: zone,
 		Part: k.Part, Marks: k.Marks()}
 }

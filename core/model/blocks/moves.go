@@ -88,12 +88,31 @@ func (b Blocks) lay(a pieces.LayArgs, t *board.Tx) (Blocks, error) {
 	return kit.LayFree(b, a, t)
 }
 
+// turn lays blocks on their side, or stands them up again, where they lie.
+func (b Blocks) turn(a pieces.PiecesArgs, t *board.Tx) (Blocks, error) {
+	if !b.Mat {
+		return b, say.Refuse("not-mat")
+	}
+	found, err := kit.FindPlaying(b.Ordered, a.Pieces)
+	if err != nil {
+		return b, err
+	}
+	laid, err := kit.LayFree(b, pieces.LayArgs{Pieces: a.Pieces}, t)
+	if err != nil {
+		return b, err
+	}
+	t.Say("did.turned-round", say.Form("form", say.Amount, pieces.FormOf(found)))
+	return laid.With(pieces.Change(laid.Ordered, pieces.IDs(found), func(k *pieces.Piece) { k.Turned = !k.Turned })), nil
+}
+
 func (b Blocks) view(a ViewArgs, t *board.Tx) (Blocks, error) {
 	name := map[string]string{"columns": "in columns", "mat": "on an open mat"}[a.View]
 	if name == "" {
 		return b, board.BadOption("view", a.View, "columns or mat")
 	}
-	b.Mat = a.View == "mat"
+	if b.Mat = a.View == "mat"; !b.Mat {
+		b.Ordered = pieces.Each(b.Ordered, func(k *pieces.Piece) { k.Turned = false }) // in columns each stands as it does
+	}
 	t.Say("did.view", say.Text("view", say.Name, name))
 	return b, nil
 }

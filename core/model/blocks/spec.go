@@ -15,12 +15,13 @@ func Spec() board.ModelSpec {
 		Title:   "Base-ten blocks",
 		Empties: "clear",
 		Noun:    "blocks",
-		Doc:     "Ones, tens, hundreds and thousands, in columns or on an open mat, solid or as a sketch.",
-		New:     func(*board.IDs) board.Model { return Blocks{} },
-		Most:    9999,
-		Empty:   func(int) string { return "blocks 0" },
-		Lay:     pieces.Lay,
-		Split:   pieces.Split,
+		Doc: "Ones, tens, hundreds and thousands, and on to hundred thousands drawn small, in columns or on an open mat, solid or as " +
+			"a sketch.",
+		New:   func(*board.IDs) board.Model { return Blocks{} },
+		Most:  9999,
+		Empty: func(int) string { return "blocks 0" },
+		Lay:   pieces.Lay,
+		Split: pieces.Split,
 		Acts: board.Acts{
 			Build: pieces.Build,
 			Reach: func(top place.Place) board.Move {
@@ -75,6 +76,14 @@ func moves() []board.MoveSpec {
 				return board.Law{Kind: board.Sets}, nil
 			}, Blocks.clear, "blocks 2t 13o", board.NoArgs{}),
 		kit.LayMove("Move blocks freely on the open mat.", Blocks.lay, mat),
+		board.Rule[Blocks, pieces.PiecesArgs]{
+			Kind: "turn", Doc: "Turn blocks on their side, on the open mat.", Laws: []board.LawKind{board.Looks}, Apply: Blocks.turn,
+			Saved: func(b Blocks, a pieces.PiecesArgs) (pieces.PiecesArgs, error) {
+				sels, err := kit.Saved(b.Ordered, a.Pieces)
+				return pieces.PiecesArgs{Pieces: sels}, err
+			}, Board: "blocks 4t 6o", Before: []board.Move{mat},
+			Example: pieces.PiecesArgs{Pieces: []board.Select{{Place: place.Tens, Count: 2}}},
+		}.Spec(),
 		pieces.Move(kit, "view", "Columns or an open mat.", board.Looks, nil, Blocks.view, "blocks 4t 6o", ViewArgs{"mat"}),
 		pieces.Move(kit, "style", "Solid blocks or a sketch.", board.Looks, nil, Blocks.style, "blocks 4t 6o",
 			StyleArgs{"sketch"}),
@@ -92,6 +101,9 @@ func offers(m board.Model, ids []board.PieceID) []board.Offer {
 	bundling := kit.BundleOffers(m.(Blocks), ids)
 	if bundling == nil {
 		return nil
+	}
+	if m.(Blocks).Mat {
+		bundling = append(bundling, pieces.Offer("turn", pieces.PiecesArgs{Pieces: []board.Select{{IDs: ids}}}))
 	}
 	return append(bundling, kit.Offers(ids)...)
 }

@@ -37,6 +37,8 @@ var Colourings = []string{"berry and mint", "pine and sand"}
 type CounterFrame struct {
 	Rows    int  `json:"rows" jsonschema:"required,minimum=1,maximum=12"`
 	Columns int  `json:"columns" jsonschema:"required,minimum=1,maximum=12"`
+	Every   int  `json:"every,omitempty" jsonschema:"minimum=0,maximum=72" jsonschema_description:"Every second run of so many cells is shaded; 0 for none."`
+	Cells   int  `json:"shadeAfter,omitempty" jsonschema:"minimum=0,maximum=143" jsonschema_description:"Cells before the shading begins; 0 for none."`
 	Split   int  `json:"split,omitempty" jsonschema:"minimum=0,maximum=11" jsonschema_description:"Rows (or columns, when across) before the shading begins; 0 for no shading."`
 	Across  bool `json:"across,omitempty" jsonschema_description:"The split parts columns rather than rows."`
 }
@@ -52,6 +54,8 @@ type Counters struct {
 	Skip      bool // skip-counting along the edge of the frames
 	ByFives   bool // loose counters line up in fives rather than tens
 	Shape     string
+	Other     string // the shape of the second part, where it is another
+	Story     string // a teacher's own sentence with numbers in braces
 	Colouring int
 	Unit      string // what the counters count; counters themselves when empty
 	List      []pieces.Piece
@@ -183,6 +187,8 @@ type JSON struct {
 	Skip      bool           `json:"skip,omitempty" jsonschema_description:"Skip-counting along the edge of the frames."`
 	Fives     bool           `json:"fives,omitempty" jsonschema_description:"Loose counters line up in fives."`
 	Look      string         `json:"look,omitempty" jsonschema:"enum=counter,enum=bulb,enum=seed,enum=leaf,enum=snail,enum=bee,enum=pot" jsonschema_description:"What the counters look like."`
+	Other     string         `json:"other,omitempty" jsonschema:"enum=counter,enum=bulb,enum=seed,enum=leaf,enum=snail,enum=bee,enum=pot" jsonschema_description:"What the second part looks like, where it is another shape."`
+	Story     string         `json:"story,omitempty" jsonschema:"maxLength=200" jsonschema_description:"A teacher's own sentence with numbers in braces."`
 	Colouring int            `json:"colouring,omitempty" jsonschema:"minimum=0,maximum=1"`
 	Unit      string         `json:"unit,omitempty" jsonschema:"maxLength=40" jsonschema_description:"What the counters count."`
 	Runs      []pieces.Run   `json:"pieces" jsonschema:"required"`
@@ -192,7 +198,7 @@ type JSON struct {
 func (c Counters) MarshalJSON() ([]byte, error) {
 	out := JSON{
 		Kind: "counters", Frames: c.Frames, Groups: c.Groups, Numerals: c.Numerals, Skip: c.Skip, Fives: c.ByFives,
-		Look: c.Shape, Colouring: c.Colouring, Unit: c.Unit, Runs: pieces.Runs(c.List),
+		Look: c.Shape, Other: c.Other, Story: c.Story, Colouring: c.Colouring, Unit: c.Unit, Runs: pieces.Runs(c.List),
 	}
 	if c.Pairs {
 		out.Fill = "pairs"
@@ -208,7 +214,7 @@ func decode(raw json.RawMessage, ids *board.IDs) (board.Model, error) {
 	c := Counters{
 		Frames: in.Frames, Groups: in.Groups, Pairs: in.Fill == "pairs", Numerals: in.Numerals, Skip: in.Skip,
 		ByFives: in.Fives,
-		Shape:   in.Look, Colouring: in.Colouring, Unit: in.Unit,
+		Shape:   in.Look, Other: in.Other, Story: in.Story, Colouring: in.Colouring, Unit: in.Unit,
 	}
 	list, err := kit.Read(in.Runs, ids)
 	if err != nil {
@@ -233,7 +239,7 @@ func (c Counters) check() error {
 			side = f.Columns
 		}
 		if f.Rows < 1 || f.Rows > MaxSide || f.Columns < 1 || f.Columns > MaxSide || f.Split < 0 || f.Split >= max(side, 1) &&
-			f.Split > 0 {
+			f.Split > 0 || f.Every < 0 || f.Every > f.cells()/2 || f.Cells < 0 || f.Cells >= max(f.cells(), 1) && f.Cells > 0 {
 			return fmt.Errorf("frames[%d]: a frame has 1 to %d rows and columns, and is split inside", i, MaxSide)
 		}
 	}
@@ -242,6 +248,12 @@ func (c Counters) check() error {
 	}
 	if c.Shape != "" && !slices.Contains(Shapes, c.Shape) {
 		return fmt.Errorf("look: %q is not one of our shapes", c.Shape)
+	}
+	if c.Other != "" && !slices.Contains(Shapes, c.Other) {
+		return fmt.Errorf("other: %q is not one of our shapes", c.Other)
+	}
+	if len([]rune(c.Story)) > 200 {
+		return fmt.Errorf("story: it has at most 200 letters")
 	}
 	if c.Colouring < 0 || c.Colouring >= len(Colourings) || len([]rune(c.Unit)) > 40 {
 		return fmt.Errorf("colouring: it is 0 or 1, and a unit's name has at most 40 letters")

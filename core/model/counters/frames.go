@@ -31,6 +31,8 @@ type GrowArgs struct {
 type SplitArgs struct {
 	After  int  `json:"after" jsonschema:"minimum=0,maximum=11" jsonschema_description:"Rows before the shading begins; 0 for none."`
 	Across bool `json:"across,omitempty" jsonschema_description:"Columns rather than rows."`
+	Cells  int  `json:"cells,omitempty" jsonschema:"minimum=0,maximum=143" jsonschema_description:"After so many cells, in the order in which they fill, rather than rows."`
+	Every  int  `json:"every,omitempty" jsonschema:"minimum=0,maximum=72" jsonschema_description:"Every second run of so many cells, like five, rather than rows."`
 }
 
 // FillArgs choose how frames fill.
@@ -202,6 +204,10 @@ func grown(f CounterFrame, a GrowArgs) CounterFrame {
 	if side := f.Rows; !f.Across && f.Split >= side || f.Across && f.Split >= f.Columns {
 		f.Split = 0
 	}
+	if f.Cells >= f.cells() {
+		f.Cells = 0
+	}
+	f.Every = min(f.Every, f.cells()/2)
 	return f
 }
 
@@ -279,7 +285,7 @@ func (c Counters) turn(a FrameArgs, t *board.Tx) (Counters, error) {
 	if err != nil {
 		return c, err
 	}
-	g := CounterFrame{Rows: f.Columns, Columns: f.Rows, Split: f.Split, Across: !f.Across && f.Split > 0}
+	g := CounterFrame{Rows: f.Columns, Columns: f.Rows, Split: f.Split, Across: !f.Across && f.Split > 0, Cells: f.Cells, Every: f.Every}
 	c = c.withFrame(a.Frame, g)
 	c.List = pieces.Each(c.List, func(k *pieces.Piece) {
 		if int(k.Frame) == a.Frame {
@@ -299,6 +305,16 @@ func (c Counters) split(a SplitArgs, t *board.Tx) (Counters, error) {
 	c.Frames = slices.Clone(c.Frames)
 	for i := range c.Frames {
 		f := &c.Frames[i]
+		if a.Cells < 0 || a.Cells >= f.cells() && a.Cells > 0 {
+			return c, board.BadCount(a.Cells, 0, f.cells()-1)
+		}
+		if a.Every < 0 || a.Every > f.cells()/2 {
+			return c, board.BadCount(a.Every, 0, f.cells()/2)
+		}
+		if f.Cells, f.Every = a.Cells, a.Every; a.Cells+a.Every > 0 {
+			f.Split, f.Across = 0, false
+			continue
+		}
 		side := f.Rows
 		if a.Across {
 			side = f.Columns
@@ -403,6 +419,11 @@ func (c Counters) ways(a WaysArgs, t *board.Tx) (Counters, error) {
 	}
 	t.Say("did.ways", say.Int("ways", say.Amount, len(firsts)), say.Int("n", say.Given, n))
 	return c, nil
+}
+
+// allWays is the number as a stack of all its ways, to stand beside it.
+func allWays(m board.Model, t *board.Tx) (board.Model, error) {
+	return m.(Counters).ways(WaysArgs{}, t)
 }
 
 func waysLaw(c Counters, a WaysArgs) (board.Law, error) {

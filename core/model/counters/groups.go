@@ -80,6 +80,37 @@ func (c Counters) share(a ShareArgs, t *board.Tx) (Counters, error) {
 	return c, nil
 }
 
+// inGroup counts the counters in play of a group.
+func (c Counters) inGroup(n int) int {
+	count := 0
+	for _, k := range c.List {
+		if int(k.Group) == n && k.State == pieces.Play {
+			count++
+		}
+	}
+	return count
+}
+
+// deal gives one counter to the group whose turn it is: the first of those that have
+// fewest.
+func (c Counters) deal(_ board.NoArgs, t *board.Tx) (Counters, error) {
+	if c.Groups == 0 {
+		return c, say.Refuse("no-groups")
+	}
+	left := c.left()
+	if len(left) == 0 {
+		return c, say.Refuse("none-to-deal")
+	}
+	turn := 1
+	for g := 2; g <= c.Groups; g++ {
+		if c.inGroup(g) < c.inGroup(turn) {
+			turn = g
+		}
+	}
+	t.Say("did.dealt", say.Int("n", say.Given, turn))
+	return c.With(pieces.Change(c.List, left[:1], func(k *pieces.Piece) { *k = grouped(*k, int8(turn)) })), nil
+}
+
 func grouped(k pieces.Piece, g int8) pieces.Piece {
 	k.Group, k.Frame, k.Cell, k.Loose, k.X, k.Y = g, 0, 0, false, 0, 0
 	return k

@@ -40,6 +40,9 @@ func layout(m board.Model) board.Layout {
 			l.Flags = append(l.Flags, f.name)
 		}
 	}
+	if c.areWays() {
+		l.Flags = append(l.Flags, "ways")
+	}
 	frames := c.frameBoxes()
 	y := pack(&l, frames, c.frameColumns(), len(frames) > 0 && c.Frames[0].Rows == 1, 0)
 	y = pack(&l, c.besideBox(), 1, false, y)
@@ -127,6 +130,14 @@ func (c Counters) frameColumns() int {
 	return best
 }
 
+// lookOf is the shape of a counter: that of its part.
+func (c Counters) lookOf(k pieces.Piece) string {
+	if k.Mint && c.Other != "" {
+		return c.Other
+	}
+	return c.look()
+}
+
 func (c Counters) look() string {
 	if c.Shape == "" {
 		return Shapes[0]
@@ -136,7 +147,7 @@ func (c Counters) look() string {
 
 func (c Counters) sprite(k pieces.Piece, x, y int, zone string) board.Sprite {
 	return board.Sprite{
-		ID: k.ID, Drawing: c.look(), X: int32(x), Y: int32(y), W: size, H: size, Zone: zone,
+		ID: k.ID, Drawing: c.lookOf(k), X: int32(x), Y: int32(y), W: size, H: size, Zone: zone,
 		Part: int8(c.Colouring), Marks: k.Marks(),
 	}
 }
@@ -150,7 +161,7 @@ func (c Counters) frameBoxes() []box {
 		b.zone = board.Zone{ID: id, Label: id, W: f.Columns * cell, H: f.Rows * cell}
 		for n := range f.cells() {
 			d := board.Decor{Kind: "cell", X: n % f.Columns * cell, Y: n / f.Columns * cell, W: cell, H: cell, Zone: id}
-			if f.isShaded(n) {
+			if f.isShaded(n, c.numeral(f, n)-1) {
 				d.Kind = "shaded"
 			}
 			if c.Numerals {
@@ -173,7 +184,14 @@ func (c Counters) frameBoxes() []box {
 	return boxes
 }
 
-func (f CounterFrame) isShaded(n int) bool {
+// isShaded tells whether a cell, the so-manieth to fill from 0, is shaded.
+func (f CounterFrame) isShaded(n, nth int) bool {
+	switch {
+	case f.Every > 0:
+		return nth/f.Every%2 == 1
+	case f.Cells > 0:
+		return nth >= f.Cells
+	}
 	at := n / f.Columns
 	if f.Across {
 		at = n % f.Columns
@@ -281,6 +299,9 @@ func (c Counters) groupBoxes() []box {
 	for i := range boxes {
 		id := "group " + strconv.Itoa(i+1)
 		boxes[i].zone = board.Zone{ID: id, Label: id, W: 5*cell + 2*inset, H: lines*cell + 2*inset}
+		if c.Unit != "" {
+			boxes[i].zone.Text = c.counted(c.inGroup(i + 1))
+		}
 		boxes[i].draw = []board.Decor{{Kind: "group", W: boxes[i].zone.W, H: boxes[i].zone.H, Zone: id}}
 	}
 	clear(n)
@@ -350,7 +371,7 @@ func (c Counters) counts() map[string]string {
 // settings are the model's choices, for its controls.
 func (c Counters) settings() map[string]string {
 	s := map[string]string{
-		"shape": c.look(), "colouring": strconv.Itoa(c.Colouring), "unit": c.Unit,
+		"shape": c.look(), "colouring": strconv.Itoa(c.Colouring), "unit": c.Unit, "story": c.Story,
 		"frames": strconv.Itoa(len(c.Frames)), "groups": strconv.Itoa(c.Groups), "lines": "10",
 	}
 	if c.ByFives {
@@ -362,6 +383,7 @@ func (c Counters) settings() map[string]string {
 		if f.Across {
 			s["across"] = "yes"
 		}
+		s["shadeAfter"], s["every"] = strconv.Itoa(f.Cells), strconv.Itoa(f.Every)
 	}
 	return s
 }

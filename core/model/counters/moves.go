@@ -3,6 +3,7 @@ package counters
 import (
 	"slices"
 	"strings"
+	"unicode"
 
 	"unitbloom/core/board"
 	"unitbloom/core/chance"
@@ -42,6 +43,7 @@ type ByArgs struct {
 
 // LookArgs choose what counters look like.
 type LookArgs struct {
+	Other     string `json:"other,omitempty" jsonschema:"enum=counter,enum=bulb,enum=seed,enum=leaf,enum=snail,enum=bee,enum=pot" jsonschema_description:"The shape of the second part; that of the first when left out with a shape."`
 	Shape     string `json:"shape,omitempty" jsonschema:"enum=counter,enum=bulb,enum=seed,enum=leaf,enum=snail,enum=bee,enum=pot" jsonschema_description:"The shape; unchanged when left out."`
 	Colouring *int   `json:"colouring,omitempty" jsonschema:"minimum=0,maximum=1" jsonschema_description:"The pair of colours; unchanged when left out."`
 }
@@ -49,6 +51,11 @@ type LookArgs struct {
 // UnitArgs name what the counters count.
 type UnitArgs struct {
 	Name string `json:"name" jsonschema:"maxLength=40" jsonschema_description:"The unit in the plural, like thousands; empty for counters."`
+}
+
+// StoryArgs hold a teacher's own sentence.
+type StoryArgs struct {
+	Text string `json:"text" jsonschema:"maxLength=200" jsonschema_description:"A sentence with one or two numbers in braces: {3} snails sit on the leaf, {2} bees fly. Empty for none."`
 }
 
 // SeedArgs hold a seed.
@@ -59,7 +66,7 @@ type SeedArgs struct {
 // build puts so many counters on the mat, in place of what is there; frames and
 // groups stay.
 func (c Counters) build(a NumberArgs, t *board.Tx) (Counters, error) {
-	faces, err := readFaces(a.Amount)
+	faces, err := c.readFaces(a.Amount)
 	if err != nil {
 		return c, err
 	}
@@ -76,14 +83,15 @@ func (c Counters) build(a NumberArgs, t *board.Tx) (Counters, error) {
 	return c.fill(anyPiece), nil
 }
 
-// readFaces reads "9", "6 + 3" or "6 and 3".
-func readFaces(amount string) (faces [2]int, err error) {
+// readFaces reads "9", "6 + 3" or "6 and 3"; of what the counters count, "6 thousands"
+// is six.
+func (c Counters) readFaces(amount string) (faces [2]int, err error) {
 	parts := strings.Split(strings.ReplaceAll(amount, " and ", "+"), "+")
 	if len(parts) > 2 {
 		return faces, say.Refuse("two-colours")
 	}
 	for i, text := range parts {
-		form, err := place.ParseAmount(text)
+		form, err := place.ParseAmount(c.withoutUnit(text))
 		if err != nil {
 			return faces, board.BadNumber(err)
 		}
@@ -91,13 +99,41 @@ func readFaces(amount string) (faces [2]int, err error) {
 		if err != nil {
 			return faces, board.BadNumber(err)
 		}
-		n, whole := total.Whole()
-		if !whole {
-			return faces, say.Refuse("counters-whole", say.Number("n", say.Given, total))
+		if faces[i], err = c.inUnit(text, total); err != nil {
+			return faces, err
 		}
-		faces[i] = n
 	}
 	return faces, nil
+}
+
+// withoutUnit is a typed count without the word for what is counted: 6 bulbs is 6.
+func (c Counters) withoutUnit(text string) string {
+	count, unit, worded := strings.Cut(strings.TrimSpace(text), " ")
+	own := c.Unit
+	if own == "" {
+		own = c.shapeNames()
+	}
+	if unit = strings.TrimSpace(unit); worded && (unit == own || say.ManyOf(unit) == own) && c.place() == place.Ones {
+		return count
+	}
+	return text
+}
+
+// inUnit is how many counters show a typed total: a number says how many counters, an
+// amount in words what they are worth together.
+func (c Counters) inUnit(text string, total place.Number) (int, error) {
+	n, whole := total.Whole()
+	if !whole {
+		return 0, say.Refuse("counters-whole", say.Number("n", say.Given, total))
+	}
+	if c.place() == place.Ones || !strings.ContainsFunc(text, unicode.IsLetter) {
+		return n, nil
+	}
+	n = total.Count(c.place())
+	if back, err := c.place().Value().Times(n); err != nil || back != total {
+		return 0, say.Refuse("counters-unit", say.Number("n", say.Given, total), say.Text("unit", say.Name, c.Unit))
+	}
+	return n, nil
 }
 
 func (c Counters) inRange(n int) error {
@@ -118,20 +154,13 @@ func (c Counters) counted(n int) string {
 		unit = plurals[unit]
 	}
 	if n == 1 {
-		unit = singular(unit)
+		unit = say.OneOf(unit)
 	}
 	return place.Int(n).String() + " " + unit
 }
 
 var plurals = map[string]string{"counter": "counters", "bulb": "bulbs", "seed": "seeds", "leaf": "leaves",
 	"snail": "snails", "bee": "bees", "pot": "pots"}
-
-func singular(unit string) string {
-	if unit == "leaves" {
-		return "leaf"
-	}
-	return strings.TrimSuffix(unit, "s")
-}
 
 func (c Counters) law(kind board.LawKind, n int) (board.Law, error) {
 	v, err := c.place().Value().Times(n)
@@ -316,9 +345,14 @@ func (c Counters) changeLook(a LookArgs, t *board.Tx) (Counters, error) {
 		if !slices.Contains(Shapes, a.Shape) {
 			return c, board.BadOption("shape", a.Shape, strings.Join(Shapes, ", "))
 		}
-		c.Shape = a.Shape
-		if a.Shape == Shapes[0] {
-			c.Shape = ""
+		c.Shape, c.Other = plain(a.Shape), ""
+	}
+	if a.Other != "" {
+		if !slices.Contains(Shapes, a.Other) {
+			return c, board.BadOption("other", a.Other, strings.Join(Shapes, ", "))
+		}
+		if c.Other = a.Other; plain(a.Other) == c.Shape {
+			c.Other = ""
 		}
 	}
 	if a.Colouring != nil {
@@ -329,6 +363,90 @@ func (c Counters) changeLook(a LookArgs, t *board.Tx) (Counters, error) {
 	}
 	t.Say("did.view", say.Text("view", say.Name, "as "+c.shapeNames()+", "+Colourings[c.Colouring]))
 	return c, nil
+}
+
+// plain is a shape as it is kept: nothing for the counter.
+func plain(shape string) string {
+	if shape == Shapes[0] {
+		return ""
+	}
+	return shape
+}
+
+// tellStory puts down what a sentence tells of: a number of the first part, and of the
+// second, each in the shape of its thing where there is one. It is told again with what
+// lies there then.
+func (c Counters) tellStory(a StoryArgs, t *board.Tx) (Counters, error) {
+	if strings.TrimSpace(a.Text) == "" {
+		c.Story = ""
+		t.Say("did.story-gone")
+		return c, nil
+	}
+	story, faces, err := readStory(a)
+	if err != nil {
+		return c, err
+	}
+	if err := t.CheckRoom(faces[0] + faces[1] - len(c.List)); err != nil {
+		return c, err
+	}
+	if err := c.inRange(faces[0] + faces[1]); err != nil {
+		return c, err
+	}
+	c.Story, c.Shape, c.Other, c.Unit = strings.TrimSpace(a.Text), "", "", ""
+	for i, thing := range story.Things() {
+		shape := say.OneOf(thing)
+		switch {
+		case i > 1 || !slices.Contains(Shapes, shape):
+		case i == 0:
+			c.Shape = plain(shape)
+		case plain(shape) != c.Shape:
+			c.Other = shape
+		}
+	}
+	first := t.TakeIDs(faces[0] + faces[1])
+	c.List = append(many(faces[0], false, first), many(faces[1], true, first+board.PieceID(faces[0]))...)
+	t.Say("did.story", say.Text("told", say.Given, story.Tell()))
+	return c.fill(anyPiece), nil
+}
+
+func readStory(a StoryArgs) (story say.Story, faces [2]int, err error) {
+	story, ok := say.ReadStory(a.Text)
+	numbers := story.Numbers()
+	if !ok || len(numbers) > 2 || len([]rune(a.Text)) > 200 {
+		return story, faces, say.Refuse("story")
+	}
+	copy(faces[:], numbers)
+	for _, n := range faces {
+		if n > board.MaxPieces {
+			return story, faces, board.BadCount(n, 0, board.MaxPieces)
+		}
+	}
+	return story, faces, nil
+}
+
+func storyLaw(c Counters, a StoryArgs) (board.Law, error) {
+	if strings.TrimSpace(a.Text) == "" {
+		return board.Law{Kind: board.Keeps}, nil
+	}
+	_, faces, err := readStory(a)
+	if err != nil {
+		return board.Law{}, err
+	}
+	// A story counts single things.
+	return board.Law{Kind: board.Sets, Value: place.Int(faces[0] + faces[1])}, nil
+}
+
+// told is the story with what lies there now.
+func (c Counters) told() string {
+	story, ok := say.ReadStory(c.Story)
+	if !ok {
+		return ""
+	}
+	berry, mint := c.faces()
+	if len(story.Numbers()) == 1 {
+		return story.Tell(berry + mint)
+	}
+	return story.Tell(berry, mint)
 }
 
 func (c Counters) shapeNames() string {

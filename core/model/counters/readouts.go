@@ -26,6 +26,7 @@ func readOuts(m board.Model, w say.Vocabulary, _ []board.Covering) []board.ReadO
 		out("empty", c.empty(w)),
 		out("array", c.arraySentence(w)),
 		out("shared", c.shared(w)),
+		out("story", c.told()),
 	}
 }
 
@@ -85,6 +86,14 @@ func (c Counters) arraySentence(w say.Vocabulary) string {
 	return text
 }
 
+// some is a number of counters, with its unit where they count one.
+func (c Counters) some(n int) string {
+	if c.Unit == "" {
+		return strconv.Itoa(n)
+	}
+	return c.counted(n)
+}
+
 // shared says how many are in each group and how many are left over.
 func (c Counters) shared(w say.Vocabulary) string {
 	if c.Groups == 0 {
@@ -96,14 +105,14 @@ func (c Counters) shared(w say.Vocabulary) string {
 			in[k.Group-1]++
 		}
 	}
-	left := say.Int("left", say.Amount, len(c.left()))
+	left := say.Text("left", say.Amount, c.some(len(c.left())))
 	if slices.Min(in) == slices.Max(in) {
-		return say.New("counters.shared", say.Int("groups", say.Given, c.Groups), say.Int("each", say.Amount, in[0]),
+		return say.New("counters.shared", say.Int("groups", say.Given, c.Groups), say.Text("each", say.Amount, c.some(in[0])),
 			left).Text(w)
 	}
 	texts := make([]string, len(in))
 	for i, n := range in {
-		texts[i] = strconv.Itoa(n)
+		texts[i] = c.some(n)
 	}
 	return say.New("counters.groups", say.Text("list", say.Amount, strings.Join(texts, ", ")), left).Text(w)
 }

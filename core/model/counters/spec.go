@@ -37,6 +37,7 @@ func Spec() board.ModelSpec {
 		Find:      kit.FindIDs,
 		Parts:     parts,
 		Follow:    follow,
+		AllWays:   allWays,
 		Counting:  counting,
 		Parse:     parseNotation,
 		Print:     printNotation,
@@ -137,7 +138,7 @@ func moves() []board.MoveSpec {
 	list := []board.MoveSpec{
 		pieces.Move(kit, "build", "Put so many counters on the mat, in place of those there: 9, or 6 + 3 in two colours.",
 			board.Sets, func(c Counters, a NumberArgs) (board.Law, error) {
-				faces, err := readFaces(a.Amount)
+				faces, err := c.readFaces(a.Amount)
 				if err != nil {
 					return board.Law{}, err
 				}
@@ -196,6 +197,11 @@ func moves() []board.MoveSpec {
 			"counters 14", GroupsArgs{4}),
 		pieces.Move(kit, "share",
 			"Deal counters round the groups, one to each at a time, so often or until no full round is left.", board.Keeps, nil, Counters.share, "counters 14", ShareArgs{}, grouped),
+		pieces.Move(kit, "deal", "Give one counter to the group whose turn it is.", board.Keeps, nil, Counters.deal, "counters 14",
+			board.NoArgs{}, grouped),
+		pieces.Move(kit, "story", "A sentence of one's own with numbers in braces puts down what it tells of; it is told again with "+
+			"what lies there then.", board.Sets, storyLaw, Counters.tellStory, "counters 0",
+			StoryArgs{"{3} snails sit on the leaf, {2} bees fly"}),
 		pieces.Move(kit, "gather", "Bring all counters out of the groups.", board.Keeps, nil, Counters.gather,
 			"counters 2 @ 4 4 4", board.NoArgs{}),
 		pieces.Move(kit, "groupsOf", "Make groups of a given size; the rest are left over.", board.Keeps, nil,

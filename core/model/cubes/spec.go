@@ -189,7 +189,7 @@ func parts(m board.Model) []place.Number {
 // to the last train and go from it.
 func follow(m board.Model, form place.UnitForm, t *board.Tx) (board.Model, error) {
 	c := m.(Cubes)
-	list, err := kit.FollowList(c.List, form, t)
+	list, err := kit.FollowList(c.List, form, kit.Most, t)
 	if err != nil {
 		return c, err
 	}

@@ -36,6 +36,7 @@ type Discs struct {
 	Cards       bool        // digit cards follow the discs
 	CardsTo     place.Place // the place that they reach down to at least, ones or less
 	Alone       string      // digit cards alone, as written; empty for none
+	Began       string      // digits of the start row that stand alone; empty for none
 	List        []pieces.Piece
 	cards       board.PieceID // the first id of the digit cards
 	turned      int           // how far the digits were shifted since the board was opened
@@ -77,6 +78,9 @@ func (d Discs) span() (top, bottom place.Place) {
 	if w, err := place.Parse(d.Alone); err == nil && d.Alone != "" {
 		top, bottom = max(top, w.Top()), min(bottom, place.Place(-w.Decimals))
 	}
+	if w, err := place.Parse(d.Began); err == nil && d.Began != "" {
+		top, bottom = max(top, w.Top()), min(bottom, place.Place(-w.Decimals))
+	}
 	if d.Cards {
 		bottom = min(bottom, d.CardsTo)
 	}
@@ -94,13 +98,14 @@ type JSON struct {
 	Cards  bool         `json:"cards,omitempty" jsonschema_description:"Digit cards follow the discs."`
 	To     *place.Place `json:"cardsTo,omitempty" jsonschema_description:"The place that the digit cards reach down to at least, with zeros where digits lack."`
 	Digits string       `json:"digits,omitempty" jsonschema:"maxLength=20" jsonschema_description:"Digit cards alone, as a written number."`
+	Began  string       `json:"began,omitempty" jsonschema:"maxLength=20" jsonschema_description:"What the digits that stand alone were before they were shifted."`
 	Runs   []pieces.Run `json:"pieces" jsonschema:"required"`
 }
 
 // MarshalJSON writes runs; ids are left out.
 func (d Discs) MarshalJSON() ([]byte, error) {
 	out := JSON{Kind: "discs", Top: d.Top, Bottom: d.Bottom, Rows: d.Rows, Groups: d.Groups, Cards: d.Cards,
-		Digits: d.Alone, Runs: pieces.Runs(d.List)}
+		Digits: d.Alone, Began: d.Began, Runs: pieces.Runs(d.List)}
 	if d.Dots {
 		out.Style = "dots"
 	}
@@ -116,7 +121,7 @@ func decode(raw json.RawMessage, ids *board.IDs) (board.Model, error) {
 		return nil, err
 	}
 	d := Discs{Top: in.Top, Bottom: in.Bottom, Rows: in.Rows, Groups: in.Groups, Dots: in.Style == "dots", Cards: in.Cards,
-		Alone: in.Digits}
+		Alone: in.Digits, Began: in.Began}
 	if in.To != nil {
 		d.CardsTo = *in.To
 	}
@@ -141,9 +146,12 @@ func (d Discs) check() error {
 	case d.CardsTo > place.Ones || d.CardsTo < place.Smallest:
 		return fmt.Errorf("cardsTo: %s is not ones or a place after the point", d.CardsTo)
 	}
-	if d.Alone != "" {
-		if _, err := place.Parse(d.Alone); err != nil {
-			return fmt.Errorf("digits: %w", err)
+	for field, digits := range map[string]string{"digits": d.Alone, "began": d.Began} {
+		if digits == "" {
+			continue
+		}
+		if _, err := place.Parse(digits); err != nil {
+			return fmt.Errorf("%s: %w", field, err)
 		}
 	}
 	for i := range d.List {

@@ -1,6 +1,7 @@
 package discs
 
 import (
+	"slices"
 	"strconv"
 	"strings"
 
@@ -68,6 +69,7 @@ func newGrid(d Discs) *grid {
 		cell := &g.cells[k.Place-place.Smallest][r]
 		*cell = append(*cell, k)
 	}
+	g.start = g.start || d.Began != ""
 	x := 0
 	for p := g.top; p >= g.bottom; p-- {
 		i := p - place.Smallest
@@ -152,6 +154,7 @@ func (g *grid) columns(l *board.Layout) {
 		switch {
 		case r == 0 && g.start:
 			l.Decor = append(l.Decor, board.Decor{Kind: "start", Y: y, W: l.W, H: h})
+			g.startDigits(l, y, h)
 			y += h
 		case r > 0:
 			if len(g.heights) > 2 {
@@ -163,6 +166,39 @@ func (g *grid) columns(l *board.Layout) {
 			}
 			y += h
 		}
+	}
+}
+
+// startDigits writes the number that the start row holds, digit for digit.
+func (g *grid) startDigits(l *board.Layout, y, h int) {
+	digits := map[place.Place]string{}
+	if w, err := place.Parse(g.Began); err == nil && g.Began != "" {
+		for _, d := range w.Digits() {
+			digits[d.Place] = strconv.Itoa(d.Digit)
+		}
+	} else {
+		var form place.UnitForm
+		for p := g.top; p >= g.bottom; p-- {
+			if n := len(g.cells[p-place.Smallest][0]); n > 0 {
+				form = append(form, place.Count{Place: p, Count: n})
+			}
+		}
+		n, err := form.Total()
+		if err != nil {
+			return
+		}
+		for _, d := range (place.Written{Number: n}).Digits() {
+			digits[d.Place] = strconv.Itoa(d.Digit)
+		}
+	}
+	for p := g.top; p >= g.bottom; p-- {
+		digit, written := digits[p]
+		if !written {
+			continue
+		}
+		i := p - place.Smallest
+		l.Decor = append(l.Decor, board.Decor{Kind: "startDigit", X: g.x[i] + g.w[i] - pitch, Y: y + (h-pitch)/2, W: pitch - 4, H: pitch,
+			Text: digit, Zone: p.Plural()})
 	}
 }
 
@@ -306,11 +342,11 @@ func (d Discs) settings() map[string]string {
 		"top": top.Plural(), "bottom": bottom.Plural(), "rows": strconv.Itoa(d.rows()), "groups": strconv.Itoa(d.Groups),
 		"digits": d.Alone,
 	}
-	for _, k := range d.List {
-		if k.Start {
-			s["start"] = "yes"
-			break
-		}
+	if d.Began != "" || slices.ContainsFunc(d.List, func(k pieces.Piece) bool { return k.Start }) {
+		s["start"] = "yes"
+	}
+	if d.hasNeedless() {
+		s["needless"] = "yes"
 	}
 	return s
 }

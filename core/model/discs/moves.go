@@ -1,6 +1,8 @@
 package discs
 
 import (
+	"slices"
+
 	"unitbloom/core/board"
 	"unitbloom/core/model/pieces"
 	"unitbloom/core/place"
@@ -12,6 +14,7 @@ type ShiftArgs struct {
 	By    int  `json:"by" jsonschema:"required,minimum=-3,maximum=3" jsonschema_description:"Places to the left: 1 is × 10, -2 is ÷ 100."`
 	Steps bool `json:"steps,omitempty" jsonschema_description:"Column by column, each step seen."`
 	Keep  bool `json:"keep,omitempty" jsonschema_description:"Keep a row above that shows what the shift began with."`
+	Zeros bool `json:"zeros,omitempty" jsonschema_description:"The zeros that are written go along too: 120 ÷ 100 is 1.20."`
 }
 
 // ShiftSomeArgs shift single discs.
@@ -58,10 +61,7 @@ func (d Discs) shift(a ShiftArgs, t *board.Tx) (Discs, error) {
 			return d, err
 		}
 	}
-	if d.Alone != "" {
-		return d, say.Refuse("cards-alone")
-	}
-	if _, err := board.Total(d).Shift(a.By); err != nil {
+	if _, err := d.number().Shift(a.By); err != nil {
 		return d, board.BadNumber(err)
 	}
 	start := d
@@ -72,6 +72,7 @@ func (d Discs) shift(a ShiftArgs, t *board.Tx) (Discs, error) {
 		}
 		start = kept
 	}
+	start.CardsTo = d.reaching(a)
 	step := 1
 	if a.By < 0 {
 		step = -1
@@ -90,8 +91,45 @@ func (d Discs) shift(a ShiftArgs, t *board.Tx) (Discs, error) {
 	return next, nil
 }
 
+// number is what the discs in play are worth, or the digits that stand alone.
+func (d Discs) number() place.Number {
+	if w, err := place.Parse(d.Alone); err == nil && d.Alone != "" {
+		return w.Number
+	}
+	return board.Total(d)
+}
+
+// reaching is how far down the digit cards reach after a shift: the lowest zero goes
+// along with the digits, or stays behind.
+func (d Discs) reaching(a ShiftArgs) place.Place {
+	if !a.Zeros || !d.Cards || d.Alone != "" {
+		return d.CardsTo
+	}
+	low := min(d.CardsTo, place.Ones)
+	for _, c := range d.InPlay() {
+		low = min(low, c.Place)
+	}
+	return max(place.Smallest, min(low+place.Place(a.By), place.Ones))
+}
+
+// turnedDigits are the digits that stand alone, so many places up, with their zeros.
+func (d Discs) turnedDigits(by int) string {
+	w, err := place.Parse(d.Alone)
+	if err != nil {
+		return d.Alone
+	}
+	n, err := w.Shift(by)
+	if err != nil {
+		return d.Alone
+	}
+	return place.Written{Number: n, Decimals: min(max(0, w.Decimals-by), int(-place.Smallest))}.String()
+}
+
 // moved is d with the discs in play so many columns to the left.
 func (d Discs) moved(by int) Discs {
+	if d.Alone != "" {
+		d.Alone = d.turnedDigits(by)
+	}
 	list := pieces.Each(d.List, func(k *pieces.Piece) {
 		if k.State == pieces.Play {
 			k.Place, k.New, k.Ring = k.Place+place.Place(by), false, 0
@@ -101,8 +139,9 @@ func (d Discs) moved(by int) Discs {
 	return d.With(pieces.Insert(nil, list...))
 }
 
-// keepStart lays a copy of the discs in play into the start row.
+// keepStart lays a copy of the discs in play into the start row, or of the digits.
 func (d Discs) keepStart(t *board.Tx) (Discs, error) {
+	d.Began = d.Alone
 	var list, copies []pieces.Piece
 	for _, k := range d.List {
 		if k.Start {
@@ -191,6 +230,7 @@ func (d Discs) dropStart(_ board.NoArgs, t *board.Tx) (Discs, error) {
 		}
 	}
 	t.Say("did.start-dropped")
+	d.Began = ""
 	return d.With(list), nil
 }
 
@@ -241,6 +281,28 @@ func (d Discs) showCards(a CardsArgs, t *board.Tx) (Discs, error) {
 	return d, nil
 }
 
+// needless puts the zeros away that need not be written.
+func (d Discs) needless(_ board.NoArgs, t *board.Tx) (Discs, error) {
+	d.CardsTo = place.Ones
+	if w, err := place.Parse(d.Alone); err == nil && d.Alone != "" {
+		d.Alone = w.Number.String()
+	}
+	t.Say("did.needless")
+	return d, nil
+}
+
+// hasNeedless reports whether zeros are written that need not be.
+func (d Discs) hasNeedless() bool {
+	if w, err := place.Parse(d.Alone); err == nil && d.Alone != "" {
+		return w.Number.String() != d.Alone
+	}
+	low := place.Ones
+	for _, c := range d.InPlay() {
+		low = min(low, c.Place)
+	}
+	return d.Cards && d.CardsTo < low
+}
+
 // digits lays digit cards on the chart without any discs.
 func (d Discs) digits(a DigitsArgs, t *board.Tx) (Discs, error) {
 	if a.Number == "" {
@@ -252,7 +314,7 @@ func (d Discs) digits(a DigitsArgs, t *board.Tx) (Discs, error) {
 	if err != nil {
 		return d, board.BadNumber(err)
 	}
-	d.Alone, d.List = w.String(), nil
+	d.Alone, d.Began, d.List = w.String(), "", nil
 	t.Say("did.cards", say.Text("n", say.Given, d.Alone))
 	return d, nil
 }
@@ -307,6 +369,31 @@ func (d Discs) share(a pieces.PlaceArgs, t *board.Tx) (Discs, error) {
 	return d, nil
 }
 
+// deal gives one disc of a place to the group whose turn it is: the first of those that
+// have fewest of that place.
+func (d Discs) deal(a pieces.PlaceArgs, t *board.Tx) (Discs, error) {
+	if d.Groups == 0 {
+		return d, say.Refuse("no-groups")
+	}
+	var next []board.PieceID
+	in := make([]int, d.Groups)
+	for _, k := range d.List {
+		switch {
+		case k.State != pieces.Play || k.Place != a.Place:
+		case k.Group > 0:
+			in[k.Group-1]++
+		case next == nil:
+			next = []board.PieceID{k.ID}
+		}
+	}
+	if next == nil {
+		return d, say.Refuse("none-to-deal")
+	}
+	turn := slices.Index(in, slices.Min(in)) + 1
+	t.Say("did.dealt", say.Int("n", say.Given, turn))
+	return d.With(pieces.Change(d.List, next, func(k *pieces.Piece) { k.Group = int8(turn) })), nil
+}
+
 // PutArgs put discs on a track.
 type PutArgs struct {
 	Pieces []board.Select `json:"pieces" jsonschema:"required" jsonschema_description:"Which discs."`
@@ -335,6 +422,6 @@ func (d Discs) tidy(_ board.NoArgs, t *board.Tx) (Discs, error) {
 
 func (d Discs) clear(_ board.NoArgs, t *board.Tx) (Discs, error) {
 	t.Say("did.cleared")
-	d.Alone = ""
+	d.Alone, d.Began = "", ""
 	return d.With(nil), nil
 }

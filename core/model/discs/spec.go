@@ -112,6 +112,8 @@ func moves() []board.MoveSpec {
 				return a, err
 			}, Board: kit.Sample, Example: ShiftSomeArgs{Pieces: []board.Select{{Count: 1}}, By: 1},
 		}.Spec(),
+		pieces.Move(kit, "needless", "Put the zeros away that need not be written.", board.Looks, nil, Discs.needless, "discs 3o 5.h",
+			board.NoArgs{}, board.Move{Kind: "cards", Args: CardsArgs{Shown: true}}, board.Move{Kind: "shift", Args: ShiftArgs{By: 1, Zeros: true}}),
 		pieces.Move(kit, "dropStart", "Put the start row away.", board.Looks, nil, Discs.dropStart, "discs 3o 5.h",
 			board.NoArgs{}, board.Move{Kind: "shift", Args: ShiftArgs{By: 1, Keep: true}}),
 		pieces.Move(kit, "columns", "Choose the columns that are shown though empty; others appear when they are needed.",
@@ -129,6 +131,8 @@ func moves() []board.MoveSpec {
 			Discs.groups, kit.Sample, CountArgs{3}),
 		pieces.Move(kit, "share",
 			"Deal the discs of a place round the tracks, one to each at a time; the rest stay in the chart.", board.Keeps, nil, Discs.share, "discs 7h 2t 6o", pieces.PlaceArgs{Place: place.Hundreds}, groups),
+		pieces.Move(kit, "deal", "Give one disc of a place to the group whose turn it is.", board.Keeps, nil, Discs.deal,
+			"discs 7h 2t 6o", pieces.PlaceArgs{Place: place.Hundreds}, groups),
 		board.Rule[Discs, PutArgs]{
 			Kind: "put", Doc: "Put discs on a track, or back into the chart.", Laws: []board.LawKind{board.Keeps},
 			Apply: Discs.put,

@@ -55,6 +55,9 @@ func (k Kit[M]) Standing() []board.MoveSpec {
 		k.piecesMove("restore", "Put crossed-out or taken pieces back in play.", board.Adds, out,
 			k.setState(Play, "did.restored", Crossed, Taken),
 			PiecesArgs{[]board.Select{{Place: place.Ones, State: "taken", Count: 1}}}, taken),
+		k.piecesMove("intoPlay", "Bring copies into play: they count from now on.", board.Adds,
+			func(s State) bool { return s == Copy }, k.intoPlay,
+			PiecesArgs{[]board.Select{{Place: place.Ones, State: "copy", Count: 1}}}, []board.Move{{Kind: "copy", Args: some}}),
 		k.piecesMove("remove", "Put pieces away without a trace.", board.Takes, inPlay, k.remove, some, nil),
 		board.Rule[M, RingArgs]{
 			Kind: "ring", Doc: "Ring pieces; rings drawn before go, unless this one stands beside them.",
@@ -132,6 +135,18 @@ func (k Kit[M]) setState(to State, did string, from ...State) func(M, PiecesArgs
 	}
 }
 
+// intoPlay lets copies count. Those of a start row only show what was.
+func (k Kit[M]) intoPlay(m M, a PiecesArgs, t *board.Tx) (M, error) {
+	found, err := k.FindAll(m.Held(), a.Pieces)
+	if err != nil {
+		return m, err
+	}
+	if slices.ContainsFunc(found, func(p Piece) bool { return p.Start }) {
+		return m, say.Refuse("only-copy")
+	}
+	return k.setState(Play, "did.restored", Copy)(m, a, t)
+}
+
 func (k Kit[M]) remove(m M, a PiecesArgs, t *board.Tx) (M, error) {
 	found, err := k.FindAll(m.Held(), a.Pieces)
 	if err != nil {
@@ -187,7 +202,7 @@ func (k Kit[M]) counted(m M, _ board.NoArgs, t *board.Tx) (M, error) {
 func (k Kit[M]) Offers(ids []board.PieceID) []board.Offer {
 	sel := PiecesArgs{[]board.Select{{IDs: ids}}}
 	var list []board.Offer
-	for _, kind := range []string{"take", "cross", "restore", "ring", "copy", "remove"} {
+	for _, kind := range []string{"take", "cross", "restore", "intoPlay", "ring", "copy", "remove"} {
 		args := any(sel)
 		if kind == "ring" {
 			args = RingArgs{Pieces: sel.Pieces}

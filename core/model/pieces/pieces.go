@@ -43,6 +43,8 @@ type Piece struct {
 	Ring  int8 // the ring it stands in, from 1; 0 for none
 	Loose bool
 	Start bool // a copy in the row that shows what a shift began with
+	// Turned is whether a block lies on its side.
+	Turned bool
 }
 
 // Marks are what is to be seen on the piece beside its look.
@@ -61,7 +63,10 @@ func (p *Piece) Marks() board.Marks {
 type Rules struct {
 	Noun        string // one piece in a sentence: "block"
 	Least, Most place.Place
-	Parts       int // addends or colours told apart
+	// Laid is the largest place that amounts are laid in by themselves, Most when it is
+	// ones; further ones are there when they are named, made by a bundle, or shown.
+	Laid  place.Place
+	Parts int // addends or colours told apart
 }
 
 // Has reports whether the model has pieces of the place.

@@ -89,7 +89,7 @@ func (k Kit[M]) Placing(empty, many string) []board.MoveSpec {
 // Build puts an amount on the board in place of what is there. Numbers parted
 // by a plus sign are addends, each in its part.
 func (k Kit[M]) Build(m M, a AmountArgs, t *board.Tx) (M, error) {
-	forms, err := k.addends(a)
+	forms, err := k.addends(a, k.laidTo(m))
 	if err != nil {
 		return m, err
 	}
@@ -116,8 +116,24 @@ func (k Kit[M]) Build(m M, a AmountArgs, t *board.Tx) (M, error) {
 	return next, nil
 }
 
+// laidTo is the largest place that amounts are laid in on a model: further columns that
+// are shown, or hold a piece, are used too.
+func (k Kit[M]) laidTo(m M) place.Place {
+	if k.Laid == place.Ones {
+		return k.Most
+	}
+	top := k.Laid
+	if shows, ok := any(m).(interface{ ShownTo() place.Place }); ok {
+		top = max(top, min(shows.ShownTo(), k.Most))
+	}
+	for _, c := range InPlay(m.Held()) {
+		top = max(top, c.Place)
+	}
+	return top
+}
+
 // addends reads "146 + 87" as two amounts, and anything else as one.
-func (k Kit[M]) addends(a AmountArgs) ([]place.UnitForm, error) {
+func (k Kit[M]) addends(a AmountArgs, top place.Place) ([]place.UnitForm, error) {
 	texts := []string{a.Amount}
 	if !hasWords(a.Amount) {
 		texts = strings.Split(a.Amount, "+")
@@ -127,7 +143,7 @@ func (k Kit[M]) addends(a AmountArgs) ([]place.UnitForm, error) {
 	}
 	forms := make([]place.UnitForm, len(texts))
 	for i, text := range texts {
-		form, err := k.form(AmountArgs{text, a.Part})
+		form, err := k.form(AmountArgs{text, a.Part}, top)
 		if err != nil {
 			return nil, err
 		}
@@ -137,7 +153,7 @@ func (k Kit[M]) addends(a AmountArgs) ([]place.UnitForm, error) {
 }
 
 func (k Kit[M]) place(m M, a AmountArgs, t *board.Tx) (M, error) {
-	form, err := k.form(a)
+	form, err := k.form(a, k.laidTo(m))
 	if err != nil {
 		return m, err
 	}
@@ -162,7 +178,7 @@ func hasWords(amount string) bool { return strings.ContainsFunc(amount, unicode.
 
 // form reads an amount. A numeral whose digits reach past the largest piece is
 // built of more of the largest.
-func (k Kit[M]) form(a AmountArgs) (place.UnitForm, error) {
+func (k Kit[M]) form(a AmountArgs, top place.Place) (place.UnitForm, error) {
 	form, err := place.ParseAmount(a.Amount)
 	if err != nil {
 		return nil, board.BadNumber(err)
@@ -171,7 +187,7 @@ func (k Kit[M]) form(a AmountArgs) (place.UnitForm, error) {
 		return nil, board.BadCount(a.Part, 0, k.Parts)
 	}
 	if !hasWords(a.Amount) {
-		form = k.Hold(form)
+		form = Hold(form, top)
 	}
 	for _, c := range form {
 		if !k.Has(c.Place) {
@@ -184,13 +200,13 @@ func (k Kit[M]) form(a AmountArgs) (place.UnitForm, error) {
 	return form, nil
 }
 
-// Hold is the form with everything above the largest place in that place.
-func (r Rules) Hold(form place.UnitForm) place.UnitForm {
+// Hold is the form with everything above a place in that place.
+func Hold(form place.UnitForm, top place.Place) place.UnitForm {
 	over := 0
 	for _, c := range form {
-		if c.Place > r.Most {
+		if c.Place > top {
 			each := 1
-			for p := r.Most; p < c.Place; p++ {
+			for p := top; p < c.Place; p++ {
 				each *= 10
 			}
 			over += c.Count * each
@@ -201,9 +217,9 @@ func (r Rules) Hold(form place.UnitForm) place.UnitForm {
 	}
 	return place.FromCounts(func(p place.Place) int {
 		switch {
-		case p > r.Most:
+		case p > top:
 			return 0
-		case p == r.Most:
+		case p == top:
 			return over + form.Of(p)
 		}
 		return form.Of(p)
@@ -212,8 +228,8 @@ func (r Rules) Hold(form place.UnitForm) place.UnitForm {
 
 // AmountLaw is the value of an amount, as adds or as sets.
 func (k Kit[M]) AmountLaw(kind board.LawKind) func(M, AmountArgs) (board.Law, error) {
-	return func(_ M, a AmountArgs) (board.Law, error) {
-		forms, err := k.addends(a)
+	return func(m M, a AmountArgs) (board.Law, error) {
+		forms, err := k.addends(a, k.laidTo(m))
 		if err != nil {
 			return board.Law{}, err
 		}
@@ -417,7 +433,7 @@ func (k Kit[M]) step(m M, a StepArgs, t *board.Tx) (M, error) {
 		return m, board.BadNumber(err)
 	}
 	list := Insert(m.Held(), Piece{ID: t.NewID(), Place: a.Place, New: true})
-	for p := a.Place; p < k.Most; p++ {
+	for p, top := a.Place, k.laidTo(m); p < top; p++ {
 		pool, _ := k.Pool(list, board.Select{Place: p})
 		if len(pool) < 10 {
 			break
@@ -486,7 +502,7 @@ func (k Kit[M]) openAll(m M, a OpenArgs, t *board.Tx) (M, error) {
 // fewest bundles wherever there are ten, from the smallest place up.
 func (k Kit[M]) fewest(m M, _ board.NoArgs, t *board.Tx) (M, error) {
 	list := m.Held()
-	for p := k.Least; p < k.Most; p++ {
+	for p, top := k.Least, k.laidTo(m); p < top; p++ {
 		pool, _ := k.Pool(list, board.Select{Place: p})
 		for ; len(pool) >= 10; pool = pool[10:] {
 			list, _ = bundleTen(list, pool[:10], false, t)
@@ -526,7 +542,7 @@ func (r Rules) ColumnOffer(p place.Place) *board.Offer {
 // lies where the model has its places, regrouped where not.
 func (k Kit[M]) Follow(model board.Model, form place.UnitForm, t *board.Tx) (board.Model, error) {
 	m := model.(M)
-	list, err := k.FollowList(m.Held(), form, t)
+	list, err := k.FollowList(m.Held(), form, k.laidTo(m), t)
 	if err != nil {
 		return m, err
 	}
@@ -534,14 +550,14 @@ func (k Kit[M]) Follow(model board.Model, form place.UnitForm, t *board.Tx) (boa
 }
 
 // FollowList is Follow on the pieces alone.
-func (k Kit[M]) FollowList(list []Piece, form place.UnitForm, t *board.Tx) ([]Piece, error) {
-	form = k.Hold(form)
+func (k Kit[M]) FollowList(list []Piece, form place.UnitForm, top place.Place, t *board.Tx) ([]Piece, error) {
+	form = Hold(form, top)
 	total, err := form.Total()
 	if err != nil {
 		return nil, err
 	}
 	if slices.ContainsFunc(form, func(c place.Count) bool { return !k.Has(c.Place) }) {
-		form = k.Hold(total.UnitForm())
+		form = Hold(total.UnitForm(), top)
 	}
 	for _, c := range form {
 		if !k.Has(c.Place) {

@@ -7,7 +7,7 @@ import { useLesson, type DrawnModel } from '../state/lesson';
 import { Dialog } from '../shell/later';
 import { WordMenu, type Word } from './controls';
 import { views, type Kind } from './views';
-import { LARGEST } from './pinch';
+import { LARGEST, SMALLEST } from './pinch';
 
 interface Props {
   model: DrawnModel;
@@ -75,6 +75,7 @@ export function Arrange({ model, index, alone, zoom, setZoom }: Props) {
             run: () => sketchBeside(index, models.length),
           },
           { label: 'Larger', off: zoom >= LARGEST, run: () => setZoom(Math.min(LARGEST, zoom * 1.5)) },
+          { label: 'Smaller', off: zoom <= SMALLEST, run: () => setZoom(Math.max(SMALLEST, zoom / 1.5)) },
           { label: 'Fit to the board', off: zoom === 1, run: () => setZoom(1) },
           ...places,
           'line',

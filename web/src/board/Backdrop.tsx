@@ -43,6 +43,12 @@ function Drawn({ d }: { d: Decor }) {
           )}
         </g>
       );
+    case 'startDigit':
+      return (
+        <text className="start-digit" x={d.x + d.w / 2} y={d.y + d.h / 2}>
+          {d.text}
+        </text>
+      );
     case 'five':
       return <path className="five-tick" d={`M${d.x} ${d.y}v${d.h}`} />;
     case 'caption':
@@ -55,12 +61,15 @@ function Drawn({ d }: { d: Decor }) {
   return null;
 }
 
+/** What is drawn with its text behind the pieces. */
+const ownText = ['caption', 'point', 'startDigit'];
+
 /** Numerals in cells lie over the counters, so that a covered cell is still read. */
 export const Numerals = memo(function Numerals({ decor }: { decor: Decor[] }) {
   return (
     <g aria-hidden="true">
       {decor
-        .filter((d) => d.text && d.kind !== 'caption' && d.kind !== 'point')
+        .filter((d) => d.text && !ownText.includes(d.kind))
         .map((d, i) => (
           <text key={i} className="cell-numeral" x={d.x + d.w / 2} y={d.y + d.h / 2}>
             {d.text}

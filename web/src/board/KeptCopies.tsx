@@ -21,7 +21,7 @@ export function KeptCopies({ model, index, scale, gap, bare }: Props) {
   return model.kept.map((k, i) => (
     <figure key={i} className={cx('kept-copy')} style={{ marginRight: gap * scale }}>
       <figcaption>
-        Before
+        {k.flags.includes('ways') ? 'All ways' : 'Before'}
         {!bare && (
           <Button
             type="text"
@@ -61,7 +61,7 @@ export function StillPieces({ kept }: { kept: Pick<KeptModel, 'zones' | 'decor' 
           <PieceShape piece={p} flags={kept.flags} />
         </g>
       ))}
-      {kept.flags.includes('numerals') && <Numerals decor={kept.decor} />}
+      {k.flags.includes('numerals') && <Numerals decor={kept.decor} />}
     </>
   );
 }

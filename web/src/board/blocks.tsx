@@ -14,6 +14,8 @@ const shapes: Record<string, [string, number, number]> = {
   tens: ['ten', 10, 104],
   hundreds: ['hundred', 104, 104],
   thousands: ['thousand', 136, 136],
+  'ten thousands': ['ten thousand', 18, 136],
+  'hundred thousands': ['hundred thousand', 136, 136],
 };
 
 const sample = (place: string): Piece => {
@@ -44,7 +46,7 @@ export function BlocksLine({ model, index }: { model: DrawnModel; index: number 
   const has = (flag: string) => model.flags.includes(flag);
   const make = acting(index);
   const columns = model.zones.filter((z) => z.one).length;
-  const places = ['ones', 'tens', 'hundreds', 'thousands'] as const;
+  const places = ['ones', 'tens', 'hundreds', 'thousands', 'ten thousands', 'hundred thousands'] as const;
   return (
     <>
       <Button onClick={() => make('view', { view: has('mat') ? 'columns' : 'mat' })}>

@@ -172,6 +172,20 @@ export function CountersLine({ model, index }: { model: DrawnModel; index: numbe
               more={() => make('grow', { frame: 1, across: true })}
             />
             <Stepper
+              label="Shade after cells"
+              value={s.shadeAfter ?? '0'}
+              less={
+                Number(s.shadeAfter) > 0
+                  ? () => make('split', { after: 0, cells: Number(s.shadeAfter) - 1 })
+                  : undefined
+              }
+              more={
+                Number(s.shadeAfter) < Number(s.rows) * Number(s.columns) - 1
+                  ? () => make('split', { after: 0, cells: Number(s.shadeAfter) + 1 })
+                  : undefined
+              }
+            />
+            <Stepper
               label={across ? 'Shade after columns' : 'Shade after rows'}
               value={split}
               less={split > 0 ? () => make('split', { after: split - 1, across }) : undefined}
@@ -180,6 +194,9 @@ export function CountersLine({ model, index }: { model: DrawnModel; index: numbe
             <span className={cx('panel-row')}>
               <Button onClick={() => make('split', { after: 1, across: !across })}>
                 {across ? 'Shade rows instead' : 'Shade columns instead'}
+              </Button>
+              <Button onClick={() => make('split', { after: 0, every: s.every === '5' ? 0 : 5 })}>
+                {s.every === '5' ? 'Without shading' : 'Shade every second five'}
               </Button>
               <Button onClick={() => make('turn', { frame: 1 })}>Turn on its side</Button>
               <Button onClick={() => make('copyFrame', { frame: Number(s.frames) })}>Copy the last</Button>
@@ -206,8 +223,10 @@ export function CountersLine({ model, index }: { model: DrawnModel; index: numbe
           more={Number(first) < Number(whole) ? () => make('parts', { first: Number(first) + 1 }) : undefined}
         />
         <Button onClick={() => make('swap')}>Swap the parts</Button>
-        <Button onClick={() => make('ways', {})}>All ways</Button>
+        <Button onClick={() => make('allWays')}>All ways beside it</Button>
+        <Button onClick={() => make('ways', {})}>All ways as counters</Button>
         <Button onClick={() => make('ways', { both: true })}>All ways with both colours</Button>
+        <Story index={index} value={s.story ?? ''} />
       </Panel>
       <Panel label="Groups">
         <Stepper
@@ -216,6 +235,7 @@ export function CountersLine({ model, index }: { model: DrawnModel; index: numbe
           less={Number(s.groups) > 0 ? () => make('groups', { count: Number(s.groups) - 1 }) : undefined}
           more={Number(s.groups) < 12 ? () => make('groups', { count: Number(s.groups) + 1 }) : undefined}
         />
+        <Button onClick={() => make('deal')}>Deal one</Button>
         <Button onClick={() => make('share', { rounds: 1 })}>Deal one round</Button>
         <Button onClick={() => make('share')}>Share all</Button>
         <Button onClick={() => make('gather')}>Gather again</Button>
@@ -280,6 +300,22 @@ function GroupsOf({ index }: { index: number }) {
       </label>
       <Button onClick={() => act({ kind: 'groupsOf', model: index, size })}>Make them</Button>
     </span>
+  );
+}
+
+/** A sentence of the teacher's own, told again with what lies there. */
+function Story({ index, value }: { index: number; value: string }) {
+  const [text, setText] = useState(value);
+  return (
+    <TypedForm
+      label="A story, its numbers in curly braces"
+      placeholder="{3} snails sit on the leaf, {2} bees fly"
+      text={text}
+      setText={setText}
+      maxLength={200}
+      word="Tell"
+      submit={() => act({ kind: 'story', model: index, text })}
+    />
   );
 }
 

@@ -102,11 +102,17 @@ export function DiscsLine({ model, index }: { model: DrawnModel; index: number }
           less={Number(s.groups) > 0 ? () => make('groups', { count: Number(s.groups) - 1 }) : undefined}
           more={Number(s.groups) < 12 ? () => make('groups', { count: Number(s.groups) + 1 }) : undefined}
         />
-        {shown.map((place) => (
-          <Button key={place} onClick={() => make('share', { place })}>
-            Share the {model.zones.find((z) => z.place === place)?.label ?? place}
-          </Button>
-        ))}
+        {shown.map((place) => {
+          const label = model.zones.find((z) => z.place === place)?.label ?? place;
+          return (
+            <span className="panel-row" key={place}>
+              <Button onClick={() => make('share', { place })}>Share the {label}</Button>
+              <Button onClick={() => make('deal', { place })} aria-label={`Deal one of the ${label}`}>
+                Deal one
+              </Button>
+            </span>
+          );
+        })}
         <Button onClick={() => make('gather')}>Gather again</Button>
       </Panel>
       <WordMenu
@@ -130,7 +136,9 @@ export function DiscsLine({ model, index }: { model: DrawnModel; index: number }
 function Shift({ model, index }: { model: DrawnModel; index: number }) {
   const [steps, setSteps] = useState(true);
   const [keep, setKeep] = useState(true);
-  const shift = (by: number) => act({ kind: 'shift', model: index, by, steps, keep });
+  // After several shifts the first start still stands.
+  const shift = (by: number) =>
+    act({ kind: 'shift', model: index, by, steps, keep: keep && !model.settings.start, zeros: true });
   return (
     <Panel label="Shift digits">
       {[
@@ -153,6 +161,11 @@ function Shift({ model, index }: { model: DrawnModel; index: number }) {
       </Checkbox>
       {model.settings.start && (
         <Button onClick={() => act({ kind: 'dropStart', model: index })}>Put the start row away</Button>
+      )}
+      {model.settings.needless && (
+        <Button onClick={() => act({ kind: 'needless', model: index })}>
+          Put away zeros that need not be written
+        </Button>
       )}
     </Panel>
   );

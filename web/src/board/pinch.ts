@@ -3,7 +3,7 @@
 import { useLayoutEffect, useRef, type PointerEvent, type RefObject } from 'react';
 import type { Point } from './geometry';
 
-const SMALLEST = 1;
+export const SMALLEST = 0.4;
 export const LARGEST = 4;
 
 interface Finger extends Point {

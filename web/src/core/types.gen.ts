@@ -33,6 +33,7 @@ export type Move =
   | MoveOfBlocksTake
   | MoveOfBlocksCross
   | MoveOfBlocksRestore
+  | MoveOfBlocksIntoPlay
   | MoveOfBlocksRemove
   | MoveOfBlocksRing
   | MoveOfBlocksCopy
@@ -42,6 +43,7 @@ export type Move =
   | MoveOfBlocksTidy
   | MoveOfBlocksClear
   | MoveOfBlocksLay
+  | MoveOfBlocksTurn
   | MoveOfBlocksView
   | MoveOfBlocksStyle
   | MoveOfBlocksColour
@@ -72,6 +74,8 @@ export type Move =
   | MoveOfCountersArray
   | MoveOfCountersGroups
   | MoveOfCountersShare
+  | MoveOfCountersDeal
+  | MoveOfCountersStory
   | MoveOfCountersGather
   | MoveOfCountersGroupsOf
   | MoveOfCountersPut
@@ -85,6 +89,7 @@ export type Move =
   | MoveOfCountersTake
   | MoveOfCountersCross
   | MoveOfCountersRestore
+  | MoveOfCountersIntoPlay
   | MoveOfCountersRemove
   | MoveOfCountersRing
   | MoveOfCountersCopy
@@ -104,6 +109,7 @@ export type Move =
   | MoveOfCubesTake
   | MoveOfCubesCross
   | MoveOfCubesRestore
+  | MoveOfCubesIntoPlay
   | MoveOfCubesRemove
   | MoveOfCubesRing
   | MoveOfCubesCopy
@@ -117,6 +123,7 @@ export type Move =
   | MoveOfDiscsFewest
   | MoveOfDiscsShift
   | MoveOfDiscsShiftDisc
+  | MoveOfDiscsNeedless
   | MoveOfDiscsDropStart
   | MoveOfDiscsColumns
   | MoveOfDiscsRows
@@ -126,6 +133,7 @@ export type Move =
   | MoveOfDiscsDigits
   | MoveOfDiscsGroups
   | MoveOfDiscsShare
+  | MoveOfDiscsDeal
   | MoveOfDiscsPut
   | MoveOfDiscsGather
   | MoveOfDiscsTidy
@@ -133,6 +141,7 @@ export type Move =
   | MoveOfDiscsTake
   | MoveOfDiscsCross
   | MoveOfDiscsRestore
+  | MoveOfDiscsIntoPlay
   | MoveOfDiscsRemove
   | MoveOfDiscsRing
   | MoveOfDiscsCopy
@@ -148,6 +157,7 @@ export type Move =
   | MoveOnBoardLink
   | MoveOnBoardUnlink
   | MoveOnBoardKeep
+  | MoveOnBoardAllWays
   | MoveOnBoardDropKept
   | MoveOnBoardBeside;
 /**
@@ -893,6 +903,10 @@ export interface Run {
    */
   at?: number[][];
   /**
+   * A block that lies on its side.
+   */
+  turned?: boolean;
+  /**
    * The frame, from 1.
    */
   frame?: number;
@@ -962,6 +976,14 @@ export interface CountersModel {
    * What the counters look like.
    */
   look?: 'counter' | 'bulb' | 'seed' | 'leaf' | 'snail' | 'bee' | 'pot';
+  /**
+   * What the second part looks like, where it is another shape.
+   */
+  other?: 'counter' | 'bulb' | 'seed' | 'leaf' | 'snail' | 'bee' | 'pot';
+  /**
+   * A teacher's own sentence with numbers in braces.
+   */
+  story?: string;
   colouring?: number;
   /**
    * What the counters count.
@@ -972,6 +994,14 @@ export interface CountersModel {
 export interface CountersModelCounterFrame {
   rows: number;
   columns: number;
+  /**
+   * Every second run of so many cells is shaded; 0 for none.
+   */
+  every?: number;
+  /**
+   * Cells before the shading begins; 0 for none.
+   */
+  shadeAfter?: number;
   /**
    * Rows (or columns, when across) before the shading begins; 0 for no shading.
    */
@@ -1046,6 +1076,10 @@ export interface DiscsModel {
    * Digit cards alone, as a written number.
    */
   digits?: string;
+  /**
+   * What the digits that stand alone were before they were shifted.
+   */
+  began?: string;
   pieces: Run[];
 }
 export interface Tile {
@@ -1396,6 +1430,20 @@ export interface MoveOfBlocksRestore {
   pieces: Select[];
 }
 /**
+ * Bring copies into play: they count from now on.
+ */
+export interface MoveOfBlocksIntoPlay {
+  kind: 'intoPlay';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+}
+/**
  * Put pieces away without a trace.
  */
 export interface MoveOfBlocksRemove {
@@ -1540,6 +1588,20 @@ export interface MoveOfBlocksLay {
    * Down, in model units.
    */
   dy: number;
+}
+/**
+ * Turn blocks on their side, on the open mat.
+ */
+export interface MoveOfBlocksTurn {
+  kind: 'turn';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
 }
 /**
  * Columns or an open mat.
@@ -1946,6 +2008,14 @@ export interface MoveOfCountersSplit {
    * Columns rather than rows.
    */
   across?: boolean;
+  /**
+   * After so many cells, in the order in which they fill, rather than rows.
+   */
+  cells?: number;
+  /**
+   * Every second run of so many cells, like five, rather than rows.
+   */
+  every?: number;
 }
 /**
  * Fill the frames anew, by rows or in pairs.
@@ -2038,6 +2108,30 @@ export interface MoveOfCountersShare {
    * How many times one is dealt to each group; until no full round is left when left out.
    */
   rounds?: number;
+}
+/**
+ * Give one counter to the group whose turn it is.
+ */
+export interface MoveOfCountersDeal {
+  kind: 'deal';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+}
+/**
+ * A sentence of one's own with numbers in braces puts down what it tells of; it is told again with what lies there then.
+ */
+export interface MoveOfCountersStory {
+  kind: 'story';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * A sentence with one or two numbers in braces: {3} snails sit on the leaf, {2} bees fly. Empty for none.
+   */
+  text: string;
 }
 /**
  * Bring all counters out of the groups.
@@ -2149,6 +2243,10 @@ export interface MoveOfCountersLook {
    */
   model?: number;
   /**
+   * The shape of the second part; that of the first when left out with a shape.
+   */
+  other?: 'counter' | 'bulb' | 'seed' | 'leaf' | 'snail' | 'bee' | 'pot';
+  /**
    * The shape; unchanged when left out.
    */
   shape?: 'counter' | 'bulb' | 'seed' | 'leaf' | 'snail' | 'bee' | 'pot';
@@ -2224,6 +2322,20 @@ export interface MoveOfCountersCross {
  */
 export interface MoveOfCountersRestore {
   kind: 'restore';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+}
+/**
+ * Bring copies into play: they count from now on.
+ */
+export interface MoveOfCountersIntoPlay {
+  kind: 'intoPlay';
   /**
    * Which model of the board, the first when left out.
    */
@@ -2508,6 +2620,20 @@ export interface MoveOfCubesRestore {
   pieces: Select[];
 }
 /**
+ * Bring copies into play: they count from now on.
+ */
+export interface MoveOfCubesIntoPlay {
+  kind: 'intoPlay';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+}
+/**
  * Put pieces away without a trace.
  */
 export interface MoveOfCubesRemove {
@@ -2760,6 +2886,10 @@ export interface MoveOfDiscsShift {
    * Keep a row above that shows what the shift began with.
    */
   keep?: boolean;
+  /**
+   * The zeros that are written go along too: 120 ÷ 100 is 1.20.
+   */
+  zeros?: boolean;
 }
 /**
  * Shift single discs to another column.
@@ -2778,6 +2908,16 @@ export interface MoveOfDiscsShiftDisc {
    * Places to the left.
    */
   by: number;
+}
+/**
+ * Put the zeros away that need not be written.
+ */
+export interface MoveOfDiscsNeedless {
+  kind: 'needless';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
 }
 /**
  * Put the start row away.
@@ -2946,6 +3086,30 @@ export interface MoveOfDiscsShare {
     | 'thousandths';
 }
 /**
+ * Give one disc of a place to the group whose turn it is.
+ */
+export interface MoveOfDiscsDeal {
+  kind: 'deal';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * A place: a power of ten.
+   */
+  place:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
+}
+/**
  * Put discs on a track, or back into the chart.
  */
 export interface MoveOfDiscsPut {
@@ -3026,6 +3190,20 @@ export interface MoveOfDiscsCross {
  */
 export interface MoveOfDiscsRestore {
   kind: 'restore';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Which pieces.
+   */
+  pieces: Select[];
+}
+/**
+ * Bring copies into play: they count from now on.
+ */
+export interface MoveOfDiscsIntoPlay {
+  kind: 'intoPlay';
   /**
    * Which model of the board, the first when left out.
    */
@@ -3256,6 +3434,16 @@ export interface MoveOnBoardUnlink {
  */
 export interface MoveOnBoardKeep {
   kind: 'keep';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+}
+/**
+ * All ways to make the number of two parts stand beside it, frozen and not counted.
+ */
+export interface MoveOnBoardAllWays {
+  kind: 'allWays';
   /**
    * Which model of the board, the first when left out.
    */

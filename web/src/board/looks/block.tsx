@@ -17,7 +17,7 @@ const box = (w: number, h: number) => `M0.6 0.6H${w - 0.6}V${h - 0.6}H0.6Z`;
 
 const solid: Record<string, Tone> = {
   one: { tone: 'ones', draw: (w, h) => ({ outline: box(w, h), lines: '' }) },
-  ten: { tone: 'tens', draw: (w, h) => ({ outline: box(w, h), lines: grid(10, w, h, 'y') }) },
+  ten: { tone: 'tens', draw: (w, h) => ({ outline: box(w, h), lines: grid(10, w, h, w > h ? 'x' : 'y') }) },
   hundred: {
     tone: 'hundreds',
     draw: (w, h) => ({ outline: box(w, h), lines: grid(10, w, h, 'x') + grid(10, w, h, 'y') }),
@@ -44,11 +44,31 @@ const solid: Record<string, Tone> = {
   },
 };
 
+/** Ten of a big cube, or a hundred, drawn small: each cube keeps its second rim. */
+const ofCubes = (flat: boolean) => (w: number, h: number) => {
+  const [across, down] = flat ? [10, 10] : w > h ? [10, 1] : [1, 10];
+  const [cw, ch] = [w / across, h / down];
+  const cubes = Array.from({ length: across * down }, (_, i) => {
+    const [x, y] = [(i % across) * cw, Math.floor(i / across) * ch];
+    return `M${x + 2.5} ${y + 2.5}h${cw - 5}v${ch - 5}h${5 - cw}z`;
+  });
+  const seams = (across > 1 ? grid(across, w, h, 'x') : '') + (down > 1 ? grid(down, w, h, 'y') : '');
+  return { outline: box(w, h), lines: seams + cubes.join('') };
+};
+solid['ten thousand'] = { tone: 'tens', draw: ofCubes(false) };
+solid['hundred thousand'] = { tone: 'hundreds', draw: ofCubes(true) };
+
 const sketch: Record<string, Tone> = {
   one: { tone: 'ones', draw: (w, h) => ({ outline: circle(w, h), lines: '' }) },
   ten: {
     tone: 'tens',
-    draw: (w, h) => ({ outline: `M${w / 2 - 1.5} 0H${w / 2 + 1.5}V${h}H${w / 2 - 1.5}Z`, lines: '' }),
+    draw: (w, h) => ({
+      outline:
+        w > h
+          ? `M0 ${h / 2 - 1.5}V${h / 2 + 1.5}H${w}V${h / 2 - 1.5}Z`
+          : `M${w / 2 - 1.5} 0H${w / 2 + 1.5}V${h}H${w / 2 - 1.5}Z`,
+      lines: '',
+    }),
   },
   hundred: { tone: 'hundreds', draw: (w, h) => ({ outline: box(w, h), lines: '' }) },
   thousand: {
@@ -62,6 +82,14 @@ const sketch: Record<string, Tone> = {
     },
   },
 };
+
+/** A stick or a square with a second rim, as the big cube has one. */
+const rimmed = (tone: string): Tone => ({
+  tone,
+  draw: (w, h) => ({ outline: box(w, h), lines: `M3.5 3.5H${w - 3.5}V${h - 3.5}H3.5Z` }),
+});
+sketch['ten thousand'] = rimmed('tens');
+sketch['hundred thousand'] = rimmed('hundreds');
 
 function circle(w: number, h: number) {
   const r = w / 2 - 0.5;
