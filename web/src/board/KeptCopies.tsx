@@ -61,7 +61,7 @@ export function StillPieces({ kept }: { kept: Pick<KeptModel, 'zones' | 'decor' 
           <PieceShape piece={p} flags={kept.flags} />
         </g>
       ))}
-      {k.flags.includes('numerals') && <Numerals decor={kept.decor} />}
+      {kept.flags.includes('numerals') && <Numerals decor={kept.decor} />}
     </>
   );
 }
