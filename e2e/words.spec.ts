@@ -65,7 +65,10 @@ test('a lesson begun without the network has the words that the school had', asy
     await page.keyboard.type('With the network');
     await page.keyboard.press('Enter');
     await expect(page.getByRole('heading', { name: 'Our math', exact: true })).toBeVisible();
-    await page.getByRole('link', { name: /lessons/i }).first().click();
+    await page
+      .getByRole('link', { name: /lessons/i })
+      .first()
+      .click();
     await expect(page.getByRole('heading', { name: 'Lessons' })).toBeVisible();
     await context.setOffline(true);
     await page.getByRole('button', { name: 'New lesson' }).click();

@@ -29,6 +29,9 @@ type Acts struct {
 	Shade          func(after int) Move
 	Turn           func() Move
 
+	// Traces lets what is bundled and opened leave its trace, for the written method.
+	Traces func(shown bool) Move
+
 	// Groups sets so many groups to share into. Deal gives one of a place to each group,
 	// or all of the place that go round. Put puts pieces, by their slots, into a group.
 	Groups func(count int) Move

@@ -61,6 +61,9 @@ type ModelSpec struct {
 	Counting func(Model) []Counted
 	// Follow brings a linked model to a number, by the difference.
 	Follow func(Model, place.UnitForm, *Tx) (Model, error)
+	// Written is the column method as it follows what was done with the model; nil where
+	// none does.
+	Written func(Model) []Cell
 	// AllWays is a model of all ways to make this one's number of two parts, to stand
 	// beside it; nil where it shows none.
 	AllWays func(Model, *Tx) (Model, error)
@@ -87,6 +90,15 @@ type Select struct {
 	Count int         `json:"count,omitempty" jsonschema:"minimum=0,maximum=3000" jsonschema_description:"How many, lowest slots first; all when left out."`
 	Slots []int       `json:"slots,omitempty" jsonschema_description:"Exactly these slots."`
 	IDs   []PieceID   `json:"ids,omitempty" jsonschema:"-" form:"session"`
+}
+
+// Cell is a sign of the written column method that follows a model, and the pieces that
+// it stands for. The sign's own column has no place.
+type Cell struct {
+	Row    string
+	Place  *place.Place
+	Text   string
+	Stands []Select
 }
 
 // Offer is a verb for a selection with the move that it would make.

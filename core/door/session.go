@@ -469,6 +469,12 @@ func setScene(s *session, a SceneArgs) (Update, error) {
 			sc.Title = *a.Title
 		}
 		if a.Show != nil {
+			if was, now := slices.Contains(sc.Show, showWritten), slices.Contains(*a.Show, showWritten); was != now && len(sc.Steps) == 0 {
+				var err error
+				if sc.Start, err = followed(sc.Start, now); err != nil {
+					return err
+				}
+			}
 			sc.Show = *a.Show
 		}
 		if a.Marks != nil {
@@ -476,6 +482,20 @@ func setScene(s *session, a SceneArgs) (Update, error) {
 		}
 		return nil
 	})
+}
+
+// showWritten shows the column method that follows the first model of a free board.
+const showWritten = "written"
+
+// followed is a board whose first model leaves the traces that the written method is read
+// from, or no longer does.
+func followed(b board.Board, shown bool) (board.Board, error) {
+	spec, _ := board.SpecOf(b.Models[0].Kind())
+	if spec.Written == nil {
+		return b, say.Refuse("no-written", say.Text("model", say.Name, spec.Noun))
+	}
+	next, _, err := board.Apply(b, spec.Acts.Traces(shown))
+	return next, err
 }
 
 // StepArgs change a step; what is left out stays.

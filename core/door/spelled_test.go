@@ -27,10 +27,13 @@ func commas(t *testing.T, text string) desk {
 // pieceArrays are the pieces of a model, which only the web reads.
 var pieceArrays = regexp.MustCompile(`"pieces":\[(\[[^\]]*\],?)*\]`)
 
-func (d desk) frame(scene string, step int) door.Frame {
+func (d desk) frame(scene string, step int) door.Frame { return d.shown(scene, step, true) }
+
+// shown is a frame as the class has it, or the teacher who prepares.
+func (d desk) shown(scene string, step int, present bool) door.Frame {
 	var f door.Frame
 	var raw json.RawMessage
-	d.call("show", map[string]any{"scene": scene, "step": step, "present": true}, &raw)
+	d.call("show", map[string]any{"scene": scene, "step": step, "present": present}, &raw)
 	raw = pieceArrays.ReplaceAll(raw, []byte(`"pieces":[]`))
 	require.NoError(d.t, json.Unmarshal(raw, &f))
 	return f

@@ -242,6 +242,9 @@ func (s *session) frame() Frame {
 	f.Ways = s.wayViews(b)
 	f.Prompt = s.prompt(sc)
 	f.Written, f.Lines = written(sc, s.step, b, s.doc.Words)
+	if len(sc.Steps) == 0 {
+		f.Written = s.following(sc, b)
+	}
 	return f
 }
 
@@ -400,6 +403,8 @@ type Delta struct {
 	Announce string         `json:"announce"`
 	Warn     string         `json:"warn"`
 	Edits    []lesson.Edit  `json:"edits"`
+	// Written is the column method that follows a free board, where it is shown.
+	Written *Written `json:"written,omitempty"`
 	// Overlay is there when the move took ink and notes along.
 	Overlay *Overlay `json:"overlay,omitempty"`
 	Capture Captured `json:"capture"`
@@ -433,6 +438,9 @@ func (s *session) delta(was, b board.Board, effect board.Effect, edits []lesson.
 	}
 	for i, l := range now {
 		d.Models = append(d.Models, s.modelDelta(b, i, l, sc))
+	}
+	if len(sc.Steps) == 0 {
+		d.Written = s.following(sc, b)
 	}
 	if s.drawn = now; moved {
 		d.Overlay = &Overlay{orNone(sc.Ink), orNone(sc.Notes)}
@@ -568,6 +576,33 @@ func written(sc lesson.Scene, n int, b board.Board, words say.Vocabulary) (*Writ
 		w.Places = append(w.Places, p.Plural())
 	}
 	return &w, lines
+}
+
+// following is the column method as it follows the first model of a free board; nothing of
+// it is told while something there is covered.
+func (s *session) following(sc lesson.Scene, b board.Board) *Written {
+	if !slices.Contains(sc.Show, showWritten) {
+		return nil
+	}
+	spec, _ := board.SpecOf(b.Models[0].Kind())
+	w := &Written{Marks: sc.Marks, Point: s.doc.Words.Point(), Cells: []Cell{}, Places: []string{}}
+	if w.Marks == "" {
+		w.Marks = "above"
+	}
+	if spec.Written == nil || b.IsCovered(0) {
+		return w
+	}
+	top, low := place.Ones, place.Ones
+	for _, c := range spec.Written(b.Models[0]) {
+		if c.Place != nil {
+			top, low = max(top, *c.Place), min(low, *c.Place)
+		}
+		w.Cells = append(w.Cells, cellOf(lesson.Write{Kind: "cell", Row: c.Row, Place: c.Place, Text: c.Text, Stands: c.Stands}, b, false))
+	}
+	for p := top; p >= low; p-- {
+		w.Places = append(w.Places, p.Plural())
+	}
+	return w
 }
 
 func cellOf(wr lesson.Write, b board.Board, isNew bool) Cell {

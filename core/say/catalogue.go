@@ -47,6 +47,7 @@ var general = map[string]string{
 	"refuse.story":        "Write a sentence with one or two numbers, each in curly braces.",
 	"refuse.story-two":    "Write a sentence with two numbers, each in curly braces.",
 	"refuse.no-ways":      "All ways are shown with counters, not with {model}.",
+	"refuse.no-written":   "The written method follows blocks and discs, not {model}.",
 	"refuse.no-round":     "{left} left. One for each of {groups} groups needs {groups}.",
 	"refuse.no-round-of": "{left} left here. One for each of {groups} groups needs {groups}. {@unbundle} them {@into} the " +
 		"next smaller place.",

@@ -31,6 +31,7 @@ type Blocks struct {
 	Sketch  bool           // dots, sticks and squares rather than solid blocks
 	Names   bool           // the names and shapes of the places as a strip
 	Colour  string         // "addend" or "plain"; by place when empty
+	Traces  bool           // bundled and opened blocks leave their trace
 	UpTo    place.Place    // the largest column shown though empty
 	Joined  []place.Place  // places whose addends lie together
 	Ordered []pieces.Piece // largest place first; the order within a place is the slots
@@ -44,6 +45,9 @@ func (b Blocks) Pieces() int { return len(b.Ordered) }
 
 // InPlay is the blocks in play as they lie.
 func (b Blocks) InPlay() place.UnitForm { return pieces.InPlay(b.Ordered) }
+
+// LeavesTraces reports whether bundled and opened blocks leave their trace.
+func (b Blocks) LeavesTraces() bool { return b.Traces }
 
 // ShownTo is the largest column that is shown though empty.
 func (b Blocks) ShownTo() place.Place { return b.UpTo }
@@ -64,6 +68,7 @@ type Shape struct {
 	Style  string        `json:"style,omitempty" jsonschema:"enum=solid,enum=sketch" jsonschema_description:"Solid when left out."`
 	Colour string        `json:"colour,omitempty" jsonschema:"enum=place,enum=addend,enum=plain" jsonschema_description:"By place when left out."`
 	Names  bool          `json:"names,omitempty" jsonschema_description:"The names of the places and of their shapes are shown."`
+	Traces bool          `json:"traces,omitempty" jsonschema_description:"Bundled and opened blocks leave their trace, and the written method follows them."`
 	UpTo   *place.Place  `json:"upTo,omitempty" jsonschema_description:"The largest column shown though empty."`
 	Joined []place.Place `json:"joined,omitempty" jsonschema_description:"Places whose addends lie together."`
 	Runs   []pieces.Run  `json:"pieces" jsonschema:"required"`
@@ -71,7 +76,7 @@ type Shape struct {
 
 // MarshalJSON writes runs; ids are left out.
 func (b Blocks) MarshalJSON() ([]byte, error) {
-	s := Shape{Kind: "blocks", Joined: b.Joined, Colour: b.Colour, Names: b.Names, Runs: pieces.Runs(b.Ordered)}
+	s := Shape{Kind: "blocks", Joined: b.Joined, Colour: b.Colour, Names: b.Names, Traces: b.Traces, Runs: pieces.Runs(b.Ordered)}
 	if b.Mat {
 		s.View = "mat"
 	}
@@ -89,7 +94,7 @@ func decode(raw json.RawMessage, ids *board.IDs) (board.Model, error) {
 	if err := board.ReadForm(raw, &s); err != nil {
 		return nil, err
 	}
-	b := Blocks{Mat: s.View == "mat", Sketch: s.Style == "sketch", Names: s.Names, Joined: s.Joined}
+	b := Blocks{Mat: s.View == "mat", Sketch: s.Style == "sketch", Names: s.Names, Joined: s.Joined, Traces: s.Traces}
 	if s.Colour != "place" {
 		b.Colour = s.Colour
 	}

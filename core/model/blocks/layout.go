@@ -207,6 +207,9 @@ func layout(m board.Model) board.Layout {
 	if b.Names {
 		l.Flags = append(l.Flags, "names")
 	}
+	if b.Traces {
+		l.Flags = append(l.Flags, "traces")
+	}
 	return l
 }
 

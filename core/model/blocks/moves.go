@@ -146,6 +146,12 @@ func (b Blocks) names(a NamesArgs, t *board.Tx) (Blocks, error) {
 	return b, nil
 }
 
+func (b Blocks) traces(a pieces.TracesArgs, t *board.Tx) (Blocks, error) {
+	b.Traces = a.Shown
+	t.Say("did.view", say.Text("view", say.Name, pieces.TracesName(a.Shown)))
+	return b, nil
+}
+
 func (b Blocks) columns(a pieces.PlaceArgs, t *board.Tx) (Blocks, error) {
 	if !kit.Has(a.Place) {
 		return b, kit.NoPiece(a.Place)

@@ -30,9 +30,13 @@ func Spec() board.ModelSpec {
 			Join: func(p place.Place) board.Move {
 				return board.Move{Kind: "join", Args: pieces.PlaceArgs{Place: p}}
 			},
+			Traces: traces,
 			Sketch: func() board.Move { return board.Move{Kind: "style", Args: StyleArgs{"sketch"}} },
 		},
-		Ring:     pieces.Ring,
+		Ring: pieces.Ring,
+		Written: func(m board.Model) []board.Cell {
+			return pieces.Written(m, m.(Blocks).Ordered, m.(Blocks).isJoined)
+		},
 		Check:    func(m board.Model) error { return kit.Check(m.(Blocks).Ordered) },
 		Decode:   decode,
 		Shape:    Shape{},
@@ -51,6 +55,10 @@ func Spec() board.ModelSpec {
 		Examples:  []string{"blocks 0", "blocks 1h 4t 6o", "blocks 3h 12o", "blocks 1h 4t 6o + 8t 7o & 1t"},
 		Moves:     moves(),
 	}
+}
+
+func traces(shown bool) board.Move {
+	return board.Move{Kind: "traces", Args: pieces.TracesArgs{Shown: shown}}
 }
 
 func moves() []board.MoveSpec {
@@ -89,6 +97,8 @@ func moves() []board.MoveSpec {
 			StyleArgs{"sketch"}),
 		pieces.Move(kit, "colour", "Colours tell the place or the addend, or all blocks are plain.", board.Looks, nil,
 			Blocks.colour, "blocks 4t + 6o", ColourArgs{"addend"}),
+		pieces.Move(kit, "traces", "Bundled and opened blocks leave their trace, and the written method follows them.", board.Looks, nil,
+			Blocks.traces, "blocks 4t 6o", pieces.TracesArgs{Shown: true}),
 		pieces.Move(kit, "names", "Show the names of the places and the shapes that repeat, each ten times the one before.",
 			board.Looks, nil, Blocks.names, "blocks 4t 6o", NamesArgs{true}),
 		pieces.Move(kit, "columns", "Show columns up to a place though they are empty.", board.Looks, nil, Blocks.columns,

@@ -33,6 +33,8 @@ type Discs struct {
 	Rows        int         // rows shown though empty, 1 to 4
 	Groups      int         // tracks to share into
 	Dots        bool        // plain dots rather than labelled discs
+	Traces      bool        // bundled and opened discs leave their trace
+	Together    bool        // the addends lie in one row, and are still told apart
 	Cards       bool        // digit cards follow the discs
 	CardsTo     place.Place // the place that they reach down to at least, ones or less
 	Alone       string      // digit cards alone, as written; empty for none
@@ -47,6 +49,9 @@ func (Discs) Kind() string { return "discs" }
 
 // Pieces is how many discs there are, in play or not.
 func (d Discs) Pieces() int { return len(d.List) }
+
+// LeavesTraces reports whether bundled and opened discs leave their trace.
+func (d Discs) LeavesTraces() bool { return d.Traces }
 
 // Held is the discs.
 func (d Discs) Held() []pieces.Piece { return d.List }
@@ -63,6 +68,9 @@ func row(k *pieces.Piece) int { return max(1, int(k.Part)) }
 // rows is how many rows the chart has.
 func (d Discs) rows() int {
 	n := max(1, d.Rows)
+	if d.Together {
+		return 1
+	}
 	for i := range d.List {
 		n = max(n, row(&d.List[i]))
 	}
@@ -98,6 +106,8 @@ type JSON struct {
 	Cards  bool         `json:"cards,omitempty" jsonschema_description:"Digit cards follow the discs."`
 	To     *place.Place `json:"cardsTo,omitempty" jsonschema_description:"The place that the digit cards reach down to at least, with zeros where digits lack."`
 	Digits string       `json:"digits,omitempty" jsonschema:"maxLength=20" jsonschema_description:"Digit cards alone, as a written number."`
+	Traces bool         `json:"traces,omitempty" jsonschema_description:"Bundled and opened discs leave their trace, and the written method follows them."`
+	Joined bool         `json:"together,omitempty" jsonschema_description:"The addends lie in one row, and are still told apart."`
 	Began  string       `json:"began,omitempty" jsonschema:"maxLength=20" jsonschema_description:"What the digits that stand alone were before they were shifted."`
 	Runs   []pieces.Run `json:"pieces" jsonschema:"required"`
 }
@@ -105,7 +115,7 @@ type JSON struct {
 // MarshalJSON writes runs; ids are left out.
 func (d Discs) MarshalJSON() ([]byte, error) {
 	out := JSON{Kind: "discs", Top: d.Top, Bottom: d.Bottom, Rows: d.Rows, Groups: d.Groups, Cards: d.Cards,
-		Digits: d.Alone, Began: d.Began, Runs: pieces.Runs(d.List)}
+		Digits: d.Alone, Began: d.Began, Traces: d.Traces, Joined: d.Together, Runs: pieces.Runs(d.List)}
 	if d.Dots {
 		out.Style = "dots"
 	}
@@ -121,7 +131,7 @@ func decode(raw json.RawMessage, ids *board.IDs) (board.Model, error) {
 		return nil, err
 	}
 	d := Discs{Top: in.Top, Bottom: in.Bottom, Rows: in.Rows, Groups: in.Groups, Dots: in.Style == "dots", Cards: in.Cards,
-		Alone: in.Digits, Began: in.Began}
+		Alone: in.Digits, Began: in.Began, Traces: in.Traces, Together: in.Joined}
 	if in.To != nil {
 		d.CardsTo = *in.To
 	}

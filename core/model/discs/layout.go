@@ -36,6 +36,12 @@ func layout(m board.Model) board.Layout {
 	if d.Cards {
 		l.Flags = append(l.Flags, "cards")
 	}
+	if d.Traces {
+		l.Flags = append(l.Flags, "traces")
+	}
+	if d.Together {
+		l.Flags = append(l.Flags, "together")
+	}
 	g.columns(&l)
 	d.putCards(&l, g)
 	d.point(&l, g)
@@ -63,6 +69,9 @@ func newGrid(d Discs) *grid {
 			continue
 		}
 		r := row(&k)
+		if d.Together {
+			r = 1
+		}
 		if k.Start {
 			r, g.start = 0, true
 		}

@@ -259,6 +259,20 @@ func (d Discs) join(_ board.NoArgs, t *board.Tx) (Discs, error) {
 	return d.With(pieces.Each(d.List, func(k *pieces.Piece) { k.Part = 0 })), nil
 }
 
+// together lays the addends in one row, or each in its own again; they are told apart
+// either way.
+func (d Discs) together(a pieces.TracesArgs, t *board.Tx) (Discs, error) {
+	d.Together = a.Shown
+	t.Say("did.rows-joined")
+	return d, nil
+}
+
+func (d Discs) traces(a pieces.TracesArgs, t *board.Tx) (Discs, error) {
+	d.Traces = a.Shown
+	t.Say("did.view", say.Text("view", say.Name, pieces.TracesName(a.Shown)))
+	return d, nil
+}
+
 func (d Discs) style(a StyleArgs, t *board.Tx) (Discs, error) {
 	if a.Style != "discs" && a.Style != "dots" {
 		return d, board.BadOption("style", a.Style, "discs or dots")

@@ -19,12 +19,15 @@ func Spec() board.ModelSpec {
 		Noun:    "discs",
 		Doc: "A chart of columns from millions to thousandths with labelled discs or plain dots, one to four rows, " +
 			"groups to share into, and digit cards.",
-		New:      func(ids *board.IDs) board.Model { return newDiscs(nil, ids) },
-		Empty:    func(int) string { return "discs 0" },
-		Lay:      pieces.Lay,
-		Split:    pieces.Split,
-		Acts:     acts(),
-		Ring:     pieces.Ring,
+		New:   func(ids *board.IDs) board.Model { return newDiscs(nil, ids) },
+		Empty: func(int) string { return "discs 0" },
+		Lay:   pieces.Lay,
+		Split: pieces.Split,
+		Acts:  acts(),
+		Ring:  pieces.Ring,
+		Written: func(m board.Model) []board.Cell {
+			return pieces.Written(m, m.(Discs).List, func(place.Place) bool { return m.(Discs).Together })
+		},
 		Check:    func(m board.Model) error { return m.(Discs).check() },
 		Decode:   decode,
 		Shape:    JSON{},
@@ -61,6 +64,9 @@ func acts() board.Acts {
 			return board.Move{Kind: "share", Args: pieces.PlaceArgs{Place: p}}
 		},
 		OpenLeft: openLeft,
+		Traces: func(shown bool) board.Move {
+			return board.Move{Kind: "traces", Args: pieces.TracesArgs{Shown: shown}}
+		},
 		Columns: func(top, bottom place.Place) board.Move {
 			return board.Move{Kind: "columns", Args: ColumnsArgs{Top: top, Bottom: bottom}}
 		},
@@ -121,6 +127,10 @@ func moves() []board.MoveSpec {
 		pieces.Move(kit, "rows", "Set the number of rows.", board.Looks, nil, Discs.setRows, kit.Sample, CountArgs{2}),
 		pieces.Move(kit, "join", "Bring the discs of all rows into one.", board.Keeps, nil, Discs.join,
 			"discs 1h 4t 6o + 8t 7o", board.NoArgs{}),
+		pieces.Move(kit, "together", "Lay the addends in one row, or each in its own; they stay addends.", board.Looks, nil,
+			Discs.together, "discs 1h 4t 6o + 8t 7o", pieces.TracesArgs{Shown: true}),
+		pieces.Move(kit, "traces", "Bundled and opened discs leave their trace, and the written method follows them.", board.Looks, nil,
+			Discs.traces, kit.Sample, pieces.TracesArgs{Shown: true}),
 		pieces.Move(kit, "style", "Labelled discs or plain dots.", board.Looks, nil, Discs.style, kit.Sample,
 			StyleArgs{"dots"}),
 		pieces.Move(kit, "cards",

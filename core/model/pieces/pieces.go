@@ -45,6 +45,8 @@ type Piece struct {
 	Start bool // a copy in the row that shows what a shift began with
 	// Turned is whether a block lies on its side.
 	Turned bool
+	// Opened is whether a trace is that of a piece that was opened.
+	Opened bool
 }
 
 // Marks are what is to be seen on the piece beside its look.

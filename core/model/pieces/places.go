@@ -33,6 +33,7 @@ type UnbundleArgs struct {
 	Place  place.Place    `json:"place" jsonschema:"required" jsonschema_description:"The place of the large piece."`
 	Count  int            `json:"count,omitempty" jsonschema:"minimum=0,maximum=300" jsonschema_description:"How many pieces; 1 when left out."`
 	Pieces []board.Select `json:"pieces,omitempty" jsonschema_description:"Which pieces; the lowest slots in play when left out."`
+	Trace  bool           `json:"trace,omitempty" jsonschema_description:"Leave what was opened as a trace, out of play."`
 	To     *place.Place   `json:"to,omitempty" jsonschema_description:"Open all the way down to this place, place by place; the next smaller when left out."`
 }
 
@@ -246,7 +247,7 @@ func (k Kit[M]) Bundle(m M, a BundleArgs, t *board.Tx) (M, error) {
 	if err != nil {
 		return m, err
 	}
-	list, made := bundleTen(m.Held(), ten, a.Trace, t)
+	list, made := bundleTen(m.Held(), ten, a.Trace || leaves(m), t)
 	t.Say("did.bundled", say.Pieces("from", say.Given, 10, a.Place), say.Pieces("to", say.Given, 1, made.Place))
 	return m.With(list), nil
 }
@@ -331,13 +332,18 @@ func (k Kit[M]) Unbundle(m M, a UnbundleArgs, t *board.Tx) (M, error) {
 	for p := to; p < a.Place; p++ {
 		each *= 10
 	}
-	if err := t.CheckRoom(len(found) * (each - 1)); err != nil {
+	trace := a.Trace || leaves(m)
+	more := each - 1
+	if trace {
+		more = (each - 1) * 10 / 9 // what was opened on the way stays too
+	}
+	if err := t.CheckRoom(len(found) * more); err != nil {
 		return m, err
 	}
 	count := len(found)
 	for p := a.Place; p > to; p-- {
 		var list []Piece
-		list, found = openOnce(m.Held(), found, t)
+		list, found = openOnce(m.Held(), found, trace, t)
 		m = m.With(list)
 		if p-1 > to {
 			t.Stage(m)
@@ -351,9 +357,14 @@ func (k Kit[M]) Unbundle(m M, a UnbundleArgs, t *board.Tx) (M, error) {
 	return m, nil
 }
 
-// openOnce replaces each piece by ten of the next smaller place.
-func openOnce(list, found []Piece, t *board.Tx) (now, made []Piece) {
-	list = Without(list, IDs(found))
+// openOnce replaces each piece by ten of the next smaller place. As a trace it stays where
+// it lay, out of play.
+func openOnce(list, found []Piece, trace bool, t *board.Tx) (now, made []Piece) {
+	if trace {
+		list = Change(list, IDs(found), func(p *Piece) { p.State, p.Opened, p.New, p.Ring = Spent, true, false, 0 })
+	} else {
+		list = Without(list, IDs(found))
+	}
 	for _, p := range found {
 		small := Many(p.Place-1, 10, int(p.Part), t.TakeIDs(10))
 		for i := range small {
@@ -462,7 +473,7 @@ func (k Kit[M]) stepDown(m M, at place.Place, t *board.Tx) (M, error) {
 	list := m.Held()
 	for p := from; p > at; p-- {
 		pool, _ := k.Pool(list, board.Select{Place: p})
-		list, _ = openOnce(list, pool[len(pool)-1:], t)
+		list, _ = openOnce(list, pool[len(pool)-1:], false, t)
 		t.Stage(m.With(list))
 	}
 	pool, _ := k.Pool(list, board.Select{Place: at})
@@ -490,7 +501,7 @@ func (k Kit[M]) openAll(m M, a OpenArgs, t *board.Tx) (M, error) {
 		if len(pool) == 0 {
 			continue
 		}
-		list, _ := openOnce(m.Held(), pool, t)
+		list, _ := openOnce(m.Held(), pool, false, t)
 		if m = m.With(list); p-1 > a.To {
 			t.Stage(m)
 		}

@@ -21,6 +21,7 @@ type Run struct {
 	Ring   int         `json:"ring,omitempty" jsonschema:"minimum=0,maximum=12" jsonschema_description:"Which ring, when there are several; the first when not said."`
 	Start  bool        `json:"start,omitempty" jsonschema_description:"A copy in the start row of a chart."`
 	At     [][2]int    `json:"at,omitempty" jsonschema_description:"Free positions in model units, one for each piece of the run."`
+	Opened bool        `json:"opened,omitempty" jsonschema_description:"The trace of a piece that was opened."`
 	Turned bool        `json:"turned,omitempty" jsonschema_description:"A block that lies on its side."`
 	Frame  int         `json:"frame,omitempty" jsonschema:"minimum=0,maximum=60" jsonschema_description:"The frame, from 1."`
 	Cells  []int       `json:"cells,omitempty" jsonschema_description:"Cells of the frame from 0, one for each piece of the run."`
@@ -32,7 +33,7 @@ func Runs(list []Piece) []Run {
 	for i, k := range list {
 		if i == 0 || !alike(list[i-1], k) {
 			r := Run{Place: k.Place, Part: int(k.Part), Group: int(k.Group), Mint: k.Mint, New: k.New, Ringed: k.Ring > 0,
-				Start: k.Start, Turned: k.Turned, Frame: int(k.Frame)}
+				Start: k.Start, Turned: k.Turned, Opened: k.Opened, Frame: int(k.Frame)}
 			if k.Ring > 1 {
 				r.Ring = int(k.Ring)
 			}
@@ -139,7 +140,7 @@ func (r Rules) readRun(run Run, ids *board.IDs) ([]Piece, error) {
 	some := Many(run.Place, run.Count, run.Part, ids.Take(run.Count))
 	for i := range some {
 		k := &some[i]
-		k.State, k.New, k.Mint, k.Turned = State(state), run.New, run.Mint, run.Turned
+		k.State, k.New, k.Mint, k.Turned, k.Opened = State(state), run.New, run.Mint, run.Turned, run.Opened && State(state) == Spent
 		k.Group, k.Frame, k.Start = int8(run.Group), int8(run.Frame), run.Start && k.State == Copy
 		if run.Ringed {
 			k.Ring = int8(max(1, run.Ring))

@@ -9,7 +9,7 @@ import { useHand, type Drop } from './hand';
 import { PieceShape } from './looks';
 import { PieceLayer } from './PieceLayer';
 import { PointedAt } from './pointed';
-import { Rings } from './Rings';
+import { Loops, Rings } from './Rings';
 import { names } from '../shell/names';
 import css from './PieceBoard.module.css';
 
@@ -64,6 +64,7 @@ export function PieceBoard({ model, index, scale, name, drop, tap, children }: P
         <PieceLayer pieces={still} draw={draw} origins={origins} lit={lit} />
         {model.flags.includes('numerals') && <Numerals decor={model.decor} />}
         <Rings pieces={model.pieces} />
+        <Loops pieces={model.pieces} />
         {hand.ring && <path className={cx('lasso')} d={pathOf(hand.box ?? hand.ring, !!hand.box)} />}
         {cursor.at && <rect className={cx('cursor')} {...frameOf(cursor.at)} />}
       </svg>

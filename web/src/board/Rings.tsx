@@ -26,6 +26,23 @@ export function Rings({ pieces }: { pieces: Piece[] }) {
   );
 }
 
+/** The loops round pieces that became another and are counted there: told apart from what was taken. */
+export function Loops({ pieces }: { pieces: Piece[] }) {
+  const isTrace = (p: Piece) => (p[7] & Mark.spent) > 0;
+  if (!pieces.some(isTrace)) return null;
+  return boxesRound(pieces, isTrace).map((b, i) => (
+    <rect
+      key={i}
+      className="loop"
+      x={b.x - OFF}
+      y={b.y - OFF}
+      width={b.w + 2 * OFF}
+      height={b.h + 2 * OFF}
+      rx={8}
+    />
+  ));
+}
+
 /** The boxes round some of the pieces that hold no other: one, or one for each run of a row, joined where runs stand under one another. */
 export function boxesRound(pieces: Piece[], mine: (p: Piece) => boolean): Box[] {
   const own = pieces.filter(mine);

@@ -92,7 +92,13 @@ export function DiscsLine({ model, index }: { model: DrawnModel; index: number }
           less={Number(s.rows) > 1 ? () => make('rows', { count: Number(s.rows) - 1 }) : undefined}
           more={Number(s.rows) < 4 ? () => make('rows', { count: Number(s.rows) + 1 }) : undefined}
         />
-        <Button onClick={() => make('join')}>Join the rows</Button>
+        {has('traces') ? (
+          <Button onClick={() => make('together', { shown: !has('together') })}>
+            {has('together') ? 'Addends in rows' : 'Addends together'}
+          </Button>
+        ) : (
+          <Button onClick={() => make('join')}>Join the rows</Button>
+        )}
         <DigitCards index={index} value={s.digits ?? ''} />
       </Panel>
       <Panel label="Share">

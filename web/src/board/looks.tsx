@@ -26,11 +26,11 @@ function Bead({ piece }: { piece: Piece }) {
 /** Any piece, with the marks on it. */
 export function PieceShape({ piece, flags }: { piece: Piece; flags: string[] }) {
   const [, name, , , w, h, , marks] = piece;
-  const out = marks & (Mark.crossed | Mark.spent);
+  const told = marks & Mark.copy ? 'copied' : marks & Mark.spent ? 'spent' : undefined;
   return (
-    <g className={marks & Mark.copy ? 'copied' : undefined}>
+    <g className={told}>
       {bare(piece, name, flags)}
-      {out > 0 && <path className="strike" d={cross(w, h, (marks & Mark.crossed) > 0)} />}
+      {(marks & Mark.crossed) > 0 && <path className="strike" d={`M0 ${h}L${w} 0M0 0L${w} ${h}`} />}
       {(marks & Mark.fresh) > 0 && <path className="fresh" d={`M-3 -3H${w + 3}V${h + 3}H-3Z`} />}
     </g>
   );
@@ -41,10 +41,4 @@ function bare(piece: Piece, name: string, flags: string[]) {
   if (name.startsWith('disc ') || name.startsWith('dot ') || name === 'card') return discLook(piece);
   if (name === 'cube' || name === 'tower') return cubeLook(piece);
   return blockLook(piece, flags) ?? counterLook(piece);
-}
-
-/** Crossed out: two strokes. Bundled away: one, since it is counted elsewhere. */
-function cross(w: number, h: number, both: boolean) {
-  const one = `M0 ${h}L${w} 0`;
-  return both ? `${one}M0 0L${w} ${h}` : one;
 }

@@ -47,6 +47,7 @@ export type Move =
   | MoveOfBlocksView
   | MoveOfBlocksStyle
   | MoveOfBlocksColour
+  | MoveOfBlocksTraces
   | MoveOfBlocksNames
   | MoveOfBlocksColumns
   | MoveOfRackSlide
@@ -128,6 +129,8 @@ export type Move =
   | MoveOfDiscsColumns
   | MoveOfDiscsRows
   | MoveOfDiscsJoin
+  | MoveOfDiscsTogether
+  | MoveOfDiscsTraces
   | MoveOfDiscsStyle
   | MoveOfDiscsCards
   | MoveOfDiscsDigits
@@ -853,6 +856,10 @@ export interface BlocksModel {
    */
   names?: boolean;
   /**
+   * Bundled and opened blocks leave their trace, and the written method follows them.
+   */
+  traces?: boolean;
+  /**
    * The largest column shown though empty.
    */
   upTo?:
@@ -902,6 +909,10 @@ export interface Run {
    * Free positions in model units, one for each piece of the run.
    */
   at?: number[][];
+  /**
+   * The trace of a piece that was opened.
+   */
+  opened?: boolean;
   /**
    * A block that lies on its side.
    */
@@ -1076,6 +1087,14 @@ export interface DiscsModel {
    * Digit cards alone, as a written number.
    */
   digits?: string;
+  /**
+   * Bundled and opened discs leave their trace, and the written method follows them.
+   */
+  traces?: boolean;
+  /**
+   * The addends lie in one row, and are still told apart.
+   */
+  together?: boolean;
   /**
    * What the digits that stand alone were before they were shifted.
    */
@@ -1310,6 +1329,10 @@ export interface MoveOfBlocksUnbundle {
    * Which pieces; the lowest slots in play when left out.
    */
   pieces?: Select[];
+  /**
+   * Leave what was opened as a trace, out of play.
+   */
+  trace?: boolean;
   /**
    * A place: a power of ten.
    */
@@ -1644,6 +1667,20 @@ export interface MoveOfBlocksColour {
    * place, addend or plain.
    */
   by: 'place' | 'addend' | 'plain';
+}
+/**
+ * Bundled and opened blocks leave their trace, and the written method follows them.
+ */
+export interface MoveOfBlocksTraces {
+  kind: 'traces';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Whether bundled and opened pieces leave their trace.
+   */
+  shown: boolean;
 }
 /**
  * Show the names of the places and the shapes that repeat, each ten times the one before.
@@ -2789,6 +2826,10 @@ export interface MoveOfDiscsUnbundle {
    */
   pieces?: Select[];
   /**
+   * Leave what was opened as a trace, out of play.
+   */
+  trace?: boolean;
+  /**
    * A place: a power of ten.
    */
   to?:
@@ -2990,6 +3031,34 @@ export interface MoveOfDiscsJoin {
    * Which model of the board, the first when left out.
    */
   model?: number;
+}
+/**
+ * Lay the addends in one row, or each in its own; they stay addends.
+ */
+export interface MoveOfDiscsTogether {
+  kind: 'together';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Whether bundled and opened pieces leave their trace.
+   */
+  shown: boolean;
+}
+/**
+ * Bundled and opened discs leave their trace, and the written method follows them.
+ */
+export interface MoveOfDiscsTraces {
+  kind: 'traces';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * Whether bundled and opened pieces leave their trace.
+   */
+  shown: boolean;
 }
 /**
  * Labelled discs or plain dots.
@@ -3772,6 +3841,7 @@ export interface Delta {
   announce: string;
   warn: string;
   edits: Edit[];
+  written?: Written;
   overlay?: Overlay;
   capture: Captured;
 }

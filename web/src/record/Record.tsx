@@ -25,6 +25,7 @@ export function Record() {
       {models.map((m, i) => (
         <ReadOuts key={i} model={m} named={models.length > 1} />
       ))}
+      <FollowsTheHand />
       <Kept />
     </aside>
   );
@@ -54,6 +55,29 @@ function ReadOuts({ model, named }: { model: DrawnModel; named: boolean }) {
         </button>
       ))}
     </section>
+  );
+}
+
+/** On a free board of blocks or discs the written method can follow what the hand does. */
+function FollowsTheHand() {
+  const scene = useLesson((s) => s.outline.scenes.find((x) => x.id === s.frame.scene));
+  const kind = useLesson((s) => s.models[0]?.kind);
+  if (!scene || scene.steps.length > 0 || !(kind === 'blocks' || kind === 'discs')) return null;
+  const shown = scene.show.includes('written');
+  const flip = () => {
+    const show = shown ? scene.show.filter((x) => x !== 'written') : [...scene.show, 'written'];
+    edit((handle) => call('setScene', { handle, scene: scene.id, show }));
+  };
+  return (
+    <button
+      type="button"
+      className={cx(`readout ${shown ? 'shown' : 'held'}`)}
+      aria-pressed={shown}
+      onClick={flip}
+    >
+      <span className={cx('readout-label')}>Written method</span>
+      <span className={cx('readout-text')}>{shown ? 'It follows the hand' : 'Show'}</span>
+    </button>
   );
 }
 

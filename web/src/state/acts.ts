@@ -108,7 +108,16 @@ function applyDelta(delta: Delta) {
   }));
   const { rev, scratch, canUndo, canRedo, capture } = delta;
   set({
-    frame: { ...before.frame, rev, scratch, canUndo, canRedo, capture, ...delta.overlay },
+    frame: {
+      ...before.frame,
+      rev,
+      scratch,
+      canUndo,
+      canRedo,
+      capture,
+      ...(before.frame.steps === 0 && { written: delta.written }),
+      ...delta.overlay,
+    },
     announce: delta.announce,
     notice: delta.warn ? { kind: 'info', text: delta.warn, at: Date.now() } : undefined,
   });
