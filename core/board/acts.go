@@ -29,6 +29,8 @@ type Acts struct {
 	Shade          func(after int) Move
 	Turn           func() Move
 
+	// Tower makes ten cubes of a train a tower of ten.
+	Tower func(train int) Move
 	// Traces lets what is bundled and opened leave its trace, for the written method.
 	Traces func(shown bool) Move
 

@@ -60,6 +60,9 @@ func (m *maker) end(problem, answer string) (Example, error) {
 		return Example{}, m.err
 	}
 	method, _ := Find(m.r.Method)
+	if in := m.r.InSet; in.N == in.Of && in.Of > 1 && m.asks != "never" {
+		m.yourTurn()
+	}
 	m.chooseStops(method.Stops(m.r.Options["age"]))
 	m.scene.Title = problem
 	m.scene.Made = &lesson.Made{Method: m.r.Method, Problem: problem, Answer: answer, Model: m.r.Model, Args: m.r.Args,

@@ -64,6 +64,24 @@ func (b *builder) chooseStops(most int) {
 	}
 }
 
+// yourTurn leaves the end of an example to the class: the last step of its work, before it
+// is checked.
+func (b *builder) yourTurn() {
+	for i := len(b.scene.Steps) - 1; i >= 0; i-- {
+		s := &b.scene.Steps[i]
+		if len(s.Moves) == 0 || s.Asks == say.Check {
+			continue
+		}
+		if s.Ask.IsZero() {
+			s.Ask, s.Asks, s.Answer, s.Say = line("turn.ask"), say.Decide, s.Say, line("turn.yours")
+		} else {
+			s.Say.Message = say.New("turn.yours").And(s.Say.Message)
+		}
+		b.keys[i] = 2 // it comes first
+		return
+	}
+}
+
 // told is a step that tells what it would have asked.
 func told(s lesson.Step) lesson.Step {
 	if s.Ask.IsZero() {

@@ -6,6 +6,7 @@ import (
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
 	"unitbloom/core/place"
+	"unitbloom/core/say"
 )
 
 // teens shows the numbers from ten to twenty as one ten and so many ones.
@@ -15,14 +16,22 @@ var teens = Spec{
 	Args:   "a number from 10 to 20, or run",
 	Sample: []string{"13"}, Typed: "13",
 	Limits: "10 to 20, or the word run.",
-	Models: []string{"rack", "counters"},
-	stops:  factStops,
-	make:   makeTeens,
+	Models: []string{"rack", "counters", "cubes"},
+	Options: []Option{
+		{Name: "sentence", Doc: "The class's own sentence, with two numbers in curly braces: {16} is ten, and {6} on top."},
+	},
+	stops: factStops,
+	make:  makeTeens,
 }
 
 func makeTeens(r Request) (Example, error) {
 	if len(r.Args) != 1 {
 		return Example{}, needs(r)
+	}
+	if own := r.Options["sentence"]; own != "" {
+		if story, ok := say.ReadStory(own); !ok || len(story.Numbers()) != 2 || len([]rune(own)) > 200 {
+			return Example{}, say.Refuse("story-two")
+		}
 	}
 	m := begin(r, specOf(r.Model).Empty(20))
 	if r.Args[0] == "run" {
@@ -39,9 +48,9 @@ func makeTeens(r Request) (Example, error) {
 	m.oneTeen(n, true)
 	m.teenWhy(n)
 	m.key(lesson.Step{
-		Say: line("teens.home", given("n", n)), Ask: line("teens.fewer"),
+		Say: line(m.againFrom(), given("n", n)), Ask: line("teens.fewer"),
 		Answer: line("teens.fewer.answer", answer("slow", n), answer("fast", fastPushes(n))),
-		Moves:  []board.Move{{Kind: m.spec.Empties}, m.acts.Build(strconv.Itoa(n))},
+		Moves:  []board.Move{{Kind: m.spec.Empties}, m.acts.Build(m.teenForm(n))},
 		Write:  []lesson.Write{row("one by one", strconv.Itoa(n)), row("ten first", strconv.Itoa(fastPushes(n)))},
 	})
 	return m.end(strconv.Itoa(n), strconv.Itoa(n))
@@ -72,8 +81,14 @@ func (m *maker) oneTeen(n int, first bool) {
 			answerText("words", v.Words(true))),
 		Moves: m.tenAnd(ones, first), Write: []lesson.Write{m.sentence("10 + "+strconv.Itoa(ones), strconv.Itoa(n))},
 	}
+	if story, own := say.ReadStory(m.r.Options["sentence"]); own {
+		s.Answer = line("teens.own", answerText("told", story.Tell(n, ones)))
+	}
 	if !first {
 		s.Say = line(m.ofFrames("teens.bead", "countOn.counter"))
+		if m.isOfCubes() {
+			s.Say = line("teens.cube")
+		}
 	}
 	if first || n == 20 {
 		m.first(s)
@@ -84,6 +99,9 @@ func (m *maker) oneTeen(n int, first bool) {
 
 // tenAnd are the moves that put a whole ten down and so many more, or one more.
 func (m *maker) tenAnd(ones int, first bool) []board.Move {
+	if m.isOfCubes() {
+		return m.teenOfCubes(ones, first)
+	}
 	if m.inFrames() {
 		if first {
 			return append(m.placed(10, false), m.placed(ones, true)...)
@@ -96,6 +114,47 @@ func (m *maker) tenAnd(ones int, first bool) []board.Move {
 	}
 	if ones > 0 {
 		moves = append(moves, m.acts.Slide(board.Row{Row: 2, To: ones}))
+	}
+	return moves
+}
+
+// againFrom says that the model is emptied, in its words.
+func (m *maker) againFrom() string {
+	if m.acts.Slide != nil {
+		return "teens.home"
+	}
+	return "teens.away"
+}
+
+// isOfCubes tells whether a ten is a tower of cubes beside a train.
+func (m *maker) isOfCubes() bool { return m.acts.Tower != nil }
+
+// teenForm is a number as it is built at once: a ten of cubes is a tower.
+func (m *maker) teenForm(n int) string {
+	if m.isOfCubes() {
+		return place.Int(n).UnitForm().String()
+	}
+	return strconv.Itoa(n)
+}
+
+// teenOfCubes are the moves that lay a tower of ten and a train of so many more, or put
+// one more cube on the train; a train of ten is a tower too.
+func (m *maker) teenOfCubes(ones int, first bool) []board.Move {
+	var moves []board.Move
+	switch {
+	case first:
+		moves = m.lay(1, place.Tens, 0)
+		if ones < 10 {
+			return append(moves, m.lay(ones, place.Ones, 0)...)
+		}
+		return append(moves, m.lay(1, place.Tens, 0)...)
+	case ones == 1:
+		moves = m.lay(1, place.Ones, 0)
+	default:
+		moves = []board.Move{m.acts.Extend(1, 1, 0)}
+	}
+	if ones == 10 {
+		moves = append(moves, m.acts.Tower(1))
 	}
 	return moves
 }

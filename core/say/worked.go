@@ -83,6 +83,8 @@ var worked = map[string]string{
 	// Ten and so many.
 	"teens.push":               "We show {n}: first ten, then what more there is.",
 	"teens.bead":               "One more bead.",
+	"teens.cube":               "One more cube.",
+	"teens.own":                "{told}",
 	"teens.tens":               "[look] How many tens, and how many {@ones}?",
 	"teens.some":               "One ten and {ones} more: {words}, {n}.",
 	"teens.ten":                "One ten and no more: ten, {n}.",
@@ -92,6 +94,7 @@ var worked = map[string]string{
 	"teens.stayed.answer":      "The one ten. Only the {@ones} grew.",
 	"teens.stayed.answer.told": "From 10 to 19 the one ten stayed. Only the {@ones} grew.",
 	"teens.home":               "All go home. We make {n} again.",
+	"teens.away":               "All are put away. We make {n} again.",
 	"teens.fewer":              "[predict] One by one, or ten first: which is quicker?",
 	"teens.fewer.answer":       "Ten first: {fast} {fast:go|goes}. One by one takes {slow}.",
 	"teens.zero":               "[explain] Why is {n} not written without the 0?",
@@ -101,6 +104,8 @@ var worked = map[string]string{
 	"teens.eleven.answer.told": "The first 1 in 11 is the ten. Tens stand before {@ones}.",
 	"teens.turned":             "[explain] Why is {n} not written {turned}?",
 	"teens.turned.answer":      "{n} is 1 ten and {ones}. {turned} is {ones} tens and 1.",
+	"turn.yours":               "Your turn.",
+	"turn.ask":                 "[decide] What do we do next?",
 
 	// More and less.
 	"cross.made":                 "Ten {place} are {@bundled} {@into} 1 {next.one}.",

@@ -29,6 +29,7 @@ func Spec() board.ModelSpec {
 			Extend: func(row, count, part int) board.Move {
 				return board.Move{Kind: "add", Args: AddArgs{Train: row, Count: count, Part: part}}
 			},
+			Tower: func(train int) board.Move { return board.Move{Kind: "tower", Args: OneTrainArgs{Train: train}} },
 			Snap: func(after int) []board.Move {
 				return []board.Move{{Kind: "snap", Args: SnapArgs{Train: 1, After: after}}, {Kind: "colourTrains"}}
 			},
