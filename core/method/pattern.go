@@ -35,12 +35,11 @@ func makePattern(r Request) (Example, error) {
 	var problems []string
 	var done []simple
 	for i, one := range r.Args {
-		x, sign, y, err := simpleProblem(one)
+		p, err := simpleProblem(one)
 		if err != nil {
 			return Example{}, err
 		}
-		p := simple{x, sign, y}
-		result := p.result()
+		x, y, result := p.x, p.y, p.result()
 		if result < 0 {
 			return Example{}, say.Refuse("subtract-more", given("a", x), given("b", y))
 		}
@@ -56,7 +55,10 @@ func makePattern(r Request) (Example, error) {
 			Ask: line("pattern.will", text("problem", p.String())), Answer: line("pattern.answer", answer("result", result)),
 			Moves: takeNumber(x, y), Write: []lesson.Write{m.sentence(p.String(), strconv.Itoa(result))},
 		}
-		if sign == "+" {
+		if p.front {
+			s.Write[0].Text = strconv.Itoa(result) + " = " + p.String()
+		}
+		if p.sign == "+" {
 			s.Moves = []board.Move{{Kind: "place", Args: pieces.AmountArgs{Amount: strconv.Itoa(y)}}, {Kind: "fewest"}}
 		}
 		if i == len(r.Args)-1 {
@@ -93,14 +95,14 @@ func redrawPattern(args []string, draw func(int) int) []string {
 	by, tens := draw(9)-4, 10*(draw(11)-5)
 	out := make([]string, len(args))
 	for i, a := range args {
-		x, sign, y, err := simpleProblem(a)
-		if err != nil {
+		p, err := simpleProblem(a)
+		if err != nil || p.x+by+tens < 0 {
 			return args
 		}
-		if x+by+tens < 0 {
-			return args
+		p.x += by + tens
+		if out[i] = p.String(); p.front {
+			out[i] = "? = " + out[i]
 		}
-		out[i] = simple{x + by + tens, sign, y}.String()
 	}
 	return out
 }
@@ -158,6 +160,8 @@ type simple struct {
 	x    int
 	sign string
 	y    int
+	// front says that the sentence has its answer first.
+	front bool
 }
 
 func (p simple) result() int {
@@ -186,7 +190,7 @@ func offerCrossing(done []simple) (simple, bool) {
 			for _, x := range []int{last.x - apart, last.x + apart} {
 				if fits := x >= 1 && (last.sign == "+" && x+y <= most || last.sign == "−" && x >= y && x <= most); fits &&
 					crossesTen(x, y, last.sign) {
-					return simple{x, last.sign, y}, true
+					return simple{x: x, sign: last.sign, y: y}, true
 				}
 			}
 		}
@@ -194,16 +198,33 @@ func offerCrossing(done []simple) (simple, bool) {
 	return simple{}, false
 }
 
-func simpleProblem(s string) (x int, sign string, y int, err error) {
+// simpleProblem reads 14 − 10, or a sentence with it on either side: 4 = 14 − 10,
+// 14 − 10 = ?. What it is said to come to must be right.
+func simpleProblem(s string) (simple, error) {
 	words := Tokens(s)
+	var p simple
+	said := ""
+	switch at := slices.Index(words, "="); {
+	case at == 0 || at == 1:
+		said, words, p.front = strings.Join(words[:at], ""), words[at+1:], true
+	case at == 3:
+		said, words = strings.Join(words[4:], ""), words[:3]
+	}
 	if len(words) != 3 || mirrored(words[1]) != "−" && words[1] != "+" {
-		return 0, "", 0, say.Refuse("pattern-problem", text("text", s))
+		return p, say.Refuse("pattern-problem", text("text", s))
 	}
-	if x, err = wholeNumber(words[0], 0, 9999); err != nil {
-		return
+	var err error
+	if p.x, err = wholeNumber(words[0], 0, 9999); err != nil {
+		return p, err
 	}
-	y, err = wholeNumber(words[2], 0, 9999)
-	return x, mirrored(words[1]), y, err
+	p.sign = mirrored(words[1])
+	if p.y, err = wholeNumber(words[2], 0, 9999); err != nil {
+		return p, err
+	}
+	if said != "" && said != "?" && said != strconv.Itoa(p.result()) {
+		return p, say.Refuse("pattern-false", text("problem", p.String()), given("n", p.result()), text("said", said))
+	}
+	return p, nil
 }
 
 func crossesTen(x, y int, sign string) bool {

@@ -51,7 +51,9 @@ func (b *builder) chooseStops(most int) {
 		rank := map[int]int{}
 		for _, i := range keep {
 			id := b.scene.Steps[i].Ask.Message.ID
-			rank[i] = 100*asked[id] - b.keys[i]
+			if rank[i] = 100*asked[id] - b.keys[i]; b.keys[i] == theirs {
+				rank[i] = -theirs
+			}
 			asked[id]++
 		}
 		slices.SortStableFunc(keep, func(x, y int) int { return rank[x] - rank[y] })
@@ -63,6 +65,9 @@ func (b *builder) chooseStops(most int) {
 		}
 	}
 }
+
+// theirs is the weight of a question that is the class's own: it is always kept.
+const theirs = 3
 
 // yourTurn leaves the end of an example to the class: the last step of its work, before it
 // is checked.
@@ -77,7 +82,7 @@ func (b *builder) yourTurn() {
 		} else {
 			s.Say.Message = say.New("turn.yours").And(s.Say.Message)
 		}
-		b.keys[i] = 2 // it comes first
+		b.keys[i] = theirs
 		return
 	}
 }

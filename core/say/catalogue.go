@@ -306,6 +306,7 @@ var general = map[string]string{
 	"refuse.unknown-none":    "No one number makes {text} true here.",
 	"refuse.unknown-shape":   "Write one sum, difference, product or quotient and one number, like ? + 7 = 15.",
 	"refuse.pattern-problem": "{text} is not a problem of + or −, like 14 − 10.",
+	"refuse.pattern-false":   "{problem} is {n}, not {said}.",
 }
 
 // Says reports whether a message is one that is still said, and not only by older lessons.
