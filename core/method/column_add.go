@@ -310,6 +310,9 @@ func (c *columnAddition) makeTens(s lesson.Step, p place.Place, sum int) {
 	if sum < 20 {
 		id = "columnAdd.tens.once"
 	}
+	if sum%10 == 0 {
+		id += ".none"
+	}
 	s.Answer = line(id, say.Pieces("sum", say.Answer, sum, p), answer("tens", sum/10),
 		answer("left", sum%10))
 	s.Look = line("look.ring")

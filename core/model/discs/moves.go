@@ -77,7 +77,7 @@ func (d Discs) shift(a ShiftArgs, t *board.Tx) (Discs, error) {
 	if a.By < 0 {
 		step = -1
 	}
-	next := start
+	var next Discs
 	for by := step; ; by += step {
 		next = start.moved(by)
 		if by == a.By {
