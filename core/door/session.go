@@ -135,7 +135,7 @@ func (s *session) goTo(p lesson.Position) Frame {
 		return f
 	}
 	if p.Step == was.Step+1 && p.Phase == lesson.Rest || p.Step == was.Step && sc.Steps[p.Step].Made(p.Phase) {
-		f.Beats, f.Became = s.beats(sc, was.Step)
+		f.Beats, f.Became, f.Words = s.beats(sc, was.Step)
 	}
 	return f
 }
@@ -144,11 +144,13 @@ func (s *session) goTo(p lesson.Position) Frame {
 func forward(s *session, _ None) (Frame, error)  { return s.goTo(s.doc.Next(s.position())), nil }
 func backward(s *session, _ None) (Frame, error) { return s.goTo(s.doc.Before(s.position())), nil }
 
-// beats are the boards between the moves of a step, for motion.
-func (s *session) beats(sc lesson.Scene, step int) ([]BoardView, []board.Became) {
+// beats are the boards between the moves of a step, for motion, and what each move does
+// in words. Nothing is said of them while a question about them is open.
+func (s *session) beats(sc lesson.Scene, step int) ([]BoardView, []board.Became, []string) {
 	b, _ := sc.At(step)
 	var views []BoardView
 	var became []board.Became
+	var words []string
 	moves := sc.Steps[step].Moves
 	for i, mv := range moves {
 		next, effect, err := board.Apply(b, mv)
@@ -156,12 +158,15 @@ func (s *session) beats(sc lesson.Scene, step int) ([]BoardView, []board.Became)
 			break
 		}
 		became = append(became, shownBecame(effect.Became, b, next)...)
+		if !s.phase.Open() {
+			words = append(words, effect.Said.Text(s.doc.Words))
+		}
 		b = next
 		if i < len(moves)-1 {
 			views = append(views, s.view(b, s.shownLayouts(b), sc))
 		}
 	}
-	return views, became
+	return views, became, words
 }
 
 // ApplyArgs hold a move. Its pieces may be named by the ids of the open board.

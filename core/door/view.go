@@ -121,6 +121,11 @@ type Frame struct {
 	Written *Written `json:"written,omitempty"`
 	// Lines are the sentences, texts, bonds and table rows written so far.
 	Lines []WrittenLine `json:"lines"`
+	// Focus is what the step looks at.
+	Focus lesson.Focus `json:"focus"`
+	// Words are what each move of the step does, in the class's words, when the step was
+	// gone to from the one before.
+	Words []string `json:"words,omitempty"`
 	// Beats are boards between the moves of a step, and Became what turned
 	// into what, when the step was gone to from the one before.
 	Beats  []BoardView    `json:"beats,omitempty"`
@@ -240,12 +245,22 @@ func (s *session) frame() Frame {
 	f.Board = s.view(b, s.drawn, sc)
 	f.Capture = s.captured()
 	f.Ways = s.wayViews(b)
+	f.Focus = sc.FocusAt(s.focused(sc))
 	f.Prompt = s.prompt(sc)
 	f.Written, f.Lines = written(sc, s.step, b, s.doc.Words)
 	if len(sc.Steps) == 0 {
 		f.Written = s.following(sc, b)
 	}
 	return f
+}
+
+// focused is the step that is looked at: the one that is gone through, or the one just
+// over.
+func (s *session) focused(sc lesson.Scene) int {
+	if s.phase != lesson.Rest && s.step < len(sc.Steps) {
+		return s.step
+	}
+	return s.step - 1
 }
 
 func (s *session) canTravel() (undo, redo bool) {

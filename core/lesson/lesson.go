@@ -76,7 +76,9 @@ type Step struct {
 	Look   say.Line     `json:"look" jsonschema_description:"What to look at."`
 	Moves  []board.Move `json:"moves" jsonschema:"maxItems=2000" jsonschema_description:"The moves, in order."`
 	Write  []Write      `json:"write" jsonschema:"maxItems=200" jsonschema_description:"What is written."`
-	Pause  bool         `json:"pause,omitempty" jsonschema_description:"Played by itself, the example waits here."`
+	// Focus is what to look at, where it is other than what the moves and the writing tell.
+	Focus *Focus `json:"focus,omitempty" jsonschema_description:"What to look at, as zones, pieces and cells; where its moves and its writing tell it, it is left out."`
+	Pause bool   `json:"pause,omitempty" jsonschema_description:"Played by itself, the example waits here."`
 	// Total and UnitForm are what the first model shows when the step is over.
 	Total    string `json:"total" jsonschema_description:"The exact value of the pieces in play on the first model afterwards; empty when not known."`
 	UnitForm string `json:"unitForm" jsonschema_description:"Those pieces as they then lie."`

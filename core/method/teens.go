@@ -18,7 +18,7 @@ var teens = Spec{
 	Limits: "10 to 20, or the word run.",
 	Models: []string{"rack", "counters", "cubes"},
 	Options: []Option{
-		{Name: "sentence", Doc: "The class's own sentence, with two numbers in curly braces: {16} is ten, and {6} on top."},
+		{Name: "sentence", Doc: "The class's own sentence, with two numbers in curly braces: the whole, and what is over ten."},
 	},
 	stops: factStops,
 	make:  makeTeens,

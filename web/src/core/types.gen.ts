@@ -1168,6 +1168,7 @@ export interface Step {
    * @maxItems 200
    */
   write: Write[];
+  focus?: Focus;
   /**
    * Played by itself, the example waits here.
    */
@@ -3592,6 +3593,41 @@ export interface Write {
    */
   parts?: string[];
 }
+/**
+ * What to look at, as zones, pieces and cells; where its moves and its writing tell it, it is left out.
+ */
+export interface Focus {
+  /**
+   * Zones of models, like ones or row 1.
+   *
+   * @maxItems 60
+   */
+  zones?: ZoneOf[];
+  /**
+   * Pieces of models.
+   *
+   * @maxItems 60
+   */
+  pieces?: PieceOf[];
+  /**
+   * Cells of the written method.
+   *
+   * @maxItems 200
+   */
+  cells?: CellAt[];
+}
+export interface ZoneOf {
+  model?: number;
+  zone: string;
+}
+export interface PieceOf {
+  model?: number;
+  select: Select;
+}
+export interface CellAt {
+  row: string;
+  place?: Place;
+}
 export interface Stroke {
   id: string;
   tool: 'pen' | 'line' | 'ring' | 'arrow' | 'highlighter';
@@ -3705,6 +3741,8 @@ export interface Frame {
   prompt: StepLine;
   written?: Written;
   lines: WrittenLine[];
+  focus: Focus1;
+  words?: string[];
   beats?: BoardView[];
   became?: Became[];
   ink: Stroke[];
@@ -3810,6 +3848,26 @@ export interface WrittenLine {
   cells?: string[];
   whole?: string;
   parts?: string[];
+}
+export interface Focus1 {
+  /**
+   * Zones of models, like ones or row 1.
+   *
+   * @maxItems 60
+   */
+  zones?: ZoneOf[];
+  /**
+   * Pieces of models.
+   *
+   * @maxItems 60
+   */
+  pieces?: PieceOf[];
+  /**
+   * Cells of the written method.
+   *
+   * @maxItems 200
+   */
+  cells?: CellAt[];
 }
 export interface Became {
   from: number[];

@@ -1,0 +1,111 @@
+package lesson
+
+import (
+	"slices"
+
+	"unitbloom/core/board"
+	"unitbloom/core/place"
+	"unitbloom/core/say"
+)
+
+// Focus is what a step looks at: zones and pieces of models, and cells of the written
+// work. What it names stands in full light.
+type Focus struct {
+	Zones  []ZoneOf  `json:"zones,omitempty" jsonschema:"maxItems=60" jsonschema_description:"Zones of models, like ones or row 1."`
+	Pieces []PieceOf `json:"pieces,omitempty" jsonschema:"maxItems=60" jsonschema_description:"Pieces of models."`
+	Cells  []CellAt  `json:"cells,omitempty" jsonschema:"maxItems=200" jsonschema_description:"Cells of the written method."`
+}
+
+// ZoneOf is a zone of a model, counted from 0.
+type ZoneOf struct {
+	Model int    `json:"model,omitempty" jsonschema:"minimum=0,maximum=3"`
+	Zone  string `json:"zone" jsonschema:"required,maxLength=60"`
+}
+
+// PieceOf is some pieces of a model, counted from 0.
+type PieceOf struct {
+	Model  int          `json:"model,omitempty" jsonschema:"minimum=0,maximum=3"`
+	Select board.Select `json:"select" jsonschema:"required"`
+}
+
+// CellAt is a cell of the written method; the sign's column has no place.
+type CellAt struct {
+	Row   string       `json:"row" jsonschema:"required,maxLength=40"`
+	Place *place.Place `json:"place,omitempty"`
+}
+
+// FocusAt is what step i of the scene looks at: what it says itself, or else where its
+// moves change something and what it writes; where nothing changes, the places that it
+// speaks of.
+func (s Scene) FocusAt(i int) Focus {
+	if i < 0 || i >= len(s.Steps) {
+		return Focus{}
+	}
+	step := s.Steps[i]
+	if step.Focus != nil {
+		return *step.Focus
+	}
+	var f Focus
+	before, at := s.At(i)
+	after, err := board.ApplyAll(before, step.Moves)
+	if err == nil && at == i {
+		for m := range after.Models {
+			f.changed(before, after, m)
+		}
+	}
+	for _, w := range step.Write {
+		if w.Kind == "cell" {
+			f.Cells = append(f.Cells, CellAt{w.Row, w.Place})
+		}
+		for _, sel := range w.Stands {
+			f.Pieces = append(f.Pieces, PieceOf{Select: sel})
+		}
+	}
+	if len(f.Zones)+len(f.Cells) == 0 {
+		f.spokenOf(before, step.Say.Message, step.Ask.Message, step.Look.Message)
+	}
+	return f
+}
+
+// changed adds the zones of a model in which a piece came, went or became another.
+func (f *Focus) changed(before, after board.Board, m int) {
+	var was board.Layout
+	if m < len(before.Models) {
+		was = before.Lay(m)
+	}
+	now := after.Lay(m)
+	c := was.ChangesTo(now)
+	add := func(zone string) {
+		z := ZoneOf{m, zone}
+		if zone != "" && !slices.Contains(f.Zones, z) {
+			f.Zones = append(f.Zones, z)
+		}
+	}
+	for _, p := range c.Changed {
+		add(p.Zone)
+	}
+	if len(c.Removed) == 0 {
+		return
+	}
+	for _, p := range was.Pieces {
+		if slices.Contains(c.Removed, p.ID) {
+			add(p.Zone)
+		}
+	}
+}
+
+// spokenOf adds the columns of the places that messages name.
+func (f *Focus) spokenOf(b board.Board, messages ...say.Message) {
+	for _, m := range messages {
+		for _, v := range m.Values {
+			if v.Place == nil || v.Role == say.Answer {
+				continue
+			}
+			z := ZoneOf{0, v.Place.Plural()}
+			has := slices.ContainsFunc(b.Lay(0).Zones, func(zone board.Zone) bool { return zone.ID == z.Zone })
+			if has && !slices.Contains(f.Zones, z) {
+				f.Zones = append(f.Zones, z)
+			}
+		}
+	}
+}

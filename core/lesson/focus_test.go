@@ -1,0 +1,92 @@
+package lesson_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"unitbloom/core/board"
+	"unitbloom/core/lesson"
+	"unitbloom/core/method"
+	"unitbloom/core/place"
+)
+
+func zonesOf(f lesson.Focus) []string {
+	var out []string
+	for _, z := range f.Zones {
+		out = append(out, z.Zone)
+	}
+	return out
+}
+
+// A step looks where its moves change something and at what it writes; one that only asks,
+// at the places that it speaks of.
+func TestAStepLooksAtWhatItIsAbout(t *testing.T) {
+	e, err := method.Make(method.Request{Method: "column-add", Args: []string{"146", "87"}, Options: map[string]string{"ask": "every step"}})
+	require.NoError(t, err)
+	sc := e.Scene
+	seen := 0
+	for i, s := range sc.Steps {
+		f := sc.FocusAt(i)
+		if len(s.Moves) > 0 && s.Moves[0].Kind == "bundle" {
+			seen++
+			assert.Contains(t, zonesOf(f), "tens")
+			assert.NotEmpty(t, f.Cells)
+			assert.NotEmpty(t, f.Pieces)
+		}
+		if s.Ask.Message.ID == "columnAdd.regroup" && seen == 0 {
+			assert.Contains(t, zonesOf(f), "ones")
+		}
+	}
+	assert.Positive(t, seen)
+	assert.Equal(t, lesson.Focus{}, sc.FocusAt(-1))
+	assert.Equal(t, lesson.Focus{}, sc.FocusAt(len(sc.Steps)))
+
+	own := lesson.Focus{Zones: []lesson.ZoneOf{{Zone: "hundreds"}}}
+	sc.Steps[3].Focus = &own
+	assert.Equal(t, own, sc.FocusAt(3), "what the step says itself goes before")
+}
+
+func TestAStepThatOnlyAsksLooksAtThePlacesItNames(t *testing.T) {
+	start, err := board.Parse("blocks 1h 4t 6o")
+	require.NoError(t, err)
+	sc := lesson.Scene{ID: "a", Start: start, Steps: []lesson.Step{step("look", false)}}
+	assert.Empty(t, zonesOf(sc.FocusAt(0)), "a text of the teacher's own names none")
+	e, err := method.Make(method.Request{Method: "read", Args: []string{"blocks 1h 4t 6o"}})
+	require.NoError(t, err)
+	var named []string
+	for i := range e.Scene.Steps {
+		named = append(named, zonesOf(e.Scene.FocusAt(i))...)
+	}
+	for _, p := range []place.Place{place.Ones, place.Tens, place.Hundreds} {
+		assert.Contains(t, named, p.Plural())
+	}
+}
+
+// Every zone that a step of any method looks at is on its board.
+func TestWhatIsLookedAtIsThere(t *testing.T) {
+	for _, spec := range method.Specs() {
+		e, err := method.Make(method.Request{Method: spec.ID, Args: spec.Sample})
+		require.NoError(t, err)
+		for i, s := range e.Scene.Steps {
+			before, _ := e.Scene.At(i)
+			after, err := board.ApplyAll(before, s.Moves)
+			require.NoError(t, err)
+			for _, z := range e.Scene.FocusAt(i).Zones {
+				there := false
+				for _, b := range []board.Board{before, after} {
+					if z.Model < len(b.Models) {
+						for _, zone := range b.Lay(z.Model).Zones {
+							there = there || zone.ID == z.Zone
+						}
+						for _, p := range b.Lay(z.Model).Pieces {
+							there = there || p.Zone == z.Zone
+						}
+					}
+				}
+				assert.True(t, there, "%s, step %d: %s", spec.ID, i+1, z.Zone)
+			}
+		}
+	}
+}
