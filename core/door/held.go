@@ -1,6 +1,7 @@
 package door
 
 import (
+	"maps"
 	"strconv"
 	"strings"
 
@@ -31,16 +32,24 @@ func (s *session) heldBack(sc lesson.Scene) held {
 	}
 	step := sc.Steps[s.step]
 	h := held{map[string]bool{}, map[place.Place]int{}, len(step.Moves) == 0 || step.Made(s.phase), true}
+	if step.Asks == say.Explain {
+		return h // a reason is asked for, of what the class knows already
+	}
 	for _, v := range step.Answer.Message.Values {
 		if v.Role == say.Answer {
 			h.add(v)
 		}
 	}
+	w := s.doc.Words
+	given := numerals(w.Plain(step.Say.Text(w) + " " + step.Ask.Text(w)))
+	if s.step > 0 {
+		before := sc.Steps[s.step-1]
+		maps.Copy(given, numerals(w.Plain(before.Say.Text(w)+" "+before.Answer.Text(w))))
+	}
+	maps.DeleteFunc(h.numbers, func(n string, _ bool) bool { return given[n] })
 	if step.Answer.Own == "" {
 		return h
 	}
-	w := s.doc.Words
-	given := numerals(w.Plain(step.Say.Text(w) + " " + step.Ask.Text(w)))
 	for n := range numerals(w.Plain(step.Answer.Own)) {
 		if !given[n] {
 			h.numbers[n] = true
@@ -81,9 +90,10 @@ func numerals(text string) map[string]bool {
 	return out
 }
 
-// count is a count as it may be seen.
+// count is a count as it may be seen. Where the pieces of a place are asked for, as many of
+// another are not the answer.
 func (h held) count(z board.Zone, text string) string {
-	if h.numbers[text] && h.moved {
+	if h.numbers[text] && h.moved && (z.Place == nil || len(h.places) == 0) {
 		return board.Hidden
 	}
 	if z.Place != nil {

@@ -82,6 +82,7 @@ func makeRead(r Request) (Example, error) {
 			line("read.why.answer"))
 	}
 	e, err := m.end(notation, total.String())
+	e.Scene.Title = "A number in pieces" // its notation would tell it
 	for _, c := range form {
 		e.like += c.Place.String() + strconv.Itoa(c.Count/10)
 	}

@@ -274,7 +274,7 @@ func (c *shortProduct) close() {
 	c.step(lesson.Step{
 		Say: line("columnAdd.whole"), Ask: line("multiply.read"), Answer: line("columnAdd.read.answer",
 			say.Form("form", say.Answer, c.now.Models[0].InPlay()), answerText("sum", written)),
-		Look: line("look.both"), Write: []lesson.Write{c.sentence(c.problem, written)},
+		Look: line("look.both"), Moves: []board.Move{{Kind: "tidy"}}, Write: []lesson.Write{c.sentence(c.problem, written)},
 	})
 	if c.bundled < place.Largest {
 		c.why(line("columnAdd.why", say.PlaceName("next", c.bundled+1)), line("multiply.why", say.PlaceName("place", c.bundled),

@@ -113,6 +113,9 @@ func (g *grid) height(r int) int {
 		}
 		lines = max(lines, (n+per-1)/per)
 	}
+	if r == 0 {
+		lines++ // for the digits of the start
+	}
 	return lines*pitch + rowGap
 }
 
@@ -206,7 +209,7 @@ func (g *grid) startDigits(l *board.Layout, y, h int) {
 			continue
 		}
 		i := p - place.Smallest
-		l.Decor = append(l.Decor, board.Decor{Kind: "startDigit", X: g.x[i] + g.w[i] - pitch, Y: y + (h-pitch)/2, W: pitch - 4, H: pitch,
+		l.Decor = append(l.Decor, board.Decor{Kind: "startDigit", X: g.x[i] + (g.w[i]-pitch)/2, Y: y + h - pitch - 2, W: pitch, H: pitch,
 			Text: digit, Zone: p.Plural()})
 	}
 }

@@ -36,6 +36,8 @@ export function PieceBoard({ model, index, scale, name, drop, tap, children }: P
   const flags = model.flags.join(' ');
   const draw = useCallback((p: Piece) => <PieceShape piece={p} flags={flags.split(' ')} />, [flags]);
   const selected = useLesson((s) => (s.selectedModel === index ? s.selected : none));
+  // While presenting, what has nothing to do goes to the next step, not to a piece.
+  const presenting = useLesson((s) => s.presenting);
   const origins = useLesson((s) => s.origins);
   const lit = useLesson((s) => s.lit);
   const layer = useRef<SVGSVGElement>(null);
@@ -54,7 +56,7 @@ export function PieceBoard({ model, index, scale, name, drop, tap, children }: P
         aria-roledescription={name}
         aria-label={`${name[0]!.toUpperCase()}${name.slice(1)}. Arrow keys go from piece to piece, Space selects, Control A selects all.`}
         tabIndex={0}
-        data-focus=""
+        data-focus={presenting ? undefined : ''}
         onKeyDown={cursor.onKeyDown}
         onFocus={cursor.onFocus}
         onBlur={cursor.onBlur}

@@ -28,9 +28,11 @@ export function Rings({ pieces }: { pieces: Piece[] }) {
 
 /** The loops round pieces that became another and are counted there: told apart from what was taken. */
 export function Loops({ pieces }: { pieces: Piece[] }) {
-  const isTrace = (p: Piece) => (p[7] & Mark.spent) > 0;
-  if (!pieces.some(isTrace)) return null;
-  return boxesRound(pieces, isTrace).map((b, i) => (
+  const looks = new Set(pieces.filter((p) => p[7] & Mark.spent).map((p) => p[1]));
+  const boxes = [...looks].flatMap((look) =>
+    boxesRound(pieces, (p) => p[1] === look && (p[7] & Mark.spent) > 0),
+  );
+  return boxes.map((b, i) => (
     <rect
       key={i}
       className="loop"

@@ -77,7 +77,7 @@ export function PresentPage() {
         <Button onClick={reveal} disabled={!frame.open}>
           Reveal
         </Button>
-        <Button type="primary" onClick={forward}>
+        <Button type="primary" onClick={forward} data-focus="">
           Next
         </Button>
         <Button onClick={toggleFullScreen}>Full screen</Button>

@@ -30,7 +30,9 @@ export function Lines({ lines }: { lines: WrittenLine[] }) {
                 {group.map((row, n) => (
                   <tr key={n}>
                     {(row.cells ?? []).map((cell, k) => (
-                      <td key={k}>{cell}</td>
+                      <td key={k} className={cx(/\d/.test(cell) ? 'number' : '')}>
+                        {cell}
+                      </td>
                     ))}
                   </tr>
                 ))}
