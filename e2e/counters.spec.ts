@@ -54,14 +54,23 @@ test('parts go over one by one, change places, and stand in all ways', async ({ 
   await expect(page.locator('.mat-caption')).toHaveText(['5 + 1', '4 + 2', '3 + 3', '2 + 4', '1 + 5']);
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Parts', exact: true }).click();
-  await page.getByRole('button', { name: 'All ways', exact: true }).click();
+  await page.getByRole('button', { name: 'All ways as counters', exact: true }).click();
   await expect(page.locator('.mat-caption')).toHaveCount(7);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Parts', exact: true }).click();
+  await page.getByRole('button', { name: 'All ways beside it', exact: true }).click();
+  await expect(page.locator('figure .mat-caption')).toHaveCount(7);
+  await expect(says(page, 'numeral')).toHaveText('6');
 });
 
 test('counters are shared round by round, gathered, and made into groups of a size', async ({ page }) => {
   await open(page, [counters(14)], ['shared', 'numeral']);
   await page.getByRole('button', { name: 'Groups', exact: true }).click();
   for (let n = 0; n < 4; n++) await page.getByRole('button', { name: 'Groups: one more' }).click();
+  await page.getByRole('button', { name: 'Deal one', exact: true }).click();
+  await expect(says(page, 'shared')).toHaveText('1, 0, 0, 0, and 13 left over');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Groups', exact: true }).click();
   await page.getByRole('button', { name: 'Deal one round' }).click();
   await expect(says(page, 'shared')).toHaveText('4 groups of 1, 10 left over');
   await page.getByRole('button', { name: 'Share all' }).click();

@@ -4,7 +4,7 @@ const decimals = { bottom: 'hundredths', cards: true };
 
 test('the whole number goes × 10 while the point stays, from a start row above', async ({ page }) => {
   await open(page, [discs({ ones: 3, hundredths: 5 }, decimals)], ['numeral']);
-  const point = page.locator('circle.point');
+  const point = page.locator('.point circle');
   const before = (await point.boundingBox())!;
   await page.getByRole('button', { name: 'Shift digits' }).click();
   await page.getByRole('button', { name: '× 10', exact: true }).click();

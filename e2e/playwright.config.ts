@@ -6,7 +6,7 @@ export default defineConfig({
   outputDir: './results',
   timeout: 60_000,
   expect: { timeout: 15_000 },
-  workers: 3,
+  workers: 2,
   forbidOnly: true,
   // A run that nobody watches names what failed at its end, and gives a busy machine a second try;
   // what needed it is listed as flaky.

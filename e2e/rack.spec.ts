@@ -49,7 +49,7 @@ test('by keys, by typing, and home', async ({ page }) => {
   await expect(says(page, 'placeWords')).toHaveText('four ten two');
   await expect(says(page, 'pushes')).toHaveText('2');
   await type(page, '51');
-  await expect(page.getByRole('alert')).toHaveText('51 does not fit. A rack of 5 rows holds 50.');
+  await expect(page.getByRole('alert')).toContainText('51 needs 6 rows. The rack has 5.');
   await page.getByRole('button', { name: 'One row fewer' }).click();
   await expect(page.getByRole('alert')).toContainText('Row 5 has 2 beads on the reading side.');
   await page.getByRole('button', { name: 'One row more' }).click();

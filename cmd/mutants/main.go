@@ -182,7 +182,8 @@ func try(dir string, others []string, m mutant, wait time.Duration) (compiles, n
 
 // tested is the command that runs the tests of a package, with few random cases.
 func tested(tests string, wait time.Duration, more ...string) *exec.Cmd {
-	cmd := exec.Command("go", append(append([]string{"test", "-failfast", "-vet=off", "-timeout", wait.String()}, more...), tests)...)
+	cmd := exec.Command("go", append(append([]string{"test", "-failfast", "-vet=off", "-timeout", wait.String()},
+		more...), tests)...)
 	cmd.Env = append(os.Environ(), "UNITBLOOM_CASES=60", "UNITBLOOM_MUTANT=1")
 	return cmd
 }

@@ -69,7 +69,8 @@ func splitSigned(raw []string) (flags, args []string) {
 			return flags, append(args, raw[i+1:]...)
 		default:
 			flags = append(flags, token)
-			takesValue := token == "--model" || token == "--batch" || token == "--set" || token == "--words" || token == "--seed" || token == "--title"
+			takesValue := token == "--model" || token == "--batch" || token == "--set" || token == "--words" ||
+				token == "--seed" || token == "--title"
 			if takesValue && i+1 < len(raw) {
 				i++
 				flags = append(flags, raw[i])

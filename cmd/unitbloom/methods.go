@@ -100,13 +100,15 @@ func printLadder(cmd *cobra.Command, r method.Request, n int, seed uint64, asJSO
 		if err != nil {
 			return err
 		}
-		out = append(out, rung{another{one.Method, one.Args, e.Scene.Made.Problem, e.Scene.Made.Answer}, one.Harder.Text(e.Words)})
+		out = append(out, rung{another{one.Method, one.Args, e.Scene.Made.Problem, e.Scene.Made.Answer},
+			one.Harder.Text(e.Words)})
 	}
 	if asJSON {
 		return encode(cmd.OutOrStdout(), out)
 	}
 	for _, one := range out {
-		fmt.Fprintln(cmd.OutOrStdout(), strings.TrimSpace(strings.Join(append([]string{one.Method}, one.Args...), " ")+"\t"+one.Harder))
+		fmt.Fprintln(cmd.OutOrStdout(), strings.TrimSpace(strings.Join(append([]string{one.Method}, one.Args...),
+			" ")+"\t"+one.Harder))
 	}
 	return nil
 }

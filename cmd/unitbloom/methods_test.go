@@ -89,7 +89,8 @@ func TestParallelRepeatsWithItsSeed(t *testing.T) {
 // told with its number, and nothing is written.
 func TestAListBecomesALesson(t *testing.T) {
 	t.Parallel()
-	out, errs, status := runs(t, "58 + 67\n\nshare,97,4\n4002 - 1567\n24 × 3\n9 = 4 + ?\n", "lesson", "-", "--title", "Mixed")
+	out, errs, status := runs(t, "58 + 67\n\nshare,97,4\n4002 - 1567\n24 × 3\n9 = 4 + ?\n", "lesson", "-", "--title",
+		"Mixed")
 	require.Zero(t, status, errs)
 	l, err := lesson.Import([]byte(out))
 	require.NoError(t, err)
@@ -101,7 +102,8 @@ func TestAListBecomesALesson(t *testing.T) {
 			require.NoError(t, o.Err)
 		}
 	}
-	assert.Equal(t, []string{"column-add 125", "share 24 remainder 1", "column-subtract 2435", "short-multiply 72", "unknown 5"}, made)
+	assert.Equal(t, []string{"column-add 125", "share 24 remainder 1", "column-subtract 2435", "short-multiply 72",
+		"unknown 5"}, made)
 	out, errs, status = runs(t, "58 + 67\nmany\n3 -\n", "lesson", "-")
 	assert.Equal(t, 1, status)
 	assert.Empty(t, out)
@@ -116,7 +118,8 @@ func TestAListBecomesALesson(t *testing.T) {
 // respect, which is told.
 func TestASetRises(t *testing.T) {
 	t.Parallel()
-	for _, problem := range [][]string{{"column-add", "34", "25"}, {"column-subtract", "58", "-", "23"}, {"short-multiply", "24", "x", "2"}} {
+	for _, problem := range [][]string{{"column-add", "34", "25"}, {"column-subtract", "58", "-", "23"},
+		{"short-multiply", "24", "x", "2"}} {
 		out, errs, status := runs(t, "", append(append([]string{"parallel"}, problem...), "--set", "10", "--json")...)
 		require.Zero(t, status, errs)
 		var set []struct {

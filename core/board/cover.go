@@ -272,9 +272,12 @@ func (c cloak) said(m say.Message) say.Message {
 // a cover.
 var (
 	openCodes = []string{
-		"unknown-move", "no-model", "bad-field", "bad-option", "bad-count", "bad-number", "no-piece", "no-larger", "no-smaller",
-		"no-cover", "no-zone", "not-mat", "kept-full", "no-kept", "models-full", "last-model", "covers-full", "covered", "two-colours",
-		"counters-whole", "no-row", "rack-whole", "cubes-whole", "columns-span", "no-frame", "no-frames", "no-group", "no-groups",
+		"unknown-move", "no-model", "bad-field", "bad-option", "bad-count", "bad-number", "no-piece", "no-larger",
+		"no-smaller",
+		"no-cover", "no-zone", "not-mat", "kept-full", "no-kept", "models-full", "last-model", "covers-full", "covered",
+		"two-colours",
+		"counters-whole", "no-row", "rack-whole", "cubes-whole", "columns-span", "no-frame", "no-frames", "no-group",
+		"no-groups",
 		"only-copy", "unknown-piece",
 	}
 	namedCodes = []string{"too-few", "mixed-places", "none-here", "only-here", "spent"}

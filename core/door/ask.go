@@ -144,8 +144,9 @@ func judge(s *session, a TextArgs) (Verdict, error) {
 	if err != nil {
 		return Verdict{}, err
 	}
-	out := Verdict{Text: w.Spell(v.Text), State: v.State, Said: v.Said.Text(w), Solved: w.Spell(v.Solved), Answer: w.Spell(v.Answer),
-		Arrow: w.Spell(v.Arrow)}
+	out := Verdict{Text: w.Spell(v.Text), State: v.State, Said: v.Said.Text(w), Solved: w.Spell(v.Solved),
+		Answer: w.Spell(v.Answer),
+		Arrow:  w.Spell(v.Arrow)}
 	if _, ok := s.current(); !ok {
 		return out, nil
 	}

@@ -63,7 +63,8 @@ func (d *Door) Call(op string, arg []byte) (out []byte) {
 	defer func() {
 		if r := recover(); r != nil {
 			restore()
-			out = refusal(Failure{Code: CodeFault, Text: fmt.Sprintf("Something went wrong in the core (%s: %v). The board is as it was.", op, r)})
+			out = refusal(Failure{Code: CodeFault,
+				Text: fmt.Sprintf("Something went wrong in the core (%s: %v). The board is as it was.", op, r)})
 		}
 	}()
 	if !ok {

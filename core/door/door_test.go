@@ -264,7 +264,8 @@ func TestHandsOnAnOpenQuestionComeAfterItsMoves(t *testing.T) {
 	sc, _ := d.document().Scene("n")
 	assert.Equal(t, "10", sc.Steps[at].Total)
 	assert.Equal(t, "110", sc.Steps[at+1].Total)
-	assert.Equal(t, `phase: step 1 has no phase "later"`, d.try("show", map[string]any{"scene": "n", "step": 0, "phase": "later"}, nil))
+	assert.Equal(t, `phase: step 1 has no phase "later"`,
+		d.try("show", map[string]any{"scene": "n", "step": 0, "phase": "later"}, nil))
 }
 
 func TestACapturedQuestionHasAKind(t *testing.T) {
@@ -273,12 +274,14 @@ func TestACapturedQuestionHasAKind(t *testing.T) {
 	d.apply(`{"kind":"place","amount":"3 ones"}`)
 	d.call("endStep", map[string]any{"say": "Three.", "ask": "How many?", "asks": "look", "answer": "3"}, nil)
 	d.apply(`{"kind":"place","amount":"4 ones"}`)
-	d.call("endCapture", map[string]any{"id": "c", "title": "Mine", "ask": "Will there be more?", "asks": "predict", "answer": "Yes."}, nil)
+	d.call("endCapture", map[string]any{"id": "c", "title": "Mine", "ask": "Will there be more?", "asks": "predict",
+		"answer": "Yes."}, nil)
 	sc, _ := d.document().Scene("c")
 	assert.Equal(t, []say.Kind{say.Look, say.Predict}, []say.Kind{sc.Steps[0].Asks, sc.Steps[1].Asks})
 	var f shown
 	d.call("show", map[string]any{"scene": "c", "step": 0, "phase": "asked"}, &f)
-	assert.Equal(t, board.Hidden, f.Board.Models[0].Zones[len(f.Board.Models[0].Zones)-1].Count, "an answer in her own words is held back too")
+	assert.Equal(t, board.Hidden, f.Board.Models[0].Zones[len(f.Board.Models[0].Zones)-1].Count,
+		"an answer in her own words is held back too")
 	d.call("editStep", map[string]any{"scene": "c", "step": 0, "asks": "decide"}, nil)
 	sc, _ = d.document().Scene("c")
 	assert.Equal(t, say.Decide, sc.Steps[0].Asks)

@@ -32,7 +32,8 @@ func TestTheWrittenMethodFollowsTheHandOnAFreeBoard(t *testing.T) {
 		require.Contains(t, string(raw), `"ok"`)
 		return grid(d.shown("a", 0, false).Written)
 	}
-	assert.Equal(t, map[string]string{"addend 1 tens": "2", "addend 1 ones": "8", "addend 2 tens": "1", "addend 2 ones": "5", "addend 2 ": "+"},
+	assert.Equal(t, map[string]string{"addend 1 tens": "2", "addend 1 ones": "8", "addend 2 tens": "1",
+		"addend 2 ones": "5", "addend 2 ": "+"},
 		move(`{"kind":"build","amount":"28 + 15"}`))
 	after := move(`{"kind":"bundle","place":"ones"}`)
 	assert.Equal(t, "1", after["mark tens"])

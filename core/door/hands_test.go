@@ -17,7 +17,8 @@ import (
 
 // boards are one of each model, with pieces enough for most of its verbs.
 var boards = []string{
-	"blocks 2h 14t 23o", "counters 2x5: 8 + 5", "counters 3 @ 4 4 3", "cubes 2T 5a4b 12", "discs 1th 3h 12t 4o 6.t", "rack 2: 6 8",
+	"blocks 2h 14t 23o", "counters 2x5: 8 + 5", "counters 3 @ 4 4 3", "cubes 2T 5a4b 12", "discs 1th 3h 12t 4o 6.t",
+	"rack 2: 6 8",
 }
 
 // idsOf are the pieces of the first model, as a host sees them.
@@ -79,15 +80,19 @@ func TestEveryVerbDoesWhatItSays(t *testing.T) {
 func TestUndoAndRedoGoThroughEveryBoard(t *testing.T) {
 	acts := map[string][]string{
 		"blocks 2h 14t 23o": {`{"kind":"bundle","place":"ones"}`,
-			`{"kind":"take","pieces":[{"place":"ones","count":4}]}`, `{"kind":"unbundle","place":"hundreds"}`, `{"kind":"ring","pieces":[{"place":"tens","count":10}]}`, `{"kind":"fewest"}`},
+			`{"kind":"take","pieces":[{"place":"ones","count":4}]}`, `{"kind":"unbundle","place":"hundreds"}`,
+			`{"kind":"ring","pieces":[{"place":"tens","count":10}]}`, `{"kind":"fewest"}`},
 		"counters 2x5: 8 + 5": {`{"kind":"flip","pieces":[{"count":3}]}`, `{"kind":"groups","count":4}`,
 			`{"kind":"share"}`, `{"kind":"gather"}`, `{"kind":"array","rows":3,"columns":4}`, `{"kind":"turn","frame":1}`},
 		"cubes 2T 5a4b 12": {`{"kind":"snap","train":1,"after":4}`, `{"kind":"join","train":1,"with":2}`,
 			`{"kind":"tower","train":2}`, `{"kind":"open"}`, `{"kind":"colourTrains"}`},
 		"discs 1th 3h 12t 4o 6.t": {`{"kind":"bundle","place":"tens"}`, `{"kind":"shift","by":1}`,
-			`{"kind":"cards","shown":true,"to":"thousandths"}`, `{"kind":"groups","count":3}`, `{"kind":"share","place":"thousands"}`},
+			`{"kind":"cards","shown":true,"to":"thousandths"}`, `{"kind":"groups","count":3}`,
+			`{"kind":"share","place":"thousands"}`},
 		"rack 2: 6 8": {`{"kind":"slide","rows":[{"row":1,"to":10}]}`,
-			`{"kind":"ring","beads":[{"row":1,"from":1,"to":5}]}`, `{"kind":"ring","beads":[{"row":2,"from":1,"to":3}],"beside":true}`, `{"kind":"home"}`, `{"kind":"build","amount":"14"}`},
+			`{"kind":"ring","beads":[{"row":1,"from":1,"to":5}]}`,
+			`{"kind":"ring","beads":[{"row":2,"from":1,"to":3}],"beside":true}`, `{"kind":"home"}`,
+			`{"kind":"build","amount":"14"}`},
 	}
 	for notation, moves := range acts {
 		d := openBoard(t, notation)

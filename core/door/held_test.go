@@ -130,7 +130,8 @@ func (g given) notShown(v say.Value, ofPlaces bool) {
 				assert.Falsef(g.t, z.Place != nil && *z.Place == *v.Place && z.Count == v.Text, "%s, step %d: %s %s",
 					g.name, g.Step+1, z.ID, v.Text)
 			default:
-				told := strings.FieldsFunc(g.before+" "+g.Prompt.Say+" "+g.Prompt.Ask, func(r rune) bool { return !strings.ContainsRune("0123456789.", r) })
+				told := strings.FieldsFunc(g.before+" "+g.Prompt.Say+" "+g.Prompt.Ask,
+					func(r rune) bool { return !strings.ContainsRune("0123456789.", r) })
 				known := slices.ContainsFunc(told, func(n string) bool { return strings.Trim(n, ".") == v.Text })
 				if _, err := number.Parse(v.Text); err == nil && !known && (z.Place == nil || !ofPlaces) {
 					assert.NotEqualf(g.t, v.Text, z.Count, "%s, step %d: %s", g.name, g.Step+1, z.ID)

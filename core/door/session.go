@@ -307,7 +307,8 @@ func addSet(s *session, a SetArgs) (Update, error) {
 		return Update{}, board.BadCount(a.Count, 2, 20)
 	}
 	made := sc.Made
-	rungs, err := method.Ladder(method.Request{Method: made.Method, Args: made.Args, Model: made.Model, Options: made.Options},
+	rungs, err := method.Ladder(method.Request{Method: made.Method, Args: made.Args, Model: made.Model,
+		Options: made.Options},
 		a.Count, a.Seed)
 	if err != nil {
 		return Update{}, err
@@ -474,7 +475,8 @@ func setScene(s *session, a SceneArgs) (Update, error) {
 			sc.Title = *a.Title
 		}
 		if a.Show != nil {
-			if was, now := slices.Contains(sc.Show, showWritten), slices.Contains(*a.Show, showWritten); was != now && len(sc.Steps) == 0 {
+			if was, now := slices.Contains(sc.Show, showWritten), slices.Contains(*a.Show, showWritten); was != now &&
+				len(sc.Steps) == 0 {
 				var err error
 				if sc.Start, err = followed(sc.Start, now); err != nil {
 					return err

@@ -55,7 +55,8 @@ func TestAClassWithADecimalCommaTypesAndReadsIt(t *testing.T) {
 	assert.NotContains(t, string(drawn), `"0.01"`)
 	d.apply(`{"kind":"digits","number":"3,50"}`)
 	assert.Equal(t, "3,50", d.frame("a", 0).Board.Models[0].Settings["digits"])
-	assert.Contains(t, d.try("apply", map[string]any{"move": json.RawMessage(`{"kind":"build","amount":"3,5,1"}`)}, nil), "3,05")
+	assert.Contains(t, d.try("apply", map[string]any{"move": json.RawMessage(`{"kind":"build","amount":"3,5,1"}`)}, nil),
+		"3,05")
 }
 
 func TestSentencesAreJudgedAsTheClassWritesThem(t *testing.T) {
@@ -75,7 +76,8 @@ func TestSentencesAreJudgedAsTheClassWritesThem(t *testing.T) {
 func TestExamplesAreSpelledWherePeopleReadThem(t *testing.T) {
 	ungrouped := regexp.MustCompile(`\d\.\d|\d{4}`)
 	d := commas(t, "discs 0")
-	for id, typed := range map[string]string{"sum": "1 567 + 2,75", "less": "4 002 − 1 567", "shift": "120 ÷ 100", "times": "1 260 × 4",
+	for id, typed := range map[string]string{"sum": "1 567 + 2,75", "less": "4 002 − 1 567", "shift": "120 ÷ 100",
+		"times":  "1 260 × 4",
 		"shared": "9 700 ÷ 4", "unknown": "? + 7 = 15"} {
 		var plain struct{ Problem string }
 		d.call("preview", map[string]any{"typed": typed}, &plain)
@@ -121,7 +123,8 @@ func TestAListIsReadAsTheClassWritesIt(t *testing.T) {
 		Lesson lesson.Lesson
 		Faults []door.LineFault
 	}
-	desk{t: t, door: door.New()}.call("fromList", map[string]any{"title": "Sums", "list": "2,5 + 1,75\ncolumn-add,146,87", "words": words},
+	desk{t: t, door: door.New()}.call("fromList", map[string]any{"title": "Sums",
+		"list": "2,5 + 1,75\ncolumn-add,146,87", "words": words},
 		&out)
 	require.Empty(t, out.Faults)
 	assert.Equal(t, words, out.Lesson.Words)

@@ -79,7 +79,8 @@ func (s *session) titleOf(sc lesson.Scene) string {
 
 func (s *session) stepLine(step lesson.Step, misfit error) StepLine {
 	w := s.doc.Words
-	line := StepLine{Say: step.Say.Text(w), Ask: step.Ask.Text(w), Asks: step.Asks, Answer: step.Answer.Text(w), Look: step.Look.Text(w),
+	line := StepLine{Say: step.Say.Text(w), Ask: step.Ask.Text(w), Asks: step.Asks, Answer: step.Answer.Text(w),
+		Look:  step.Look.Text(w),
 		Moves: len(step.Moves), Pause: step.Pause}
 	if misfit != nil {
 		line.Misfit = misfit.Error()
@@ -232,7 +233,8 @@ type ReadOut struct {
 
 func (s *session) frame() Frame {
 	sc, ok := s.current()
-	f := Frame{Rev: s.rev, Scene: s.scene, Step: s.step, Steps: len(sc.Steps), Phase: s.phase, Open: s.phase.Open(), Lines: []WrittenLine{},
+	f := Frame{Rev: s.rev, Scene: s.scene, Step: s.step, Steps: len(sc.Steps), Phase: s.phase, Open: s.phase.Open(),
+		Lines: []WrittenLine{},
 		Board: BoardView{Models: []ModelView{}}, Ink: orNone(sc.Ink), Notes: orNone(sc.Notes),
 		Ways: []WayView{}}
 	f.CanUndo, f.CanRedo = s.canTravel()
@@ -331,7 +333,8 @@ func (s *session) modelHead(b board.Board, i int, l board.Layout, sc lesson.Scen
 	}
 	m := ModelHead{
 		Kind: b.Models[i].Kind(), Title: tile.Title, Width: tile.Width, Linked: tile.Linked, W: l.W, H: l.H,
-		Flags: orNone(l.Flags), Settings: orMap(maps.Clone(l.Settings)), Counts: orMap(maps.Clone(l.Counts)), Decor: orNone(l.Decor),
+		Flags: orNone(l.Flags), Settings: orMap(maps.Clone(l.Settings)), Counts: orMap(maps.Clone(l.Counts)),
+		Decor:  orNone(l.Decor),
 		Covers: []CoverView{}, Kept: []KeptView{}, ReadOuts: []ReadOut{},
 	}
 	for _, c := range b.CoversOn(i) {
@@ -612,7 +615,8 @@ func (s *session) following(sc lesson.Scene, b board.Board) *Written {
 		if c.Place != nil {
 			top, low = max(top, *c.Place), min(low, *c.Place)
 		}
-		w.Cells = append(w.Cells, cellOf(lesson.Write{Kind: "cell", Row: c.Row, Place: c.Place, Text: c.Text, Stands: c.Stands}, b, false))
+		w.Cells = append(w.Cells, cellOf(lesson.Write{Kind: "cell", Row: c.Row, Place: c.Place, Text: c.Text,
+			Stands: c.Stands}, b, false))
 	}
 	for p := top; p >= low; p-- {
 		w.Places = append(w.Places, p.Plural())

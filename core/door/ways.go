@@ -112,8 +112,10 @@ func (s *session) wayViews(b board.Board) []WayView {
 	views := []WayView{}
 	w := s.doc.Words
 	for i, way := range s.waysHere() {
-		v := WayView{Name: way.name, Text: w.Spell(way.Sum + " = " + say.Int("n", say.Given, way.Total).Text), Model: way.model,
-			Whole: w.Spell(say.Int("n", say.Given, way.Total).Text), Parts: way.Branches(), Colour: i % maxWays, Rings: [][]board.PieceID{}}
+		v := WayView{Name: way.name, Text: w.Spell(way.Sum + " = " + say.Int("n", say.Given, way.Total).Text),
+			Model: way.model,
+			Whole: w.Spell(say.Int("n", say.Given, way.Total).Text), Parts: way.Branches(), Colour: i % maxWays,
+			Rings: [][]board.PieceID{}}
 		if way.step == s.step && way.model < len(b.Models) && !b.IsCovered(way.model) {
 			v.Rings = way.Rings
 		}

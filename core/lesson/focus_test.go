@@ -23,7 +23,8 @@ func zonesOf(f lesson.Focus) []string {
 // A step looks where its moves change something and at what it writes; one that only asks,
 // at the places that it speaks of.
 func TestAStepLooksAtWhatItIsAbout(t *testing.T) {
-	e, err := method.Make(method.Request{Method: "column-add", Args: []string{"146", "87"}, Options: map[string]string{"ask": "every step"}})
+	e, err := method.Make(method.Request{Method: "column-add", Args: []string{"146", "87"},
+		Options: map[string]string{"ask": "every step"}})
 	require.NoError(t, err)
 	sc := e.Scene
 	seen := 0

@@ -171,7 +171,8 @@ func TestALessonDoesNotOutgrowItsFile(t *testing.T) {
 	assert.Greater(t, len(text(t, l)), lesson.MaxBytes*9/10, "and not before")
 	smaller, err := lesson.Apply(l, lesson.Edit{Kind: "ink", Scene: "a", Erase: []string{"s0", "s1"}})
 	require.NoError(t, err)
-	_, err = lesson.Apply(smaller, lesson.Edit{Kind: "setLesson", Head: &lesson.Head{Title: "Full", Words: say.Vocabulary{}}})
+	_, err = lesson.Apply(smaller, lesson.Edit{Kind: "setLesson", Head: &lesson.Head{Title: "Full",
+		Words: say.Vocabulary{}}})
 	require.NoError(t, err, "what does not make it too long still works")
 	back := smaller
 	for _, e := range lesson.Difference(smaller, l) {

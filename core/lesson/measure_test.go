@@ -112,7 +112,8 @@ func TestEveryPartOfALessonIsReckoned(t *testing.T) {
 		"covers": func(l *Lesson) {
 			b := &l.Scenes[0].Start
 			for i := range board.MaxCovers {
-				b.Covers = append(b.Covers, board.Cover{Zone: strings.Repeat("z", 60), At: &board.Rect{X: -20000 + i, Y: -20000, W: 20000, H: 20000}})
+				b.Covers = append(b.Covers, board.Cover{Zone: strings.Repeat("z", 60), At: &board.Rect{X: -20000 + i, Y: -20000,
+					W: 20000, H: 20000}})
 			}
 			l.Scenes[0].Title = long
 		},

@@ -37,8 +37,10 @@ func TestTheKindTellsTheOrder(t *testing.T) {
 		phases []lesson.Phase
 		boards []string // at rest, in each phase
 	}{
-		{step(say.Predict, true, add), []lesson.Phase{lesson.Asked, lesson.Moved}, []string{"blocks 0", "blocks 0", "blocks 1o"}},
-		{step(say.Decide, true, add), []lesson.Phase{lesson.Asked, lesson.Answered}, []string{"blocks 0", "blocks 0", "blocks 0"}},
+		{step(say.Predict, true, add), []lesson.Phase{lesson.Asked, lesson.Moved}, []string{"blocks 0", "blocks 0",
+			"blocks 1o"}},
+		{step(say.Decide, true, add), []lesson.Phase{lesson.Asked, lesson.Answered}, []string{"blocks 0", "blocks 0",
+			"blocks 0"}},
 		{step("", true, add), []lesson.Phase{lesson.Asked, lesson.Answered}, []string{"blocks 0", "blocks 0", "blocks 0"}},
 		{step(say.Look, true, add), []lesson.Phase{lesson.Asked}, []string{"blocks 0", "blocks 1o"}},
 		{step(say.Say, true, add), []lesson.Phase{lesson.Asked}, []string{"blocks 0", "blocks 1o"}},
@@ -64,7 +66,8 @@ func TestForwardAndBackGoTheSameWay(t *testing.T) {
 	b, err := board.Parse("blocks 0")
 	require.NoError(t, err)
 	l := lesson.Lesson{Scenes: []lesson.Scene{
-		{ID: "a", Start: b, Steps: []lesson.Step{step(say.Predict, true, add), step("", false, add), step(say.Look, true, add)}},
+		{ID: "a", Start: b, Steps: []lesson.Step{step(say.Predict, true, add), step("", false, add),
+			step(say.Look, true, add)}},
 		{ID: "free", Start: b},
 		{ID: "b", Start: b, Steps: []lesson.Step{step(say.Decide, true, add)}},
 	}}

@@ -26,7 +26,8 @@ func UpgradeEdits(format int, raw []byte) ([]byte, error) {
 	return upgraded(format, raw, func(u upgrader) func(json.RawMessage) (json.RawMessage, error) { return u.edits })
 }
 
-func upgraded(format int, raw []byte, of func(upgrader) func(json.RawMessage) (json.RawMessage, error)) ([]byte, error) {
+func upgraded(format int, raw []byte, of func(upgrader) func(json.RawMessage) (json.RawMessage, error)) ([]byte,
+	error) {
 	if format < 1 || format > Format {
 		return nil, fmt.Errorf("format: %d is not from 1 to %d", format, Format)
 	}

@@ -67,7 +67,8 @@ func makeBonds(r Request) (Example, error) {
 	}
 	m.step(opening)
 	pair := func(first int) lesson.Write {
-		return row(strconv.Itoa(first), strconv.Itoa(n-first), m.sentence(sumText([2]int{first, n - first}), strconv.Itoa(n)).Text)
+		return row(strconv.Itoa(first), strconv.Itoa(n-first), m.sentence(sumText([2]int{first, n - first}),
+			strconv.Itoa(n)).Text)
 	}
 	for first := n - least; first >= least; first-- {
 		s := lesson.Step{
@@ -101,7 +102,8 @@ func makeBonds(r Request) (Example, error) {
 	if err := m.seen(false, m.bondSights(n)...); err != nil {
 		return Example{}, err
 	}
-	m.key(lesson.Step{Say: line("bonds.table"), Ask: line("bonds.many"), Answer: line("bonds.many.answer", answer("pairs", pairs))})
+	m.key(lesson.Step{Say: line("bonds.table"), Ask: line("bonds.many"), Answer: line("bonds.many.answer",
+		answer("pairs", pairs))})
 	if pairs > 2 {
 		m.why(line("bonds.sure"), line("bonds.sure.answer", given("most", n-least), given("least", least)))
 	}

@@ -192,7 +192,8 @@ func (c *columnAddition) foretell() {
 	for _, p := range c.over {
 		names = append(names, c.r.words().PlaceName(p, 2))
 	}
-	s := lesson.Step{Ask: line("columnAdd.which"), Answer: line("columnAdd.which.answer", answerText("places", listed(names))),
+	s := lesson.Step{Ask: line("columnAdd.which"), Answer: line("columnAdd.which.answer",
+		answerText("places", listed(names))),
 		Look: line("look.place-by-place")}
 	if len(names) == 0 {
 		s.Answer = line("columnAdd.which.none")

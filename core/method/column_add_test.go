@@ -269,8 +269,10 @@ func TestTypedProblems(t *testing.T) {
 		assert.Equal(t, "146 + 87", e.Plain().Problem)
 	}
 	for typed, id := range map[string]string{
-		"4 002 - 1 567": "column-subtract", "96 ÷ 4": "share", "3.05 × 10": "shift", "640 / 100": "shift", "? + 7 = 15": "unknown", "7 x 6": "array", "146": "build", "1 + 2 + 3": "column-add",
-		"24 × 3": "short-multiply", "3 x 24": "short-multiply", "30 × 4": "unit-fact", "0.3 × 4": "unit-fact", "12 × 12": "array",
+		"4 002 - 1 567": "column-subtract", "96 ÷ 4": "share", "3.05 × 10": "shift", "640 / 100": "shift",
+		"? + 7 = 15": "unknown", "7 x 6": "array", "146": "build", "1 + 2 + 3": "column-add",
+		"24 × 3": "short-multiply", "3 x 24": "short-multiply", "30 × 4": "unit-fact", "0.3 × 4": "unit-fact",
+		"12 × 12": "array",
 		"126 * 4": "short-multiply", "300 × 40": "unit-fact",
 	} {
 		r, err := method.Typed("", typed)

@@ -103,8 +103,10 @@ func (c *columnSubtraction) size() {
 		id = "minusColumn.size.less"
 	}
 	c.key(lesson.Step{
-		Ask: line("minusColumn.size", text("problem", c.written[0].String()+" − "+c.written[1].String()), say.Number("bound", say.Given, bound)),
-		Answer: line(id, say.Number("bound", say.Given, bound), say.PlaceName("place", top), say.Number("have", say.Given, restA),
+		Ask: line("minusColumn.size", text("problem", c.written[0].String()+" − "+c.written[1].String()),
+			say.Number("bound", say.Given, bound)),
+		Answer: line(id, say.Number("bound", say.Given, bound), say.PlaceName("place", top), say.Number("have", say.Given,
+			restA),
 			say.Number("go", say.Given, restB)),
 		Look: line("look.first-digits"),
 	})
@@ -149,7 +151,8 @@ func (c *columnSubtraction) exchange(p place.Place) {
 			return w
 		}
 		at := []say.Value{say.PlaceName("place", p), say.PlaceName("from", from), say.PlaceName("to", to),
-			say.PlaceName("next", p+1), say.Pieces("left", say.Given, c.has[from], from), say.Pieces("now", say.Given, c.has[to], to)}
+			say.PlaceName("next", p+1), say.Pieces("left", say.Given, c.has[from], from), say.Pieces("now", say.Given,
+				c.has[to], to)}
 		s := lesson.Step{
 			Say:   line("minusColumn.go-on", at...),
 			Look:  line("look.place", say.PlaceName("place", to)),
@@ -223,7 +226,8 @@ func (c *columnSubtraction) check() {
 	switch {
 	case !c.checks:
 	case c.r.Options["check"] == "by the estimate" && c.sized != "":
-		c.step(lesson.Step{Say: line(c.sized+".so", say.Number("d", say.Given, c.d), say.Number("bound", say.Given, c.bound))})
+		c.step(lesson.Step{Say: line(c.sized+".so", say.Number("d", say.Given, c.d), say.Number("bound", say.Given,
+			c.bound))})
 	case c.r.Options["check"] == "by the inverse" && !c.b.IsZero():
 		back := lesson.Step{
 			Say: line("minusColumn.back", say.Number("b", say.Given, c.b)), Ask: line("minusColumn.back.ask"),

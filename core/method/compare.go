@@ -71,7 +71,8 @@ func makeCompare(r Request) (Example, error) {
 		}
 		at := say.PlaceName("place", p)
 		if x == y {
-			m.step(lesson.Step{Say: line("compare.both", at, say.Pieces("pieces", say.Given, x, p)), Look: line("look.place", at)})
+			m.step(lesson.Step{Say: line("compare.both", at, say.Pieces("pieces", say.Given, x, p)),
+				Look: line("look.place", at)})
 			continue
 		}
 		decided = true
@@ -272,6 +273,7 @@ func reasoning(p, q [2]int) say.Line {
 	if win[0] > lose[0] {
 		less, more = 1, 0
 	}
-	return line("compareSums.step", answerText("win", sumText(win)), given("c", win[less]), given("m", lose[less]-win[less]),
+	return line("compareSums.step", answerText("win", sumText(win)), given("c", win[less]),
+		given("m", lose[less]-win[less]),
 		given("d", lose[less]), given("e", win[more]), given("n", win[more]-lose[more]), given("f", lose[more]))
 }

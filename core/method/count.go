@@ -84,9 +84,10 @@ func makeCount(r Request) (Example, error) {
 	if times > 1 && m.checks {
 		m.step(lesson.Step{
 			Say: line("count.back", given("times", times), given("by", by)), Ask: line("count.back.ask"),
-			Answer: line("count.back.answer", answer("all", all), answer("start", start), given("times", times), given("by", by)),
-			Moves:  back,
-			Write:  []lesson.Write{m.sentence(sumText([2]int{start, all}), end)},
+			Answer: line("count.back.answer", answer("all", all), answer("start", start), given("times", times),
+				given("by", by)),
+			Moves: back,
+			Write: []lesson.Write{m.sentence(sumText([2]int{start, all}), end)},
 		})
 	}
 	return m.end(strconv.Itoa(start)+" in steps of "+strconv.Itoa(by), end)

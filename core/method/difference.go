@@ -160,7 +160,8 @@ func (m *maker) sizeGap(big, small int) {
 	if big < small+lead {
 		id = "gap.size.less"
 	}
-	m.key(lesson.Step{Ask: line("gap.size", given("lead", lead)), Answer: line(id, given("lead", lead), given("small", small),
+	m.key(lesson.Step{Ask: line("gap.size", given("lead", lead)), Answer: line(id, given("lead", lead),
+		given("small", small),
 		given("big", big), given("mid", small+lead))})
 }
 

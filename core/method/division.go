@@ -24,7 +24,8 @@ func (m *maker) endDivision(problem string, n, by, groups, each int) (Example, e
 		id = "divide.is.rest"
 	}
 	m.step(lesson.Step{
-		Ask: line("divide.what", text("problem", problem)), Answer: line(id, answer("quotient", quotient), answer("rest", rest),
+		Ask: line("divide.what", text("problem", problem)), Answer: line(id, answer("quotient", quotient),
+			answer("rest", rest),
 			text("problem", problem)),
 		Write: []lesson.Write{m.sentence(problem, result)},
 	})
@@ -41,7 +42,8 @@ func (m *maker) together(n place.Number, check string) {
 		return
 	}
 	m.step(lesson.Step{
-		Say: line("divide.together"), Ask: line("divide.together.ask"), Answer: line("divide.together.answer", say.Number("n", say.Answer, n),
+		Say: line("divide.together"), Ask: line("divide.together.ask"), Answer: line("divide.together.answer",
+			say.Number("n", say.Answer, n),
 			answerText("check", check)),
 		Moves: []board.Move{m.acts.Build(n.String())},
 		Write: []lesson.Write{{Kind: "sentence", Text: check + " = " + n.String()}},

@@ -26,7 +26,8 @@ func writtenIn(e method.Example, kind string) []string {
 
 // A sentence with its answer first stays so, in a row of problems and in another like it.
 func TestARowOfProblemsTakesSentencesOfEitherForm(t *testing.T) {
-	e, err := method.Make(method.Request{Method: "pattern", Args: []string{"25 = 35 − 10", "? = 14 - 10", "24 − 10 = 14", "34 − 10 ="}})
+	e, err := method.Make(method.Request{Method: "pattern", Args: []string{"25 = 35 − 10", "? = 14 - 10", "24 − 10 = 14",
+		"34 − 10 ="}})
 	require.NoError(t, err)
 	assert.Equal(t, []string{"25 = 35 − 10", "4 = 14 − 10", "24 − 10 = 14", "34 − 10 = 24"}, writtenIn(e, "sentence"))
 	typed, err := method.Typed("pattern", "25 = 35 − 10, 14 − 10")
@@ -89,6 +90,7 @@ func TestTenAndSoManyOnEveryModel(t *testing.T) {
 			assert.Equal(t, n, s.Total, "it is %s from the first step to the last", n)
 		}
 	}
-	_, err := method.Make(method.Request{Method: "teens", Args: []string{"13"}, Options: map[string]string{"sentence": "{16} is ten"}})
+	_, err := method.Make(method.Request{Method: "teens", Args: []string{"13"},
+		Options: map[string]string{"sentence": "{16} is ten"}})
 	require.EqualError(t, err, "Write a sentence with two numbers, each in curly braces.")
 }

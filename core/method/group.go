@@ -61,7 +61,8 @@ func makeGroup(r Request) (Example, error) {
 		Ask: line("group.more"), Answer: line("group.more."+noneOrSome(n%size), given("left", n%size), given("size", size)),
 	})
 	if n%size > 0 {
-		m.why(line("group.full"), line("group.full.answer", answer("more", size-n%size), given("size", size), given("left", n%size)))
+		m.why(line("group.full"), line("group.full.answer", answer("more", size-n%size), given("size", size),
+			given("left", n%size)))
 	}
 	m.explains = false
 	e, err := m.endDivision(problem, n, size, n/size, size)

@@ -41,7 +41,8 @@ func TestKnownFactsAreNotParted(t *testing.T) {
 		}
 		return n
 	}
-	for _, known := range [][]string{{"7", "1"}, {"7", "2"}, {"7", "5"}, {"7", "10"}, {"1", "7"}, {"2", "7"}, {"5", "7"}, {"10", "7"}} {
+	for _, known := range [][]string{{"7", "1"}, {"7", "2"}, {"7", "5"}, {"7", "10"}, {"1", "7"}, {"2", "7"}, {"5", "7"},
+		{"10", "7"}} {
 		assert.Zero(t, shades(known...), known)
 	}
 	for _, parted := range [][]string{{"7", "6"}, {"3", "4"}, {"12", "11"}} {

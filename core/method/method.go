@@ -274,8 +274,9 @@ type PlainStep struct {
 // Plain gives the example in the class's words.
 func (e Example) Plain() Plain {
 	made, w := e.Scene.Made, e.Words
-	p := Plain{Method: made.Method, Title: w.Spell(e.Scene.Title), Problem: w.Spell(made.Problem), Answer: w.Spell(made.Answer),
-		Model: made.Model, Start: e.Scene.Start, End: e.End, Offer: w.Spell(e.Offer)}
+	p := Plain{Method: made.Method, Title: w.Spell(e.Scene.Title), Problem: w.Spell(made.Problem),
+		Answer: w.Spell(made.Answer),
+		Model:  made.Model, Start: e.Scene.Start, End: e.End, Offer: w.Spell(e.Offer)}
 	for _, s := range e.Scene.Steps {
 		p.Steps = append(p.Steps, PlainStep{
 			Say: s.Say.Text(w), Ask: s.Ask.Text(w), Asks: s.Asks, Answer: s.Answer.Text(w), Look: s.Look.Text(w),
@@ -430,7 +431,8 @@ func timesMethod(tokens []string) string {
 	switch {
 	case a.Number.Cmp(twelve) <= 0 && b.Number.Cmp(twelve) <= 0 && lowest(a.Number) == place.Ones:
 		return array.ID
-	case x.count <= 12 && y.count <= 12 && x.count > 0 && y.count > 0 && y.at >= place.Ones && (x.at != place.Ones || y.at != place.Ones):
+	case x.count <= 12 && y.count <= 12 && x.count > 0 && y.count > 0 && y.at >= place.Ones &&
+		(x.at != place.Ones || y.at != place.Ones):
 		return unitFact.ID
 	}
 	return shortMultiply.ID

@@ -346,12 +346,14 @@ var trials = map[string]trial{
 			}
 			return text(new(big.Rat).Mul(num(a[0]), num(a[2])))
 		},
-		[][]string{{"300", "x", "40"}, {"3", "x", "20"}, {"7", "x", "6"}, {"0", "x", "10"}, {"1000000", "x", "30"}, {"50", "x", "2"}},
+		[][]string{{"300", "x", "40"}, {"3", "x", "20"}, {"7", "x", "6"}, {"0", "x", "10"}, {"1000000", "x", "30"},
+			{"50", "x", "2"}},
 	},
 	"short-multiply": {
 		func(r *rand.Rand) []string { return []string{decimal(r, 4, 3), "x", itoa(r.IntN(10))} },
 		func(a []string) string { return text(new(big.Rat).Mul(num(a[0]), num(a[2]))) },
-		[][]string{{"9999", "x", "9"}, {"0", "x", "0"}, {"0", "x", "7"}, {"3.05", "x", "4"}, {"105", "x", "2"}, {"24", "x", "1"}},
+		[][]string{{"9999", "x", "9"}, {"0", "x", "0"}, {"0", "x", "7"}, {"3.05", "x", "4"}, {"105", "x", "2"},
+			{"24", "x", "1"}},
 	},
 	"group": {
 		func(r *rand.Rand) []string {
@@ -1159,7 +1161,8 @@ func TestAllPairsAreToldAsAStory(t *testing.T) {
 	assert.Equal(t, "How many are in each bed next?", e.Plain().Steps[2].Ask)
 	assert.Equal(t, "2 in one bed and 1 in the other.", e.Plain().Steps[2].Answer)
 	assert.Equal(t, []string{"2", "1", "2 + 1 = 3"}, e.Plain().Steps[2].Write[0].Cells)
-	one, err := method.Make(method.Request{Method: "bonds", Args: []string{"1"}, Options: map[string]string{"story": "bulbs"}})
+	one, err := method.Make(method.Request{Method: "bonds", Args: []string{"1"},
+		Options: map[string]string{"story": "bulbs"}})
 	require.NoError(t, err)
 	assert.Equal(t, "1 bulb goes into two beds. We look for all the ways.", one.Plain().Steps[0].Say)
 	assert.Equal(t, "bulb", board.LayOut(e.End.Models[0]).Pieces[0].Drawing, "what has a shape of its own is shown in it")
@@ -1364,7 +1367,8 @@ func TestChecksAreActs(t *testing.T) {
 			"14 take away 6 is 8. It fits.", "8"},
 		{"column-subtract", []string{"402", "-", "167"}, map[string]string{"check": "by the inverse"},
 			"235 and 167 make 402 again. It fits.", "402"},
-		{"column-add", []string{"146", "87"}, map[string]string{"check": "another order"}, "That is 233 again. It fits.", "233"},
+		{"column-add", []string{"146", "87"}, map[string]string{"check": "another order"}, "That is 233 again. It fits.",
+			"233"},
 		{"column-add", []string{"146", "87"}, nil, "We said more than 200, and it is 233.", "233"},
 		{"share", []string{"97", "/", "4"}, nil, "97: 4 × 24 + 1. It fits.", "97"},
 	} {

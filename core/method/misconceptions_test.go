@@ -84,8 +84,9 @@ func TestAZeroAtTheEndOfADecimalChangesNothing(t *testing.T) {
 	assert.Equal(t, "No: 3.5 and 3.50 are worth the same.", said)
 	assert.Contains(t, written(e), "3.50 = 3.5")
 	assert.Equal(t, "=", e.Scene.Made.Answer)
-	for id, args := range map[string][]string{"build": {"40.00"}, "column-subtract": {"2.50", "-", "1.25"}, "column-add": {"3.40", "+", "1.60"},
-		"shift": {"40.00", "x", "10"}} {
+	for id, args := range map[string][]string{"build": {"40.00"}, "column-subtract": {"2.50", "-", "1.25"},
+		"column-add": {"3.40", "+", "1.60"},
+		"shift":      {"40.00", "x", "10"}} {
 		assert.Contains(t, asking(t, id, args...).Scene.Title, args[0], id)
 	}
 }
@@ -93,8 +94,10 @@ func TestAZeroAtTheEndOfADecimalChangesNothing(t *testing.T) {
 // A sign that a method does not work is refused, and the method that does is named.
 func TestSignsMeanWhatTheySay(t *testing.T) {
 	for problem, says := range map[string]string{
-		"add-facts 8 - 5": "Column subtraction", "add-facts 8 x 5": "Rows and columns", "subtract-facts 14 + 6": "Column addition",
-		"column-subtract 87 + 46": "Column addition", "array 7 + 6": "Column addition", "share 97 x 4": "Column multiplication",
+		"add-facts 8 - 5": "Column subtraction", "add-facts 8 x 5": "Rows and columns",
+		"subtract-facts 14 + 6":   "Column addition",
+		"column-subtract 87 + 46": "Column addition", "array 7 + 6": "Column addition",
+		"share 97 x 4": "Column multiplication",
 		"group 14 + 4": "Column addition", "difference 9 + 3": "Column addition", "turn 7 / 2": "Share out",
 		"column-add 146 - 87": "Column subtraction", "shift 5 + 10": "Column addition", "short-multiply 24 / 3": "Share out",
 		"unit-fact 30 + 4": "Column addition",

@@ -17,9 +17,12 @@ var seenOption = Option{Name: "seen",
 
 // numberWords are the numbers that children say.
 var numberWords = map[string]int{
-	"zero": 0, "one": 1, "two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "seven": 7, "eight": 8, "nine": 9, "ten": 10,
-	"eleven": 11, "twelve": 12, "thirteen": 13, "fourteen": 14, "fifteen": 15, "sixteen": 16, "seventeen": 17, "eighteen": 18, "nineteen": 19, "twenty": 20,
-	"ones": 1, "twos": 2, "threes": 3, "fours": 4, "fives": 5, "sixes": 6, "sevens": 7, "eights": 8, "nines": 9, "tens": 10,
+	"zero": 0, "one": 1, "two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "seven": 7, "eight": 8, "nine": 9,
+	"ten":    10,
+	"eleven": 11, "twelve": 12, "thirteen": 13, "fourteen": 14, "fifteen": 15, "sixteen": 16, "seventeen": 17,
+	"eighteen": 18, "nineteen": 19, "twenty": 20,
+	"ones": 1, "twos": 2, "threes": 3, "fours": 4, "fives": 5, "sixes": 6, "sevens": 7, "eights": 8, "nines": 9,
+	"tens": 10,
 }
 
 // seenPart is what a child named: 3, or two fives.
@@ -38,8 +41,10 @@ var fillers = []string{"and", "more", "then", "plus", "a", "an", "i", "see", "sa
 // ReadSeen reads what a child says: "8 and 2 more", "two fives and 3", "double 7 and 1",
 // "10 take away 2", "7 sixes", "2 × 5 + 3".
 func ReadSeen(text string) (Seen, error) {
-	signs := strings.NewReplacer("−", " − ", "–", " − ", "-", " − ", "×", " × ", "*", " × ", "take away", " − ", "times", " × ")
-	words := strings.FieldsFunc(signs.Replace(strings.ToLower(text)), func(r rune) bool { return strings.ContainsRune(" ,+.", r) })
+	signs := strings.NewReplacer("−", " − ", "–", " − ", "-", " − ", "×", " × ", "*", " × ", "take away", " − ", "times",
+		" × ")
+	words := strings.FieldsFunc(signs.Replace(strings.ToLower(text)),
+		func(r rune) bool { return strings.ContainsRune(" ,+.", r) })
 	var seen Seen
 	taking := false
 	for i := 0; i < len(words); i++ {

@@ -141,7 +141,8 @@ func (s *sharing) size() {
 	if s.n < bound*s.by {
 		id = "share.size.less"
 	}
-	s.key(lesson.Step{Ask: line("share.size", given("bound", bound)), Answer: line(id, given("bound", bound), given("by", s.by),
+	s.key(lesson.Step{Ask: line("share.size", given("bound", bound)), Answer: line(id, given("bound", bound),
+		given("by", s.by),
 		given("all", bound*s.by))})
 }
 
@@ -152,9 +153,10 @@ func (s *sharing) sharePlace(p place.Place, has, opened int) int {
 	if opened > 0 {
 		step := lesson.Step{
 			Say: line("share.over", say.Pieces("left", say.Given, opened, p+1)), Ask: line("share.what"),
-			Answer: line("share.what.answer", say.PlaceName("place", p), say.Pieces("has", say.Answer, has, p), given("count", opened)),
-			Moves:  s.openLeft(p+1, opened),
-			Write:  s.carried(p, opened),
+			Answer: line("share.what.answer", say.PlaceName("place", p), say.Pieces("has", say.Answer, has, p),
+				given("count", opened)),
+			Moves: s.openLeft(p+1, opened),
+			Write: s.carried(p, opened),
 		}
 		if s.opened {
 			s.key(step)
@@ -222,7 +224,8 @@ func (s *sharing) endDecimals(problem string, left int) (Example, error) {
 		return Example{}, say.Refuse("share-ends", text("problem", problem))
 	}
 	s.step(lesson.Step{
-		Ask: line("divide.what", text("problem", problem)), Answer: line("divide.is.decimal", say.Number("quotient", say.Answer, s.quot),
+		Ask: line("divide.what", text("problem", problem)), Answer: line("divide.is.decimal",
+			say.Number("quotient", say.Answer, s.quot),
 			text("problem", problem)),
 		Write: []lesson.Write{s.sentence(problem, s.quot.String())},
 	})

@@ -72,7 +72,8 @@ func makeShortMultiply(r Request) (Example, error) {
 		return Example{}, err
 	}
 	if w.Number.Cmp(place.Int(9999)) > 0 && w.Number.Top() > place.Thousands {
-		return Example{}, say.Refuse("method-range", say.Number("n", say.Given, w.Number), given("least", 0), given("most", 9999))
+		return Example{}, say.Refuse("method-range", say.Number("n", say.Given, w.Number), given("least", 0),
+			given("most", 9999))
 	}
 	if err := fitsModel(r.Model, w.Number); err != nil {
 		return Example{}, err
@@ -277,8 +278,9 @@ func (c *shortProduct) close() {
 		Look: line("look.both"), Moves: []board.Move{{Kind: "tidy"}}, Write: []lesson.Write{c.sentence(c.problem, written)},
 	})
 	if c.bundled < place.Largest {
-		c.why(line("columnAdd.why", say.PlaceName("next", c.bundled+1)), line("multiply.why", say.PlaceName("place", c.bundled),
-			say.PlaceName("next", c.bundled+1)))
+		c.why(line("columnAdd.why", say.PlaceName("next", c.bundled+1)),
+			line("multiply.why", say.PlaceName("place", c.bundled),
+				say.PlaceName("next", c.bundled+1)))
 	} else if c.by > 1 && c.n.Top() > c.low {
 		c.why(line("multiply.why.places"), line("multiply.why.places.answer"))
 	}

@@ -89,7 +89,8 @@ func (m *maker) differenceIs(a, b int) lesson.Write {
 // takenStep takes a number away and asks what is left.
 func (m *maker) takenStep(a, b int, moves []board.Move) lesson.Step {
 	s := lesson.Step{
-		Say: line("minus.away", part("b", b)), Ask: line("minus.left.ask"), Answer: noneOr("minus.left.is", a-b, answer("d", a-b)),
+		Say: line("minus.away", part("b", b)), Ask: line("minus.left.ask"), Answer: noneOr("minus.left.is", a-b,
+			answer("d", a-b)),
 		Moves: moves, Write: []lesson.Write{m.differenceIs(a, b)},
 	}
 	if b == 0 {
@@ -151,7 +152,8 @@ func (m *maker) backToTen(a, b int, toTen, rest []board.Move) {
 		Write:  []lesson.Write{bond(b, first, b-first), m.sentence(minusText(a, first), "10")},
 	})
 	m.key(lesson.Step{
-		Say: line("back.then", part("rest", b-first)), Ask: line("minus.left.ask"), Answer: noneOr("minus.left.is", a-b, answer("d", a-b)),
+		Say: line("back.then", part("rest", b-first)), Ask: line("minus.left.ask"), Answer: noneOr("minus.left.is", a-b,
+			answer("d", a-b)),
 		Moves: rest,
 		Write: []lesson.Write{m.sentence(minusText(10, b-first), strconv.Itoa(a-b)), m.differenceIs(a, b)},
 	})
@@ -174,7 +176,8 @@ func (m *maker) countUpTo(a, b int, known, up []board.Move) {
 		Write: []lesson.Write{{Kind: "text", Text: strconv.Itoa(b) + " + □ = " + strconv.Itoa(a)}},
 	})
 	s := lesson.Step{
-		Ask: line("think.ask", part("b", b), part("a", a)), Answer: line("think.more", answer("d", a-b), part("b", b), part("a", a)),
+		Ask: line("think.ask", part("b", b), part("a", a)), Answer: line("think.more", answer("d", a-b), part("b", b),
+			part("a", a)),
 		Moves: up, Write: []lesson.Write{m.differenceIs(a, b)},
 	}
 	if a > b {
@@ -184,7 +187,8 @@ func (m *maker) countUpTo(a, b int, known, up []board.Move) {
 	}
 	m.first(s)
 	if a > b {
-		m.why(line("think.why", part("a", a), part("b", b)), line("think.why.answer", part("a", a), part("b", b), answer("d", a-b)))
+		m.why(line("think.why", part("a", a), part("b", b)), line("think.why.answer", part("a", a), part("b", b),
+			answer("d", a-b)))
 	}
 	if !m.checks {
 		return

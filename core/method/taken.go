@@ -51,7 +51,8 @@ func TakeIn(b board.Board, model int, text string, drawn [][]board.PieceID) (Way
 	case len(texts) < 2 && seen.less == 0 || len(parts) > board.MaxRings:
 		return Way{}, say.Refuse("seen-parts", say.Text("text", say.Given, text))
 	case seen.Total() != len(there):
-		return Way{}, say.Refuse("seen-total", say.Text("text", say.Given, text), given("n", seen.Total()), given("total", len(there)))
+		return Way{}, say.Refuse("seen-total", say.Text("text", say.Given, text), given("n", seen.Total()),
+			given("total", len(there)))
 	case len(rings) == 0:
 		way.Rings = seen.in(sightsOn(b.Lay(model), there))
 	case !seen.Alike(partsOf(rings)):
@@ -178,7 +179,10 @@ func sightsOn(l board.Layout, there []board.PieceID) []onSight {
 // parts them after so many.
 func runsBy(pieces []board.Sprite, most int, key func(board.Sprite) string) onSight {
 	inOrder := slices.Clone(pieces)
-	slices.SortStableFunc(inOrder, func(a, b board.Sprite) int { return cmp.Or(cmp.Compare(a.Y, b.Y), cmp.Compare(a.X, b.X)) })
+	slices.SortStableFunc(inOrder, func(a, b board.Sprite) int {
+		return cmp.Or(cmp.Compare(a.Y, b.Y),
+			cmp.Compare(a.X, b.X))
+	})
 	first := map[string]int{}
 	for i, p := range inOrder {
 		if _, seen := first[key(p)]; !seen {

@@ -22,14 +22,16 @@ var update = flag.Bool("update", false, "write the transcripts anew")
 // sample's neighbours with zeros, ones, equals, decimals, another model or another way.
 // A transcript is there to be read; one that changes is read again.
 var odd = map[string][]string{
-	"build":           {"0", "7", "305 on blocks", "40.06 on discs", "20 on rack", "13 on cubes", "13 on rack, one by one"},
-	"read":            {"blocks 3h 12o", "rack 2: 6 8", "cubes 2T 5a4b", "discs 3o 5.h", "counters 0"},
-	"count":           {"98, 1, 3", "37, 5, 2", "990, 10, 2 on discs"},
-	"teens":           {"10", "17", "20", "run"},
-	"more-less":       {"0.9 +0.1", "1000 -1 on blocks", "5 60 +1 +10", "296 +10 -100, shape=fan"},
-	"compare":         {"7, 7", "3.5, 3.45", "12 + 5, 11 + 7", "9, 40 on blocks"},
-	"shift":           {"0 × 10", "450 ÷ 100", "2.50 × 1000, use=mass", "3.05 × 100, way=at once"},
-	"add-facts":       {"0 + 6", "6 + 0", "10 + 4", "4 + 10", "7 + 8", "9 + 2", "4 + 6", "5 + 5", "9 + 4", "9 + 4 on counters", "6 + 8, seen=5 and 9"},
+	"build": {"0", "7", "305 on blocks", "40.06 on discs", "20 on rack", "13 on cubes",
+		"13 on rack, one by one"},
+	"read":      {"blocks 3h 12o", "rack 2: 6 8", "cubes 2T 5a4b", "discs 3o 5.h", "counters 0"},
+	"count":     {"98, 1, 3", "37, 5, 2", "990, 10, 2 on discs"},
+	"teens":     {"10", "17", "20", "run"},
+	"more-less": {"0.9 +0.1", "1000 -1 on blocks", "5 60 +1 +10", "296 +10 -100, shape=fan"},
+	"compare":   {"7, 7", "3.5, 3.45", "12 + 5, 11 + 7", "9, 40 on blocks"},
+	"shift":     {"0 × 10", "450 ÷ 100", "2.50 × 1000, use=mass", "3.05 × 100, way=at once"},
+	"add-facts": {"0 + 6", "6 + 0", "10 + 4", "4 + 10", "7 + 8", "9 + 2", "4 + 6", "5 + 5", "9 + 4",
+		"9 + 4 on counters", "6 + 8, seen=5 and 9"},
 	"bonds":           {"1", "4, zero=not allowed", "3, story=bulbs", "13"},
 	"snap":            {"8, 4", "2"},
 	"turn":            {"20 + 1", "3 × 5"},
@@ -40,10 +42,12 @@ var odd = map[string][]string{
 	"pattern":         {"9989 + 10, 9999 − 10", "8 + 5, 18 + 5", "9 − 4, 19 − 4"},
 	"unknown":         {"? − 7 = 8", "15 − ? = 8", "6 + 7 = ?", "3 × ? = 12", "? ÷ 4 = 5"},
 	"array":           {"1 × 6", "12 × 3", "5 × 1"},
-	"share":           {"99 ÷ 9", "1200 ÷ 4", "12 ÷ 3 on counters", "5 ÷ 7 on counters", "864 ÷ 4", "7 ÷ 2, remainder=decimals", "0 ÷ 3"},
-	"unit-fact":       {"300 × 40", "0.3 × 4", "120 ÷ 4", "50 × 2", "3 × 20", "1.2 ÷ 4", "20 × 1 on blocks"},
-	"short-multiply":  {"24 × 3 on discs", "105 × 4", "126 × 6", "3.05 × 4", "9 × 9", "24 × 0", "24 × 1", "3 × 24", "126 × 4, form=expanded first"},
-	"group":           {"5 ÷ 1, answer=first", "12 ÷ 3", "3 ÷ 5"},
+	"share": {"99 ÷ 9", "1200 ÷ 4", "12 ÷ 3 on counters", "5 ÷ 7 on counters", "864 ÷ 4",
+		"7 ÷ 2, remainder=decimals", "0 ÷ 3"},
+	"unit-fact": {"300 × 40", "0.3 × 4", "120 ÷ 4", "50 × 2", "3 × 20", "1.2 ÷ 4", "20 × 1 on blocks"},
+	"short-multiply": {"24 × 3 on discs", "105 × 4", "126 × 6", "3.05 × 4", "9 × 9", "24 × 0", "24 × 1", "3 × 24",
+		"126 × 4, form=expanded first"},
+	"group": {"5 ÷ 1, answer=first", "12 ÷ 3", "3 ÷ 5"},
 }
 
 // request reads "7 − 4, way=difference on counters".

@@ -68,7 +68,8 @@ func makeUnitFact(r Request) (Example, error) {
 
 func unitProduct(r Request, a, b place.Number) (Example, error) {
 	x, y := unitsOf(a), unitsOf(b)
-	if x.count < 1 || x.count > 12 || y.count < 1 || y.count > 12 || y.at < place.Ones || x.at == place.Ones && y.at == place.Ones {
+	if x.count < 1 || x.count > 12 || y.count < 1 || y.count > 12 || y.at < place.Ones || x.at == place.Ones &&
+		y.at == place.Ones {
 		return Example{}, needs(r)
 	}
 	fact := timesText(x.count, y.count)
@@ -96,7 +97,8 @@ func unitProduct(r Request, a, b place.Number) (Example, error) {
 		Write: []lesson.Write{{Kind: "sentence", Text: fact + " = " + strconv.Itoa(product.count)}},
 	})
 	s := lesson.Step{
-		Say: line("unit.times", say.Pieces("pieces", say.Given, x.count, x.at), given("y", y.count)), Ask: line("build.ask", at),
+		Say:    line("unit.times", say.Pieces("pieces", say.Given, x.count, x.at), given("y", y.count)),
+		Ask:    line("build.ask", at),
 		Answer: line("unit.times.answer", say.Pieces("all", say.Answer, product.count, x.at)),
 	}
 	if y.count > 1 {
@@ -107,7 +109,8 @@ func unitProduct(r Request, a, b place.Number) (Example, error) {
 		ten := place.Int(whole(y.at)).String()
 		m.key(lesson.Step{
 			Say: line("unit.more", say.Number("b", say.Given, b), text("ten", timesText(y.count, whole(y.at)))),
-			Ask: line("unit.more.ask", text("ten", ten)), Answer: line("unit.more.answer", say.Pieces("all", say.Answer, product.count,
+			Ask: line("unit.more.ask", text("ten", ten)), Answer: line("unit.more.answer", say.Pieces("all", say.Answer,
+				product.count,
 				x.at+y.at)),
 			Moves: []board.Move{m.acts.Build(place.Count{Place: x.at + y.at, Count: product.count}.String())},
 		})
@@ -123,7 +126,8 @@ func unitProduct(r Request, a, b place.Number) (Example, error) {
 	if m.checks && m.acts.Groups != nil && y.at == place.Ones && y.count > 1 {
 		back := all.String() + " ÷ " + strconv.Itoa(y.count)
 		m.step(lesson.Step{
-			Say: line("unit.back", say.Pieces("all", say.Given, product.count, x.at), given("by", y.count)), Ask: line("unit.back.ask"),
+			Say:    line("unit.back", say.Pieces("all", say.Given, product.count, x.at), given("by", y.count)),
+			Ask:    line("unit.back.ask"),
 			Answer: line("unit.back.answer", say.Pieces("pieces", say.Answer, x.count, x.at)),
 			Moves: []board.Move{m.acts.Build(place.Count{Place: x.at, Count: product.count}.String()), m.acts.Groups(y.count),
 				m.acts.Deal(x.at)},
@@ -139,9 +143,10 @@ func unitProduct(r Request, a, b place.Number) (Example, error) {
 // number.
 func (m *maker) whatTheyAre(u units, all place.Number, problem string) {
 	s := lesson.Step{
-		Ask:    line("unit.number", say.Pieces("pieces", say.Given, u.count, u.at)),
-		Answer: line("unit.number.answer", say.Pieces("pieces", say.Given, u.count, u.at), say.Number("all", say.Answer, all)),
-		Write:  []lesson.Write{m.sentence(problem, all.String())},
+		Ask: line("unit.number", say.Pieces("pieces", say.Given, u.count, u.at)),
+		Answer: line("unit.number.answer", say.Pieces("pieces", say.Given, u.count, u.at), say.Number("all", say.Answer,
+			all)),
+		Write: []lesson.Write{m.sentence(problem, all.String())},
 	}
 	if u.count >= 10 {
 		s.Moves = []board.Move{{Kind: "fewest"}}
@@ -185,16 +190,19 @@ func unitQuotient(r Request, a, b place.Number) (Example, error) {
 		Write: []lesson.Write{{Kind: "sentence", Text: fact + " = " + strconv.Itoa(each.count)}},
 	})
 	m.key(lesson.Step{
-		Say: line("share.out", say.Pieces("has", say.Given, u.count, u.at), given("by", by)), Ask: line("share.gets", say.PlaceName("place", u.at)),
+		Say:    line("share.out", say.Pieces("has", say.Given, u.count, u.at), given("by", by)),
+		Ask:    line("share.gets", say.PlaceName("place", u.at)),
 		Answer: line("unit.each", say.Pieces("each", say.Answer, each.count, u.at)),
 		Moves:  []board.Move{m.acts.Deal(u.at)},
 	})
 	m.first(lesson.Step{
-		Ask:    line("unit.number", say.Pieces("pieces", say.Given, each.count, u.at)),
-		Answer: line("unit.number.answer", say.Pieces("pieces", say.Given, each.count, u.at), say.Number("all", say.Answer, result)),
-		Write:  []lesson.Write{m.sentence(problem, result.String())},
+		Ask: line("unit.number", say.Pieces("pieces", say.Given, each.count, u.at)),
+		Answer: line("unit.number.answer", say.Pieces("pieces", say.Given, each.count, u.at), say.Number("all", say.Answer,
+			result)),
+		Write: []lesson.Write{m.sentence(problem, result.String())},
 	})
-	m.why(line("unit.why.share", say.PlaceName("place", u.at)), line("unit.why.share.answer", say.PlaceName("place", u.at)))
+	m.why(line("unit.why.share", say.PlaceName("place", u.at)), line("unit.why.share.answer",
+		say.PlaceName("place", u.at)))
 	m.together(a, strconv.Itoa(by)+" × "+result.String())
 	e, err := m.end(problem, result.String())
 	e.like = u.at.String() + strconv.FormatBool(u.count < 10)

@@ -109,7 +109,8 @@ func (x missing) parts(r Request) *maker {
 	both := append(m.placedIn(1, known, false), m.placedIn(2, other, true)...)
 	if wholeUnknown {
 		m.step(lesson.Step{Say: line("unknown.open", text("sentence", x.text)), Moves: both, Write: open})
-		m.key(lesson.Step{Ask: line("unknown.part-or-whole"), Answer: line("unknown.is-whole", given("one", one), given("two", two))})
+		m.key(lesson.Step{Ask: line("unknown.part-or-whole"), Answer: line("unknown.is-whole", given("one", one),
+			given("two", two))})
 		m.first(lesson.Step{
 			Ask: line("unknown.find"), Answer: line("unknown.find.join", given("one", one), given("two", two),
 				answerText("inverse", sumText([2]int{one, two})+" = "+strconv.Itoa(whole))),
@@ -165,8 +166,9 @@ func (x missing) groups(r Request) *maker {
 		Moves: append(laid, board.Move{Kind: "cover", Args: board.CoverArgs{Zone: board.AllZone}}),
 		Write: []lesson.Write{{Kind: "text", Text: x.text}},
 	})
-	m.key(lesson.Step{Ask: line("unknown.of-three"), Answer: line([]string{"unknown.of-three.groups", "unknown.of-three.each",
-		"unknown.of-three.all"}[at])})
+	m.key(lesson.Step{Ask: line("unknown.of-three"),
+		Answer: line([]string{"unknown.of-three.groups", "unknown.of-three.each",
+			"unknown.of-three.all"}[at])})
 	inverse := strconv.Itoa(product) + " ÷ " + strconv.Itoa(two) + " = " + strconv.Itoa(one)
 	find := "unknown.find.divide"
 	switch at {
@@ -179,7 +181,8 @@ func (x missing) groups(r Request) *maker {
 		Ask: line("unknown.find"), Answer: line(find, answerText("inverse", inverse)),
 		Write: []lesson.Write{{Kind: "sentence", Text: inverse}},
 	})
-	m.why(line("unknown.why.undo"), line("unknown.why.undo.answer", given("one", one), given("two", two), given("all", product)))
+	m.why(line("unknown.why.undo"), line("unknown.why.undo.answer", given("one", one), given("two", two),
+		given("all", product)))
 	m.step(lesson.Step{
 		Say: line("unknown.lift"), Ask: line("unknown.lift.ask"), Answer: line("unknown.lift.three", given("one", one),
 			given("two", two), given("all", product)),

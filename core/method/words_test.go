@@ -79,7 +79,8 @@ func TestEverySentenceIsSaidAsATeacherWould(t *testing.T) {
 			}
 			read := 0
 			for _, args := range problems {
-				e, err := method.Make(method.Request{Method: spec.ID, Args: args, Options: someOptions(spec, r), Model: someModel(spec, r)})
+				e, err := method.Make(method.Request{Method: spec.ID, Args: args, Options: someOptions(spec, r),
+					Model: someModel(spec, r)})
 				if err != nil {
 					require.False(t, hole.MatchString(err.Error()), err)
 					continue
@@ -124,7 +125,8 @@ func (r reader) read() {
 	for i, s := range r.e.Plain().Steps {
 		name := fmt.Sprintf("%s, step %d", r.name, i+1)
 		// A fan makes each change from the start, the same one too if it is asked for twice.
-		require.Falsef(r.t, s.Say != "" && s.Say == before && s.Ask == "" && options["shape"] != "fan", "%s repeats %q", name, s.Say)
+		require.Falsef(r.t, s.Say != "" && s.Say == before && s.Ask == "" && options["shape"] != "fan", "%s repeats %q",
+			name, s.Say)
 		before = s.Say
 		if s.Ask != "" {
 			stops++
@@ -155,7 +157,8 @@ func (r reader) read() {
 // shifted or compared is not for the youngest, though they be chosen.
 func (r reader) longest() int {
 	age := r.e.Scene.Made.Options["age"]
-	if age == "5-6" && !slices.Contains([]string{"build", "read", "count", "teens", "more-less", "add-facts", "subtract-facts", "bonds",
+	if age == "5-6" && !slices.Contains([]string{"build", "read", "count", "teens", "more-less", "add-facts",
+		"subtract-facts", "bonds",
 		"snap", "turn", "array", "share", "group"}, r.spec.ID) {
 		age = "7-8"
 	}

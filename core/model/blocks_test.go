@@ -39,11 +39,13 @@ func TestBlocksGoOnBeyondThousands(t *testing.T) {
 		{[]board.Move{upTo(place.TenThousands), amount("build", "345000")}, "34 ten thousands 5 thousands"},
 		{[]board.Move{amount("place", "2 ten thousands")}, "2 ten thousands"},
 		{[]board.Move{amount("build", "9999"), {Kind: "step", Args: pieces.StepArgs{}}}, "10 thousands"},
-		{[]board.Move{upTo(place.TenThousands), amount("build", "9999"), {Kind: "step", Args: pieces.StepArgs{}}}, "1 ten thousand"},
+		{[]board.Move{upTo(place.TenThousands), amount("build", "9999"), {Kind: "step", Args: pieces.StepArgs{}}},
+			"1 ten thousand"},
 		{[]board.Move{amount("build", "12000"), {Kind: "fewest"}}, "12 thousands"},
 		{[]board.Move{amount("build", "12000"), {Kind: "bundle", Args: pieces.BundleArgs{Place: place.Thousands}}},
 			"1 ten thousand 2 thousands"},
-		{[]board.Move{amount("place", "1 ten thousand"), {Kind: "unbundle", Args: pieces.UnbundleArgs{Place: place.TenThousands}}},
+		{[]board.Move{amount("place", "1 ten thousand"),
+			{Kind: "unbundle", Args: pieces.UnbundleArgs{Place: place.TenThousands}}},
 			"10 thousands"},
 		{[]board.Move{amount("place", "1 ten thousand"), amount("place", "23000")}, "3 ten thousands 3 thousands"},
 	} {
@@ -57,8 +59,10 @@ func TestBlocksGoOnBeyondThousands(t *testing.T) {
 // The shapes repeat: cube, long, flat, and again of big cubes, each ten times the one
 // before, in the class's own names.
 func TestTheShapesOfBlocksRepeat(t *testing.T) {
-	for p, want := range map[place.Place]string{place.Ones: "cube", place.Tens: "long", place.Hundreds: "flat", place.Thousands: "big cube",
-		place.TenThousands: "long of thousands", place.HundredThousands: "flat of thousands", place.Millions: "", place.Tenths: ""} {
+	for p, want := range map[place.Place]string{place.Ones: "cube", place.Tens: "long", place.Hundreds: "flat",
+		place.Thousands:    "big cube",
+		place.TenThousands: "long of thousands", place.HundredThousands: "flat of thousands", place.Millions: "",
+		place.Tenths: ""} {
 		assert.Equal(t, want, say.Vocabulary{}.Shape(p))
 	}
 	assert.Equal(t, "stick of thousands", say.Vocabulary{Shapes: "bit, stick, tile, box"}.Shape(place.TenThousands))

@@ -43,7 +43,8 @@ func TestCountersTakeTheUnitThatTheyCount(t *testing.T) {
 	for _, c := range []struct{ unit, typed, total, counted string }{
 		{"thousands", "6 thousands", "6000", "6 thousands"}, {"thousands", "1 thousand", "1000", "1 thousand"},
 		{"thousands", "6", "6000", "6 thousands"}, {"thousands", "60 hundreds", "6000", "6 thousands"},
-		{"tens", "4 tens + 3 tens", "70", "7 tens"}, {"bulbs", "5 bulbs", "5", "5 bulbs"}, {"leaves", "1 leaf", "1", "1 leaf"},
+		{"tens", "4 tens + 3 tens", "70", "7 tens"}, {"bulbs", "5 bulbs", "5", "5 bulbs"},
+		{"leaves", "1 leaf", "1", "1 leaf"},
 		{"", "7 counters", "7", "7 counters"}, {"", "8 ones", "8", "8 counters"},
 	} {
 		b := played(t, "counters 0", unit(c.unit), built(c.typed))
@@ -163,14 +164,18 @@ func TestFramesAreShadedAtAnySplit(t *testing.T) {
 		require.Error(t, err, wrong)
 	}
 	// A frame that shrinks keeps what shading fits; turned, it has its own.
-	small := played(t, "counters 2x5: 0", shade(counters.SplitArgs{Cells: 7}), board.Move{Kind: "grow", Args: counters.GrowArgs{Frame: 1, Less: true}})
+	small := played(t, "counters 2x5: 0", shade(counters.SplitArgs{Cells: 7}),
+		board.Move{Kind: "grow", Args: counters.GrowArgs{Frame: 1, Less: true}})
 	assert.Empty(t, shaded(small))
-	fives := played(t, "counters 3x4: 0", shade(counters.SplitArgs{Every: 6}), board.Move{Kind: "grow", Args: counters.GrowArgs{Frame: 1, Less: true}})
+	fives := played(t, "counters 3x4: 0", shade(counters.SplitArgs{Every: 6}),
+		board.Move{Kind: "grow", Args: counters.GrowArgs{Frame: 1, Less: true}})
 	assert.Equal(t, []int{4, 5, 6, 7}, shaded(fives))
-	back := played(t, "counters 2x5: 0", shade(counters.SplitArgs{Every: 5}), shade(counters.SplitArgs{After: 1}), shade(counters.SplitArgs{}))
+	back := played(t, "counters 2x5: 0", shade(counters.SplitArgs{Every: 5}), shade(counters.SplitArgs{After: 1}),
+		shade(counters.SplitArgs{}))
 	assert.Empty(t, shaded(back))
 	// A row that is shaded after its last row but one is not, once it has grown smaller.
-	rows := played(t, "counters 3x4: 0", shade(counters.SplitArgs{After: 2}), board.Move{Kind: "grow", Args: counters.GrowArgs{Frame: 1, Less: true}})
+	rows := played(t, "counters 3x4: 0", shade(counters.SplitArgs{After: 2}),
+		board.Move{Kind: "grow", Args: counters.GrowArgs{Frame: 1, Less: true}})
 	assert.Empty(t, shaded(rows))
 	assert.False(t, slices.Contains(shaded(rows), 0))
 }

@@ -118,7 +118,8 @@ func TestTheStartRowTellsItsDigits(t *testing.T) {
 	b, err = board.ApplyAll(b, []board.Move{shifted(-1, true), shifted(-1, false)})
 	require.NoError(t, err)
 	assert.Equal(t, "106", startOf(b))
-	alone, err := board.ApplyAll(b, []board.Move{{Kind: "clear"}, {Kind: "digits", Args: discs.DigitsArgs{Number: "34.0"}}, shifted(-1, true),
+	alone, err := board.ApplyAll(b, []board.Move{{Kind: "clear"},
+		{Kind: "digits", Args: discs.DigitsArgs{Number: "34.0"}}, shifted(-1, true),
 		shifted(-1, false)})
 	require.NoError(t, err)
 	assert.Equal(t, "340", startOf(alone))
@@ -145,7 +146,8 @@ func TestDigitsAloneAreWorthWhatTheShiftSays(t *testing.T) {
 		}
 		b, err := board.Parse("discs 0")
 		require.NoError(t, err)
-		b, err = board.ApplyAll(b, []board.Move{{Kind: "digits", Args: discs.DigitsArgs{Number: n.String()}}, shifted(by, false)})
+		b, err = board.ApplyAll(b, []board.Move{{Kind: "digits", Args: discs.DigitsArgs{Number: n.String()}},
+			shifted(by, false)})
 		require.NoError(t, err, "%s %d", n, by)
 		got, err := place.Parse(b.Lay(0).Settings["digits"])
 		require.NoError(t, err)

@@ -255,11 +255,13 @@ func TestANeighbourOfACoveredZoneIsRead(t *testing.T) {
 }
 
 func TestCoversOfOtherModelsStayWhenOneGoes(t *testing.T) {
-	b, err := play(t, "blocks 3o | rack 2: 4 0", `{"kind":"cover","zone":"ones"}`, `{"kind":"cover","model":1}`, `{"kind":"removeModel","model":1}`)
+	b, err := play(t, "blocks 3o | rack 2: 4 0", `{"kind":"cover","zone":"ones"}`, `{"kind":"cover","model":1}`,
+		`{"kind":"removeModel","model":1}`)
 	require.NoError(t, err)
 	require.Len(t, b.Covers, 1)
 	assert.Equal(t, "ones", b.Covers[0].Zone)
-	b, err = play(t, "blocks 3o | rack 2: 4 0", `{"kind":"cover","zone":"ones"}`, `{"kind":"cover","model":1}`, `{"kind":"removeModel"}`)
+	b, err = play(t, "blocks 3o | rack 2: 4 0", `{"kind":"cover","zone":"ones"}`, `{"kind":"cover","model":1}`,
+		`{"kind":"removeModel"}`)
 	require.NoError(t, err)
 	require.Len(t, b.Covers, 1)
 	assert.Equal(t, board.AllZone, b.Covers[0].Zone)
@@ -344,7 +346,8 @@ func TestAShadeGoesWithItsRow(t *testing.T) {
 
 // Pieces of a board never share an id, whatever comes after rows were added.
 func TestIdsOfNewRowsAreTheirOwn(t *testing.T) {
-	b, err := play(t, "rack 2: 3 0 | blocks 0", `{"kind":"rows","count":5}`, `{"kind":"place","model":1,"amount":"9 ones"}`)
+	b, err := play(t, "rack 2: 3 0 | blocks 0", `{"kind":"rows","count":5}`,
+		`{"kind":"place","model":1,"amount":"9 ones"}`)
 	require.NoError(t, err)
 	seen := map[board.PieceID]bool{}
 	for i := range b.Models {

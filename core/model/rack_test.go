@@ -17,7 +17,8 @@ func typed(kind, amount string) board.Move {
 
 func TestEachAddendOfASumBeginsARowOfTheRack(t *testing.T) {
 	for amount, want := range map[string]string{
-		"8 + 6": "rack 5: 8 6 0 0 0", "8+6+4": "rack 5: 8 6 4 0 0", "14 + 6": "rack 5: 10 4 6 0 0", "24": "rack 5: 10 10 4 0 0",
+		"8 + 6": "rack 5: 8 6 0 0 0", "8+6+4": "rack 5: 8 6 4 0 0", "14 + 6": "rack 5: 10 4 6 0 0",
+		"24":    "rack 5: 10 10 4 0 0",
 		"0 + 6": "rack 5: 0 6 0 0 0", "10 + 10": "rack 5: 10 10 0 0 0", "1 ten + 3": "rack 5: 10 3 0 0 0",
 	} {
 		b, err := board.Parse("rack 5: 1 2 3")

@@ -41,7 +41,8 @@ func TestATenThatLeavesATraceCountsForNoAddend(t *testing.T) {
 }
 
 func TestTheStartRowCopiesWhatIsInPlay(t *testing.T) {
-	b, err := play(t, "discs 5o", `{"kind":"cross","pieces":[{"place":"ones","count":2}]}`, `{"kind":"shift","by":1,"keep":true}`)
+	b, err := play(t, "discs 5o", `{"kind":"cross","pieces":[{"place":"ones","count":2}]}`,
+		`{"kind":"shift","by":1,"keep":true}`)
 	require.NoError(t, err)
 	copies := 0
 	for _, k := range b.Models[0].(discs.Discs).List {
@@ -159,7 +160,8 @@ func TestAMoveIsSplitIntoSinglePieces(t *testing.T) {
 		{"counters 2x5: 8", take(board.Select{Place: place.Ones, Slots: []int{2, 5}}), 2},
 		{"cubes 4", board.Move{Kind: "place", Args: cubes.TrainArgs{Count: 6, Part: 2}}, 6},
 		{"cubes 4", board.Move{Kind: "add", Args: cubes.AddArgs{Train: 1, Count: 3}}, 3},
-		{"rack 2: 6 8", board.Move{Kind: "slide", Args: rack.SlideArgs{Rows: []rack.Push{{Row: 1, To: 10}, {Row: 2, To: 5}}}}, 7},
+		{"rack 2: 6 8", board.Move{Kind: "slide", Args: rack.SlideArgs{Rows: []rack.Push{{Row: 1, To: 10},
+			{Row: 2, To: 5}}}}, 7},
 		{"rack 2: 6 8", board.Move{Kind: "home", Args: board.NoArgs{}}, 0},
 	} {
 		b, err := board.Parse(c.board)

@@ -57,7 +57,8 @@ func takeAway(p place.Place, n int) board.Move {
 
 func TestTheWrittenMethodFollowsAnAdditionByHand(t *testing.T) {
 	b := played(t, "blocks 0", leavesTraces, amount("build", "146 + 87"))
-	assert.Equal(t, map[string]string{"addend 1": "1 4 6", "addend 2": "+ 8 7"}, paper(b), "no digit of the sum before a place is done")
+	assert.Equal(t, map[string]string{"addend 1": "1 4 6", "addend 2": "+ 8 7"}, paper(b),
+		"no digit of the sum before a place is done")
 	for _, step := range []struct {
 		move board.Move
 		rows map[string]string
@@ -108,7 +109,8 @@ func TestTracesAreOutOfPlayAndToldApart(t *testing.T) {
 	b := played(t, "blocks 13o", leavesTraces, bundle(place.Ones))
 	assert.Equal(t, "13", board.Total(b.Models[0]).String())
 	assert.Equal(t, 14, b.Models[0].Pieces(), "ten traces, three ones and a ten")
-	b = played(t, "blocks 1h", leavesTraces, board.Move{Kind: "unbundle", Args: pieces.UnbundleArgs{Place: place.Hundreds, To: new(place.Place)}})
+	b = played(t, "blocks 1h", leavesTraces, board.Move{Kind: "unbundle",
+		Args: pieces.UnbundleArgs{Place: place.Hundreds, To: new(place.Place)}})
 	assert.Equal(t, "100", board.Total(b.Models[0]).String())
 	assert.Equal(t, 111, b.Models[0].Pieces(), "the hundred, the ten tens on the way, and the ones")
 	assert.Equal(t, map[string]string{"addend 1": "1 0 0", "mark": "0 0 100"}, paper(b))
@@ -125,7 +127,8 @@ func TestTheAddendsOfAChartLieTogetherAndStayAddends(t *testing.T) {
 	}
 	b := played(t, "discs 1h 4t 6o + 8t 7o", leavesTraces, together(true))
 	assert.Equal(t, "1", b.Lay(0).Settings["rows"])
-	assert.Equal(t, map[string]string{"addend 1": "1 4 6", "addend 2": "+ 8 7"}, paper(b), "thirteen ones have no digit yet")
+	assert.Equal(t, map[string]string{"addend 1": "1 4 6", "addend 2": "+ 8 7"}, paper(b),
+		"thirteen ones have no digit yet")
 	b, err := board.ApplyAll(b, []board.Move{bundle(place.Ones), bundle(place.Tens)})
 	require.NoError(t, err)
 	assert.Equal(t, "2 3 3", paper(b)["sum"])

@@ -56,7 +56,8 @@ func (w Vocabulary) Spell(text string) string {
 		text = w.ownMoney(text)
 	}
 	if w.And == AndForms[1] && !strings.Contains(text, "dth") {
-		text = strings.NewReplacer("hundred and ", "hundred ", "thousand and ", "thousand ", "million and ", "million ").Replace(text)
+		text = strings.NewReplacer("hundred and ", "hundred ", "thousand and ", "thousand ", "million and ",
+			"million ").Replace(text)
 	}
 	if !w.Spells() {
 		return text

@@ -74,7 +74,8 @@ func TestAndIsLeftOutWhereTheClassDoesNotSayIt(t *testing.T) {
 		assert.Equal(t, want, place.Int(n).Words(false))
 	}
 	five, _ := place.Parse("4000.05")
-	assert.Equal(t, "four thousand and five hundredths", w.Spell(five.PlaceWords()), "there it parts the ones from what is below")
+	assert.Equal(t, "four thousand and five hundredths", w.Spell(five.PlaceWords()),
+		"there it parts the ones from what is below")
 	assert.ErrorContains(t, say.Vocabulary{And: "yes"}.Validate(), "words.and")
 }
 

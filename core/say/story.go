@@ -146,7 +146,8 @@ func bare(word string) (string, string) {
 }
 
 // irregular are things whose many is not one with an s.
-var irregular = [][2]string{{"child", "children"}, {"mouse", "mice"}, {"goose", "geese"}, {"foot", "feet"}, {"tooth", "teeth"},
+var irregular = [][2]string{{"child", "children"}, {"mouse", "mice"}, {"goose", "geese"}, {"foot", "feet"},
+	{"tooth", "teeth"},
 	{"man", "men"}, {"woman", "women"}, {"person", "people"}, {"sheep", "sheep"}, {"fish", "fish"}, {"deer", "deer"},
 	{"leaf", "leaves"}, {"loaf", "loaves"}, {"knife", "knives"}, {"potato", "potatoes"}, {"tomato", "tomatoes"}}
 
@@ -182,7 +183,8 @@ func ManyOf(thing string) string {
 		return thing // it is told as many already
 	case strings.HasSuffix(one, "y") && !strings.ContainsAny(one[max(0, len(one)-2):len(one)-1], "aeiou"):
 		return strings.TrimSuffix(one, "y") + "ies"
-	case strings.HasSuffix(one, "s") || strings.HasSuffix(one, "x") || strings.HasSuffix(one, "sh") || strings.HasSuffix(one, "ch"):
+	case strings.HasSuffix(one, "s") || strings.HasSuffix(one, "x") || strings.HasSuffix(one, "sh") ||
+		strings.HasSuffix(one, "ch"):
 		return one + "es"
 	}
 	return one + "s"
@@ -190,10 +192,13 @@ func ManyOf(thing string) string {
 
 // Verbs that stories are told with, for many and for one.
 var (
-	storyVerbs = [][2]string{{"are", "is"}, {"were", "was"}, {"have", "has"}, {"do", "does"}, {"go", "goes"}, {"fly", "flies"},
+	storyVerbs = [][2]string{{"are", "is"}, {"were", "was"}, {"have", "has"}, {"do", "does"}, {"go", "goes"},
+		{"fly", "flies"},
 		{"carry", "carries"}, {"try", "tries"}, {"catch", "catches"}, {"watch", "watches"}}
-	regularVerbs = []string{"sit", "play", "grow", "stand", "swim", "run", "jump", "walk", "eat", "sleep", "wait", "come", "stay",
-		"lie", "live", "hop", "hang", "hide", "crawl", "climb", "drink", "dance", "sing", "float", "fall", "roll", "leave", "arrive", "bloom", "rest"}
+	regularVerbs = []string{"sit", "play", "grow", "stand", "swim", "run", "jump", "walk", "eat", "sleep", "wait",
+		"come", "stay",
+		"lie", "live", "hop", "hang", "hide", "crawl", "climb", "drink", "dance", "sing", "float", "fall", "roll", "leave",
+		"arrive", "bloom", "rest"}
 )
 
 // agree is a verb of a story for one or for many; any other word stays.

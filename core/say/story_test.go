@@ -44,7 +44,8 @@ func TestAStoryIsRightForOneAndForMany(t *testing.T) {
 }
 
 func TestOneAndManyOfAThing(t *testing.T) {
-	for one, many := range map[string]string{"leaf": "leaves", "bee": "bees", "box": "boxes", "daisy": "daisies", "glass": "glasses",
+	for one, many := range map[string]string{"leaf": "leaves", "bee": "bees", "box": "boxes", "daisy": "daisies",
+		"glass": "glasses",
 		"child": "children", "sheep": "sheep", "boy": "boys", "potato": "potatoes"} {
 		assert.Equal(t, one, say.OneOf(many))
 		assert.Equal(t, many, say.ManyOf(one))

@@ -76,7 +76,8 @@ type Shape struct {
 
 // MarshalJSON writes runs; ids are left out.
 func (b Blocks) MarshalJSON() ([]byte, error) {
-	s := Shape{Kind: "blocks", Joined: b.Joined, Colour: b.Colour, Names: b.Names, Traces: b.Traces, Runs: pieces.Runs(b.Ordered)}
+	s := Shape{Kind: "blocks", Joined: b.Joined, Colour: b.Colour, Names: b.Names, Traces: b.Traces,
+		Runs: pieces.Runs(b.Ordered)}
 	if b.Mat {
 		s.View = "mat"
 	}

@@ -85,7 +85,8 @@ func moves() []board.MoveSpec {
 			}, Blocks.clear, "blocks 2t 13o", board.NoArgs{}),
 		kit.LayMove("Move blocks freely on the open mat.", Blocks.lay, mat),
 		board.Rule[Blocks, pieces.PiecesArgs]{
-			Kind: "turn", Doc: "Turn blocks on their side, on the open mat.", Laws: []board.LawKind{board.Looks}, Apply: Blocks.turn,
+			Kind: "turn", Doc: "Turn blocks on their side, on the open mat.", Laws: []board.LawKind{board.Looks},
+			Apply: Blocks.turn,
 			Saved: func(b Blocks, a pieces.PiecesArgs) (pieces.PiecesArgs, error) {
 				sels, err := kit.Saved(b.Ordered, a.Pieces)
 				return pieces.PiecesArgs{Pieces: sels}, err
@@ -97,7 +98,8 @@ func moves() []board.MoveSpec {
 			StyleArgs{"sketch"}),
 		pieces.Move(kit, "colour", "Colours tell the place or the addend, or all blocks are plain.", board.Looks, nil,
 			Blocks.colour, "blocks 4t + 6o", ColourArgs{"addend"}),
-		pieces.Move(kit, "traces", "Bundled and opened blocks leave their trace, and the written method follows them.", board.Looks, nil,
+		pieces.Move(kit, "traces", "Bundled and opened blocks leave their trace, and the written method follows them.",
+			board.Looks, nil,
 			Blocks.traces, "blocks 4t 6o", pieces.TracesArgs{Shown: true}),
 		pieces.Move(kit, "names", "Show the names of the places and the shapes that repeat, each ten times the one before.",
 			board.Looks, nil, Blocks.names, "blocks 4t 6o", NamesArgs{true}),

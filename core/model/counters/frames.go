@@ -285,7 +285,8 @@ func (c Counters) turn(a FrameArgs, t *board.Tx) (Counters, error) {
 	if err != nil {
 		return c, err
 	}
-	g := CounterFrame{Rows: f.Columns, Columns: f.Rows, Split: f.Split, Across: !f.Across && f.Split > 0, Cells: f.Cells, Every: f.Every}
+	g := CounterFrame{Rows: f.Columns, Columns: f.Rows, Split: f.Split, Across: !f.Across && f.Split > 0, Cells: f.Cells,
+		Every: f.Every}
 	c = c.withFrame(a.Frame, g)
 	c.List = pieces.Each(c.List, func(k *pieces.Piece) {
 		if int(k.Frame) == a.Frame {

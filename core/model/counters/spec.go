@@ -196,8 +196,10 @@ func moves() []board.MoveSpec {
 		pieces.Move(kit, "groups", "Set the number of groups; the counters are kept.", board.Keeps, nil, Counters.groups,
 			"counters 14", GroupsArgs{4}),
 		pieces.Move(kit, "share",
-			"Deal counters round the groups, one to each at a time, so often or until no full round is left.", board.Keeps, nil, Counters.share, "counters 14", ShareArgs{}, grouped),
-		pieces.Move(kit, "deal", "Give one counter to the group whose turn it is.", board.Keeps, nil, Counters.deal, "counters 14",
+			"Deal counters round the groups, one to each at a time, so often or until no full round is left.", board.Keeps,
+			nil, Counters.share, "counters 14", ShareArgs{}, grouped),
+		pieces.Move(kit, "deal", "Give one counter to the group whose turn it is.", board.Keeps, nil, Counters.deal,
+			"counters 14",
 			board.NoArgs{}, grouped),
 		pieces.Move(kit, "story", "A sentence of one's own with numbers in braces puts down what it tells of; it is told again with "+
 			"what lies there then.", board.Sets, storyLaw, Counters.tellStory, "counters 0",

@@ -127,7 +127,8 @@ func slot(i, n int) (x, y int) {
 }
 
 func (d Discs) sprite(k *pieces.Piece, x, y int, zone string) board.Sprite {
-	s := board.Sprite{ID: k.ID, Drawing: "disc " + k.Place.Plural(), X: int32(x), Y: int32(y), W: disc, H: disc, Zone: zone,
+	s := board.Sprite{ID: k.ID, Drawing: "disc " + k.Place.Plural(), X: int32(x), Y: int32(y), W: disc, H: disc,
+		Zone: zone,
 		Part: k.Part, Marks: k.Marks()}
 	if d.Dots {
 		s.Drawing = "dot " + k.Place.Plural()
@@ -209,7 +210,8 @@ func (g *grid) startDigits(l *board.Layout, y, h int) {
 			continue
 		}
 		i := p - place.Smallest
-		l.Decor = append(l.Decor, board.Decor{Kind: "startDigit", X: g.x[i] + (g.w[i]-pitch)/2, Y: y + h - pitch - 2, W: pitch, H: pitch,
+		l.Decor = append(l.Decor, board.Decor{Kind: "startDigit", X: g.x[i] + (g.w[i]-pitch)/2, Y: y + h - pitch - 2,
+			W: pitch, H: pitch,
 			Text: digit, Zone: p.Plural()})
 	}
 }

@@ -18,7 +18,8 @@ type AmountArgs struct {
 
 // Lay is the move that places so many pieces of a place.
 func Lay(count int, p place.Place, part int) []board.Move {
-	return []board.Move{{Kind: "place", Args: AmountArgs{Amount: place.Count{Place: p, Count: count}.String(), Part: part}}}
+	return []board.Move{{Kind: "place", Args: AmountArgs{Amount: place.Count{Place: p, Count: count}.String(),
+		Part: part}}}
 }
 
 // BundleArgs name ten pieces of a place.

@@ -140,7 +140,8 @@ func (r Rules) readRun(run Run, ids *board.IDs) ([]Piece, error) {
 	some := Many(run.Place, run.Count, run.Part, ids.Take(run.Count))
 	for i := range some {
 		k := &some[i]
-		k.State, k.New, k.Mint, k.Turned, k.Opened = State(state), run.New, run.Mint, run.Turned, run.Opened && State(state) == Spent
+		k.State, k.New, k.Mint, k.Turned, k.Opened = State(state), run.New, run.Mint, run.Turned, run.Opened &&
+			State(state) == Spent
 		k.Group, k.Frame, k.Start = int8(run.Group), int8(run.Frame), run.Start && k.State == Copy
 		if run.Ringed {
 			k.Ring = int8(max(1, run.Ring))

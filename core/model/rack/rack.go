@@ -227,9 +227,11 @@ func (r Rack) atLeast(rows int, t *board.Tx) (Rack, error) {
 // offering refuses what does not fit, and offers the rows that it would need.
 func (r Rack) offering(kind string, a NumberArgs, n, rows int) error {
 	if rows > MaxRows {
-		return say.Refuse("rack-full", say.Int("n", say.Given, n), rowsValue("rows", MaxRows), say.Int("most", say.Given, MaxRows*Beads))
+		return say.Refuse("rack-full", say.Int("n", say.Given, n), rowsValue("rows", MaxRows),
+			say.Int("most", say.Given, MaxRows*Beads))
 	}
-	refusal := say.Refuse("rack-rows-needed", say.Text("n", say.Given, a.Amount), rowsValue("rows", rows), say.Int("here", say.Given, len(r.Left)))
+	refusal := say.Refuse("rack-rows-needed", say.Text("n", say.Given, a.Amount), rowsValue("rows", rows),
+		say.Int("here", say.Given, len(r.Left)))
 	a.Rows = rows
 	return board.Offering{Refusal: refusal, Offer: board.Offer{
 		Label: say.New("verb.rows", rowsValue("rows", rows)), Move: board.Move{Kind: kind, Args: a},

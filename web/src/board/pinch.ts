@@ -3,6 +3,7 @@
 import { useLayoutEffect, useRef, type PointerEvent, type RefObject } from 'react';
 import type { Point } from './geometry';
 
+/** How far the words make a picture smaller; fingers leave it as large as fits. */
 export const SMALLEST = 0.4;
 export const LARGEST = 4;
 
@@ -67,7 +68,7 @@ export function usePinch(room: RefObject<HTMLDivElement | null>, zoom: number, s
     Object.assign(finger, { x: e.clientX, y: e.clientY });
     if (!hold.current || fingers.current.size !== 2) return;
     const wanted = (hold.current.zoom * between().apart) / hold.current.apart;
-    setZoom(Math.min(LARGEST, Math.max(SMALLEST, wanted)));
+    setZoom(Math.min(LARGEST, Math.max(1, wanted)));
     follow();
   };
   const onPointerUpCapture = (e: PointerEvent) => {
