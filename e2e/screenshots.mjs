@@ -65,6 +65,20 @@ try {
     await lesson('Making ten');
     await page.locator('.rack_rack').waitFor();
     await shot('rack');
+    await page.getByRole('button', { name: 'Present' }).click();
+    await page.getByRole('button', { name: 'Ways' }).click();
+    for (const [said, name] of [
+      ['8 and 2 more and 3', 'Mirren'],
+      ['two fives and 3', 'Tavi'],
+    ]) {
+      await page.getByLabel('What was seen').click();
+      await page.keyboard.type(said);
+      await page.getByLabel('Whose way').click();
+      await page.keyboard.type(name);
+      await page.keyboard.press('Enter');
+    }
+    await shot('ways');
+    await page.getByRole('button', { name: 'Quit' }).click();
     await lesson('Counters in frames');
     await page.locator('[data-piece]').first().waitFor();
     await shot('counters');
@@ -108,10 +122,6 @@ try {
       .click();
     await page.waitForTimeout(2500);
     await shot('example');
-    await page.getByRole('button', { name: 'Edit step' }).click();
-    await page.getByRole('dialog').waitFor();
-    await shot('edit');
-    await page.keyboard.press('Escape');
     await lesson('Two deliveries');
     await page.getByRole('button', { name: 'New worked example' }).click();
     await page.locator('.ExampleDialog_problem').click({ clickCount: 3 });

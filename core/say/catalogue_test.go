@@ -24,6 +24,20 @@ func TestNoSentenceHasAWordOfItsOwnForRegrouping(t *testing.T) {
 	}
 }
 
+// What a class calls the subject, a bond and the blocks stands in no sentence in letters:
+// where one names them, it asks the class's words.
+func TestNoSentenceHasAWordOfItsOwnForWhatAClassNames(t *testing.T) {
+	own := regexp.MustCompile(`(?i)\b(maths?|number bond|part-whole|flats?|big cubes?|euros?|cents?)\b`)
+	for _, part := range []map[string]string{general, worked} {
+		for id, template := range part {
+			if !Says(id) || strings.HasPrefix(id, "label.") {
+				continue
+			}
+			assert.NotRegexp(t, own, template, id)
+		}
+	}
+}
+
 // A sentence is said in one part of the catalogue only, its holes are closed, and a
 // question of a worked example has a kind.
 func TestTheCatalogueIsSound(t *testing.T) {
