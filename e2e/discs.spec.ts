@@ -93,3 +93,23 @@ test.describe('by finger and by keys', () => {
     await expect(says(page, 'numeral')).toHaveText('23');
   });
 });
+
+test('digit cards alone shift with their zeros, and the first start stays', async ({ page }) => {
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  await open(page, [discs({})], []);
+  await page.getByRole('button', { name: 'Chart', exact: true }).click();
+  await write(page.getByLabel('Digit cards alone'), '120');
+  await page.keyboard.press('Enter');
+  const cards = page.locator('[data-piece] .card-digit');
+  await expect(cards).toHaveText(['1', '2', '0']);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Shift digits' }).click();
+  await page.getByRole('button', { name: '÷ 10', exact: true }).click();
+  await page.getByRole('button', { name: '÷ 10', exact: true }).click();
+  await expect(cards).toHaveText(['1', '2', '0']);
+  await expect(page.locator('.point')).toBeVisible();
+  await expect(page.locator('.start-digit')).toHaveText(['1', '2', '0']);
+  await expect(page.getByRole('alert')).toHaveText('Which zeros need not be written?');
+  await page.getByRole('button', { name: 'Put away zeros that need not be written' }).click();
+  await expect(cards).toHaveText(['1', '2']);
+});

@@ -163,6 +163,11 @@ func (t *Tx) Stage(m Model) {
 	t.effect.Stages = append(t.effect.Stages, t.board.with(t.model, m).settleCovers())
 }
 
+// Also says something beside what the move did, to all who look on.
+func (t *Tx) Also(id string, values ...say.Value) {
+	t.effect.Also = append(t.effect.Also, say.New(id, values...))
+}
+
 // Say records the announcement.
 func (t *Tx) Say(id string, values ...say.Value) { t.effect.Said = say.New(id, values...) }
 

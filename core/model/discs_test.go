@@ -10,6 +10,7 @@ import (
 	"unitbloom/core/board"
 	"unitbloom/core/model/discs"
 	"unitbloom/core/place"
+	"unitbloom/core/say"
 	"unitbloom/internal/proptest"
 )
 
@@ -102,8 +103,12 @@ func TestZerosTravelBelowTheDiscs(t *testing.T) {
 func TestNeedlessZerosArePutAway(t *testing.T) {
 	b, err := board.Parse("discs 1h 2t")
 	require.NoError(t, err)
-	b, err = board.ApplyAll(b, []board.Move{{Kind: "cards", Args: discs.CardsArgs{Shown: true}}, shifted(-2, false)})
+	b, err = board.ApplyAll(b, []board.Move{{Kind: "cards", Args: discs.CardsArgs{Shown: true}}})
 	require.NoError(t, err)
+	b, effect, err := board.Apply(b, shifted(-2, false))
+	require.NoError(t, err)
+	require.Len(t, effect.Also, 1)
+	assert.Equal(t, "Which zeros need not be written?", effect.Also[0].Text(say.Vocabulary{}), "it is asked")
 	assert.Equal(t, "yes", b.Lay(0).Settings["needless"])
 	b, err = board.ApplyAll(b, []board.Move{{Kind: "needless"}})
 	require.NoError(t, err)

@@ -177,6 +177,7 @@ var general = map[string]string{
 	"did.disc-shifted":  "{form} shifted {times}.",
 	"did.start-dropped": "The start row is put away.",
 	"did.needless":      "The zeros that need not be written are put away.",
+	"ask.needless":      "Which zeros need not be written?",
 	"did.chart-rows":    "{n} rows.",
 	"did.rows-joined":   "The rows are together.",
 	"did.cards":         "Digit cards for {n}.",

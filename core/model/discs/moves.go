@@ -88,6 +88,9 @@ func (d Discs) shift(a ShiftArgs, t *board.Tx) (Discs, error) {
 		}
 	}
 	t.Say("did.shifted", say.Text("times", say.Given, timesText(a.By)))
+	if a.Zeros && next.hasNeedless() {
+		t.Also("ask.needless")
+	}
 	return next, nil
 }
 

@@ -81,6 +81,11 @@ export function BlocksLine({ model, index }: { model: DrawnModel; index: number 
             on: has('names'),
             run: () => make('names', { shown: !has('names') }),
           },
+          {
+            label: 'Traces of what became another',
+            on: has('traces'),
+            run: () => make('traces', { shown: !has('traces') }),
+          },
           ...places.slice(1).map((place, i) => ({
             label: `Columns up to ${place}`,
             on: columns === i + 2,

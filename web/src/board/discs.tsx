@@ -127,6 +127,11 @@ export function DiscsLine({ model, index }: { model: DrawnModel; index: number }
           { label: 'Labelled discs', on: !has('dots'), run: () => make('style', { style: 'discs' }) },
           { label: 'Plain dots', on: has('dots'), run: () => make('style', { style: 'dots' }) },
           'line',
+          {
+            label: 'Traces of what became another',
+            on: has('traces'),
+            run: () => make('traces', { shown: !has('traces') }),
+          },
           { label: 'Digit cards', on: has('cards'), run: () => make('cards', { shown: !has('cards') }) },
           'line',
           { label: 'All in ones', run: () => make('openAll', { to: 'ones' }) },

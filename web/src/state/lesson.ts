@@ -76,6 +76,7 @@ export const emptyFrame: LessonState['frame'] = {
   lines: [],
   ink: [],
   ways: [],
+  focus: {},
   notes: [],
   capture: { on: false, steps: 0, moves: 0 },
 };
