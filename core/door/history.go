@@ -11,10 +11,12 @@ import (
 // A session has one history. Undo and redo go along it, and what a capture holds is
 // read from the same entries, so that the two cannot disagree.
 
-// moment is all that undo brings back: the document, and how far a capture had come.
+// moment is all that undo brings back: the document, how far a capture had come, and the
+// children's ways that stood there.
 type moment struct {
 	doc     lesson.Lesson
 	capture *capture
+	ways    []takenWay
 }
 
 // capture is a worked example in the making: the teacher's own moves on a free
@@ -56,7 +58,7 @@ func (s *session) commit(doc lesson.Lesson, c *capture) {
 	s.doc, s.capture = doc, c
 }
 
-func (s *session) now() moment { return moment{s.doc, s.capture} }
+func (s *session) now() moment { return moment{s.doc, s.capture, s.ways} }
 
 // edit changes the document, as one undo. What is told to the server is what
 // differs.
@@ -107,7 +109,7 @@ func (s *session) travel(from, to *[]moment) Update {
 			doc.Scenes[i].Start = doc.Scenes[i].Start.After(other.Start)
 		}
 	}
-	s.doc, s.capture = doc, there.capture
+	s.doc, s.capture, s.ways = doc, there.capture, there.ways
 	return s.update(lesson.Difference(here.doc, doc))
 }
 

@@ -78,8 +78,10 @@ func takeIn(s *session, a TakeInArgs) (Update, error) {
 	if err != nil {
 		return Update{}, err
 	}
+	was := s.doc
+	s.commit(doc, s.capture)
 	s.ways = append(slices.Clip(s.ways), taken)
-	return s.become(doc, s.capture), nil
+	return s.update(lesson.Difference(was, doc)), nil
 }
 
 // dropWays takes the ways off the scene; the record keeps them.

@@ -43,6 +43,7 @@ func TestAChildsWayStandsOverTheBoardAndInTheRecord(t *testing.T) {
 	assert.Len(t, d.document().Record, 2, "what was refused is not written")
 	d.call("undo", map[string]any{}, nil)
 	assert.Len(t, d.document().Record, 1)
+	assert.Len(t, d.ways(), 1, "undo takes a way off with its line")
 	d.call("dropWays", map[string]any{}, nil)
 	assert.Empty(t, d.ways())
 	assert.Len(t, d.document().Record, 1, "the record keeps what was taken in")

@@ -116,7 +116,7 @@ export function WaysTold() {
       {ways.map((w) => (
         <li key={w.colour} className={cx(`way-${w.colour}`)}>
           {w.name && <b>{w.name}</b>}
-          {w.parts.length > 1 && w.parts.length < 5 && <Branches whole={w.whole} parts={w.parts} />}
+          {w.parts.length > 1 && w.parts.length < 9 && <Branches whole={w.whole} parts={w.parts} />}
           <span>{w.text}</span>
         </li>
       ))}
