@@ -77,7 +77,7 @@ async function nativeExamples() {
   figure(
     '10,000 worked examples, command line',
     `${((performance.now() - start) / 1000).toFixed(2)} s`,
-    '≤ 5 s',
+    '≤ 2 s',
   );
   rmSync(folder, { recursive: true });
 }
@@ -110,14 +110,14 @@ async function loads() {
       await page.waitForTimeout(400);
     });
   }
-  figure('cold load to a usable board', `${(median(took) / 1000).toFixed(2)} s`, '≤ 1.5 s');
+  figure('cold load to a usable board', `${(median(took) / 1000).toFixed(2)} s`, '≤ 1.2 s');
   figure('sent on a cold load', `${(bytes / 1e6).toFixed(2)} MB`, '≤ 2 MB');
 }
 
 async function doors() {
   for (const [pieces, budget] of [
     [1000, 'p95 ≤ 2 ms'],
-    [3000, 'p95 ≤ 5 ms'],
+    [3000, 'p95 ≤ 4 ms'],
   ]) {
     const id = await create(lessonOf([blocks({ tens: pieces / 2, ones: pieces / 2 - 10 })]));
     await withPage(laptop, async (page) => {
