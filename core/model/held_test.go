@@ -1,6 +1,7 @@
 package model_test
 
 import (
+	"encoding/json"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -84,4 +85,39 @@ func TestTowersCountTens(t *testing.T) {
 		}
 	}
 	assert.Equal(t, cubes.MaxPart, colours, "every colour is offered")
+}
+
+// With traces a piece that is opened stays, and the board must have room for it too.
+func TestTracesTakeRoom(t *testing.T) {
+	fits := played(t, "blocks 1t 2989o", leavesTraces, open(place.Tens))
+	assert.Equal(t, 3000, fits.Models[0].Pieces())
+	b := played(t, "blocks 1t 2990o", leavesTraces)
+	_, _, err := board.Apply(b, open(place.Tens))
+	require.ErrorContains(t, err, "3001 pieces")
+}
+
+func TestNothingIsOfferedForWhatIsNotThere(t *testing.T) {
+	spec, _ := board.SpecOf("cubes")
+	b := played(t, "cubes 5")
+	assert.Empty(t, spec.Offers(b.Models[0], []board.PieceID{999}))
+}
+
+// A train that follows a number grows at its end, and is one train still.
+func TestATrainThatFollowsStaysOneTrain(t *testing.T) {
+	b := played(t, "blocks 5o | cubes 5", board.Move{Kind: "link", Model: 1, Args: board.WithArgs{With: 0}}, amount("place", "3"))
+	assert.Equal(t, "blocks 8o | cubes 8", board.Print(b))
+}
+
+// Only a trace is one of an opened piece.
+func TestOnlyATraceIsOfAnOpenedPiece(t *testing.T) {
+	read := func(state string) string {
+		var b board.Board
+		require.NoError(t, json.Unmarshal([]byte(`{"models":[{"kind":"blocks","traces":true,"pieces":[{"place":"hundreds","count":1,`+
+			`"state":"`+state+`","opened":true},{"place":"tens","count":10}]}]}`), &b))
+		raw, err := json.Marshal(b)
+		require.NoError(t, err)
+		return string(raw)
+	}
+	assert.Contains(t, read("spent"), `"opened":true`)
+	assert.NotContains(t, read("play"), `"opened"`)
 }

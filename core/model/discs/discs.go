@@ -77,16 +77,22 @@ func (d Discs) rows() int {
 	return n
 }
 
+// readDigits reads digits that stand alone, as they are written, if there are any.
+func readDigits(digits string) (place.Written, bool) {
+	w, err := place.Parse(digits)
+	return w, err == nil
+}
+
 // span is the columns shown: those chosen and those that hold discs or digits.
 func (d Discs) span() (top, bottom place.Place) {
 	top, bottom = d.Top, min(d.Bottom, place.Ones)
 	for i := range d.List {
 		top, bottom = max(top, d.List[i].Place), min(bottom, d.List[i].Place)
 	}
-	if w, err := place.Parse(d.Alone); err == nil && d.Alone != "" {
+	if w, alone := readDigits(d.Alone); alone {
 		top, bottom = max(top, w.Top()), min(bottom, place.Place(-w.Decimals))
 	}
-	if w, err := place.Parse(d.Began); err == nil && d.Began != "" {
+	if w, alone := readDigits(d.Began); alone {
 		top, bottom = max(top, w.Top()), min(bottom, place.Place(-w.Decimals))
 	}
 	if d.Cards {

@@ -185,7 +185,7 @@ func (g *grid) columns(l *board.Layout) {
 // startDigits writes the number that the start row holds, digit for digit.
 func (g *grid) startDigits(l *board.Layout, y, h int) {
 	digits := map[place.Place]string{}
-	if w, err := place.Parse(g.Began); err == nil && g.Began != "" {
+	if w, alone := readDigits(g.Began); alone {
 		for _, d := range w.Digits() {
 			digits[d.Place] = strconv.Itoa(d.Digit)
 		}
@@ -254,7 +254,7 @@ func (d Discs) putCards(l *board.Layout, g *grid) {
 			from, to = max(from, p), min(to, p)
 		}
 	}
-	if w, err := place.Parse(d.Alone); err == nil && d.Alone != "" {
+	if w, alone := readDigits(d.Alone); alone {
 		to = min(to, place.Place(-w.Decimals))
 	}
 	y := l.H + padY
@@ -279,7 +279,7 @@ func (d Discs) putCards(l *board.Layout, g *grid) {
 // digitAt gives what the card of a place says: how many discs lie there, or the
 // digit of a number that stands alone.
 func (d Discs) digitAt() func(place.Place) string {
-	if w, err := place.Parse(d.Alone); err == nil && d.Alone != "" {
+	if w, alone := readDigits(d.Alone); alone {
 		return func(p place.Place) string { return strconv.Itoa(w.Digit(p)) }
 	}
 	counts := pieces.Count(d.List, pieces.Play, pieces.AnyPart)

@@ -96,7 +96,7 @@ func (d Discs) shift(a ShiftArgs, t *board.Tx) (Discs, error) {
 
 // number is what the discs in play are worth, or the digits that stand alone.
 func (d Discs) number() place.Number {
-	if w, err := place.Parse(d.Alone); err == nil && d.Alone != "" {
+	if w, alone := readDigits(d.Alone); alone {
 		return w.Number
 	}
 	return board.Total(d)
@@ -301,7 +301,7 @@ func (d Discs) showCards(a CardsArgs, t *board.Tx) (Discs, error) {
 // needless puts the zeros away that need not be written.
 func (d Discs) needless(_ board.NoArgs, t *board.Tx) (Discs, error) {
 	d.CardsTo = place.Ones
-	if w, err := place.Parse(d.Alone); err == nil && d.Alone != "" {
+	if w, alone := readDigits(d.Alone); alone {
 		d.Alone = w.Number.String()
 	}
 	t.Say("did.needless")
@@ -310,7 +310,7 @@ func (d Discs) needless(_ board.NoArgs, t *board.Tx) (Discs, error) {
 
 // hasNeedless reports whether zeros are written that need not be.
 func (d Discs) hasNeedless() bool {
-	if w, err := place.Parse(d.Alone); err == nil && d.Alone != "" {
+	if w, alone := readDigits(d.Alone); alone {
 		return w.Number.String() != d.Alone
 	}
 	low := place.Ones
