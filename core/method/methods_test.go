@@ -1298,6 +1298,46 @@ func TestPredictionsComeTrue(t *testing.T) {
 		_, sized := find(e, "share.size")
 		require.True(t, sized || big/by < 4, "%d ÷ %d", big, by)
 	}
+	// What is counted at a glance is not sized up.
+	_, sized := find(asking(t, "share", "20", "5"), "share.size")
+	require.False(t, sized, "20 ÷ 5")
+	_, sized = find(asking(t, "share", "21", "5"), "share.size")
+	require.True(t, sized, "21 ÷ 5")
+}
+
+// A set whose problems grow says of each what is more in it, and it is.
+func TestWhatMakesAProblemHarderIsInIt(t *testing.T) {
+	t.Parallel()
+	regrouped := func(r method.Request) int {
+		e, err := method.Make(r)
+		require.NoError(t, err)
+		n := 0
+		for _, s := range e.Scene.Steps {
+			if slices.ContainsFunc(s.Moves, func(m board.Move) bool {
+				return m.Kind == "bundle" || m.Kind == "unbundle"
+			}) {
+				n++
+			}
+		}
+		return n
+	}
+	met := map[string]int{}
+	for seed := range uint64(12) {
+		set, err := method.Ladder(method.Request{Method: "column-add", Args: []string{"342", "125"}}, 4, seed)
+		require.NoError(t, err)
+		for i, rung := range set[1:] {
+			met[rung.Harder.ID]++
+			more := regrouped(rung.Request) - regrouped(set[i].Request)
+			want := 0
+			if rung.Harder.ID == "harder.regrouping" {
+				want = 1
+			}
+			if rung.Harder.ID != "" {
+				require.Equal(t, want, more, "%v after %v: %s", rung.Args, set[i].Args, rung.Harder.ID)
+			}
+		}
+	}
+	require.Positive(t, met["harder.regrouping"])
 }
 
 // Which places make ten or more is foretold as school arithmetic marks them.
