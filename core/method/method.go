@@ -277,6 +277,7 @@ func (e Example) Plain() Plain {
 	p := Plain{Method: made.Method, Title: w.Spell(e.Scene.Title), Problem: w.Spell(made.Problem),
 		Answer: w.Spell(made.Answer),
 		Model:  made.Model, Start: e.Scene.Start, End: e.End, Offer: w.Spell(e.Offer)}
+	p.Steps = make([]PlainStep, 0, len(e.Scene.Steps))
 	for _, s := range e.Scene.Steps {
 		p.Steps = append(p.Steps, PlainStep{
 			Say: s.Say.Text(w), Ask: s.Ask.Text(w), Asks: s.Asks, Answer: s.Answer.Text(w), Look: s.Look.Text(w),
@@ -320,7 +321,7 @@ type builder struct {
 }
 
 func newBuilder(start board.Board) *builder {
-	return &builder{scene: lesson.Scene{Start: start, Steps: make([]lesson.Step, 0, 12)}, now: start, keys: map[int]int{}}
+	return &builder{scene: lesson.Scene{Start: start, Steps: make([]lesson.Step, 0, 24)}, now: start, keys: map[int]int{}}
 }
 
 // first adds a step whose question an example of the method is about.
