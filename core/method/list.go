@@ -12,8 +12,9 @@ import (
 	"unitbloom/core/say"
 )
 
-// ReadLine reads a problem of a list: a method and its arguments parted by commas, like
-// share,97,4, or the problem as a teacher types it, like 58 + 67.
+// ReadLine reads a problem of a list: a method and its arguments parted by commas or as on
+// the command line, like share,97,4 or share 97 4, or the problem as a teacher types it, like
+// 58 + 67.
 // Numbers of the latter are as the class writes them.
 func ReadLine(text string, w say.Vocabulary) (Request, error) {
 	text = strings.TrimSpace(text)
@@ -21,6 +22,11 @@ func ReadLine(text string, w say.Vocabulary) (Request, error) {
 	named := parted && id != "" && strings.Trim(strings.TrimSpace(id), "abcdefghijklmnopqrstuvwxyz-") == ""
 	if named || strings.Contains(text, `"`) {
 		return readFields(text)
+	}
+	if words := strings.Fields(text); len(words) > 1 {
+		if _, err := Find(words[0]); err == nil {
+			return Request{Method: words[0], Args: words[1:]}, nil
+		}
 	}
 	return Typed("", w.Plain(text))
 }

@@ -1340,6 +1340,24 @@ func TestWhatMakesAProblemHarderIsInIt(t *testing.T) {
 	require.Positive(t, met["harder.regrouping"])
 }
 
+// A line of a list is read as it is written on the command line, or as it is typed.
+func TestALineNamesItsMethodOrNot(t *testing.T) {
+	t.Parallel()
+	for line, want := range map[string]string{
+		"column-add,58,67":            "column-add 58 67",
+		"column-add 58 67":            "column-add 58 67",
+		"column-subtract 4002 - 1567": "column-subtract 4002 - 1567",
+		"short-multiply 126 x 4":      "short-multiply 126 x 4",
+		"58 + 67":                     "column-add 58 + 67",
+	} {
+		r, err := method.ReadLine(line, say.Vocabulary{})
+		require.NoError(t, err, line)
+		require.Equal(t, want, strings.Join(append([]string{r.Method}, r.Args...), " "), line)
+		_, err = method.Make(r)
+		require.NoError(t, err, line)
+	}
+}
+
 // Which places make ten or more is foretold as school arithmetic marks them.
 func TestPlacesThatMakeTenAreForetold(t *testing.T) {
 	for _, sum := range additions()[:min(300, proptest.Cases())] {
