@@ -81,7 +81,7 @@ func splitSigned(raw []string) (flags, args []string) {
 }
 
 func (f exampleFlags) run(cmd *cobra.Command, args []string) error {
-	options, err := f.options()
+	options, err := pairs("--set", f.set)
 	if err != nil {
 		return err
 	}
@@ -113,27 +113,24 @@ func (f exampleFlags) run(cmd *cobra.Command, args []string) error {
 	return encode(cmd.OutOrStdout(), e.Plain())
 }
 
-func (f exampleFlags) options() (map[string]string, error) {
-	options := map[string]string{}
-	for _, s := range f.set {
-		key, value, ok := strings.Cut(s, "=")
+// pairs are the key=value of a flag that may be given several times.
+func pairs(flag string, list []string) (map[string]string, error) {
+	given := map[string]string{}
+	for _, text := range list {
+		key, value, ok := strings.Cut(text, "=")
 		if !ok {
-			return nil, fmt.Errorf("%w: --set %q is not key=value", errUsage, s)
+			return nil, fmt.Errorf("%w: %s %q is not key=value", errUsage, flag, text)
 		}
-		options[key] = value
+		given[key] = value
 	}
-	return options, nil
+	return given, nil
 }
 
 // vocabulary are the class's words of the flags.
 func (f exampleFlags) vocabulary() (w say.Vocabulary, err error) {
-	chosen := map[string]string{}
-	for _, s := range f.words {
-		key, value, ok := strings.Cut(s, "=")
-		if !ok {
-			return w, fmt.Errorf("%w: --words %q is not key=value", errUsage, s)
-		}
-		chosen[key] = value
+	chosen, err := pairs("--words", f.words)
+	if err != nil {
+		return w, err
 	}
 	raw, err := json.Marshal(chosen)
 	if err == nil {

@@ -23,7 +23,7 @@ func lessonCommand() *cobra.Command {
 		Args:    arguments(cobra.ExactArgs(1)),
 		RunE: func(cmd *cobra.Command, args []string) error {
 			flags := exampleFlags{set: set, words: called}
-			options, err := flags.options()
+			options, err := pairs("--set", flags.set)
 			if err != nil {
 				return err
 			}

@@ -90,13 +90,16 @@ func dropWays(s *session, _ None) (Frame, error) {
 	return s.frame(), nil
 }
 
+func (w takenWay) whole() string { return say.Int("n", say.Given, w.Total).Text }
+
+func (w takenWay) equation() string { return w.Sum + " = " + w.whole() }
+
 // sentence is the way as it is written, with the child's name where one is given.
 func (w takenWay) sentence() string {
-	text := w.Sum + " = " + say.Int("n", say.Given, w.Total).Text
 	if w.name == "" {
-		return text
+		return w.equation()
 	}
-	return w.name + ": " + text
+	return w.name + ": " + w.equation()
 }
 
 // waysHere are the ways that were taken in on the present scene.
@@ -114,10 +117,8 @@ func (s *session) wayViews(b board.Board) []WayView {
 	views := []WayView{}
 	w := s.doc.Words
 	for i, way := range s.waysHere() {
-		v := WayView{Name: way.name, Text: w.Spell(way.Sum + " = " + say.Int("n", say.Given, way.Total).Text),
-			Model: way.model,
-			Whole: w.Spell(say.Int("n", say.Given, way.Total).Text), Parts: way.Branches(), Colour: i % maxWays,
-			Rings: [][]board.PieceID{}}
+		v := WayView{Name: way.name, Text: w.Spell(way.equation()), Whole: w.Spell(way.whole()),
+			Parts: way.Branches(), Model: way.model, Colour: i % maxWays, Rings: [][]board.PieceID{}}
 		if way.step == s.step && way.model < len(b.Models) && !b.IsCovered(way.model) {
 			v.Rings = way.Rings
 		}

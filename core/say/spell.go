@@ -66,21 +66,28 @@ func (w Vocabulary) Spell(text string) string {
 	if point == "," {
 		text = strings.ReplaceAll(text, " point ", " comma ") // of a number in words
 	}
+	return eachNumber(text, func(b *strings.Builder, i, end int) int {
+		grouped(b, text[i:end], group)
+		if more := digitsFrom(text, end+1); end < len(text) && text[end] == '.' && more > end+1 {
+			b.WriteString(point)
+			b.WriteString(text[end+1 : more])
+			return more
+		}
+		return end
+	})
+}
+
+// eachNumber is a text with its numbers written anew: rewrite writes the one whose first
+// digits stand from i to end, and gives where it ends.
+func eachNumber(text string, rewrite func(b *strings.Builder, i, end int) int) string {
 	var b strings.Builder
 	for i := 0; i < len(text); {
-		end := digitsFrom(text, i)
-		if end == i {
-			b.WriteByte(text[i])
-			i++
+		if end := digitsFrom(text, i); end > i {
+			i = rewrite(&b, i, end)
 			continue
 		}
-		grouped(&b, text[i:end], group)
-		i = end
-		if more := digitsFrom(text, i+1); i < len(text) && text[i] == '.' && more > i+1 {
-			b.WriteString(point)
-			b.WriteString(text[i+1 : more])
-			i = more
-		}
+		b.WriteByte(text[i])
+		i++
 	}
 	return b.String()
 }
@@ -109,14 +116,7 @@ func (w Vocabulary) Plain(text string) string {
 	if group == "" && point == "." {
 		return text
 	}
-	var b strings.Builder
-	for i := 0; i < len(text); {
-		end := digitsFrom(text, i)
-		if end == i {
-			b.WriteByte(text[i])
-			i++
-			continue
-		}
+	return eachNumber(text, func(b *strings.Builder, i, end int) int {
 		b.WriteString(text[i:end])
 		if end-i <= 3 {
 			for wide := groupAt(text, end, group); group != "" && wide > 0; wide = groupAt(text, end, group) {
@@ -124,13 +124,12 @@ func (w Vocabulary) Plain(text string) string {
 				end += wide + 3
 			}
 		}
-		i = end
-		if point == "," && i+1 < len(text) && text[i] == ',' && digitsFrom(text, i+1) > i+1 {
+		if point == "," && end+1 < len(text) && text[end] == ',' && digitsFrom(text, end+1) > end+1 {
 			b.WriteByte('.')
-			i++
+			end++
 		}
-	}
-	return b.String()
+		return end
+	})
 }
 
 // spaces are what may stand for the space of a group.

@@ -3,6 +3,7 @@ package counters
 import (
 	"unitbloom/core/board"
 	"unitbloom/core/model/pieces"
+	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
 
@@ -91,24 +92,14 @@ func (c Counters) inGroup(n int) int {
 	return count
 }
 
-// deal gives one counter to the group whose turn it is: the first of those that have
-// fewest.
+// deal gives one counter to the group whose turn it is.
 func (c Counters) deal(_ board.NoArgs, t *board.Tx) (Counters, error) {
-	if c.Groups == 0 {
-		return c, say.Refuse("no-groups")
-	}
-	left := c.left()
-	if len(left) == 0 {
-		return c, say.Refuse("none-to-deal")
-	}
-	turn := 1
-	for g := 2; g <= c.Groups; g++ {
-		if c.inGroup(g) < c.inGroup(turn) {
-			turn = g
-		}
+	next, turn, err := pieces.Turn(c.List, c.Groups, place.Ones)
+	if err != nil {
+		return c, err
 	}
 	t.Say("did.dealt", say.Int("n", say.Given, turn))
-	return c.With(pieces.Change(c.List, left[:1], func(k *pieces.Piece) { *k = grouped(*k, int8(turn)) })), nil
+	return c.With(pieces.Change(c.List, next, func(k *pieces.Piece) { *k = grouped(*k, int8(turn)) })), nil
 }
 
 func grouped(k pieces.Piece, g int8) pieces.Piece {

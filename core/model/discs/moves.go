@@ -1,8 +1,6 @@
 package discs
 
 import (
-	"slices"
-
 	"unitbloom/core/board"
 	"unitbloom/core/model/pieces"
 	"unitbloom/core/place"
@@ -386,27 +384,12 @@ func (d Discs) share(a pieces.PlaceArgs, t *board.Tx) (Discs, error) {
 	return d, nil
 }
 
-// deal gives one disc of a place to the group whose turn it is: the first of those that
-// have fewest of that place.
+// deal gives one disc of a place to the group whose turn it is.
 func (d Discs) deal(a pieces.PlaceArgs, t *board.Tx) (Discs, error) {
-	if d.Groups == 0 {
-		return d, say.Refuse("no-groups")
+	next, turn, err := pieces.Turn(d.List, d.Groups, a.Place)
+	if err != nil {
+		return d, err
 	}
-	var next []board.PieceID
-	in := make([]int, d.Groups)
-	for _, k := range d.List {
-		switch {
-		case k.State != pieces.Play || k.Place != a.Place:
-		case k.Group > 0:
-			in[k.Group-1]++
-		case next == nil:
-			next = []board.PieceID{k.ID}
-		}
-	}
-	if next == nil {
-		return d, say.Refuse("none-to-deal")
-	}
-	turn := slices.Index(in, slices.Min(in)) + 1
 	t.Say("did.dealt", say.Int("n", say.Given, turn))
 	return d.With(pieces.Change(d.List, next, func(k *pieces.Piece) { k.Group = int8(turn) })), nil
 }

@@ -185,3 +185,25 @@ func AllIn(list []Piece, states ...State) error {
 func onlyHere(here, asked int, p place.Place) error {
 	return say.Refuse("only-here", say.Pieces("here", say.Amount, here, p), say.Int("asked", say.Given, asked))
 }
+
+// Turn is the piece of a place that is dealt next, and the group whose turn it is, from 1:
+// the first of those that have fewest of that place.
+func Turn(list []Piece, groups int, at place.Place) (next []board.PieceID, group int, err error) {
+	if groups == 0 {
+		return nil, 0, say.Refuse("no-groups")
+	}
+	in := make([]int, groups)
+	for _, k := range list {
+		switch {
+		case k.State != Play || k.Place != at:
+		case k.Group > 0:
+			in[k.Group-1]++
+		case next == nil:
+			next = []board.PieceID{k.ID}
+		}
+	}
+	if next == nil {
+		return nil, 0, say.Refuse("none-to-deal")
+	}
+	return next, slices.Index(in, slices.Min(in)) + 1, nil
+}
