@@ -10,6 +10,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"unitbloom/core/board"
+	"unitbloom/core/model/discs"
 	"unitbloom/core/model/pieces"
 	"unitbloom/core/place"
 	"unitbloom/internal/proptest"
@@ -123,7 +124,7 @@ func TestTracesAreOutOfPlayAndToldApart(t *testing.T) {
 
 func TestTheAddendsOfAChartLieTogetherAndStayAddends(t *testing.T) {
 	together := func(on bool) board.Move {
-		return board.Move{Kind: "together", Args: pieces.TracesArgs{Shown: on}}
+		return board.Move{Kind: "together", Args: discs.TogetherArgs{Shown: on}}
 	}
 	b := played(t, "discs 1h 4t 6o + 8t 7o", leavesTraces, together(true))
 	assert.Equal(t, "1", b.Lay(0).Settings["rows"])
@@ -156,7 +157,7 @@ func TestPaperAgreesWithReckoning(t *testing.T) {
 			}
 		}
 		if kind == "discs" {
-			b, _ = board.ApplyAll(b, []board.Move{{Kind: "together", Args: pieces.TracesArgs{Shown: true}}})
+			b, _ = board.ApplyAll(b, []board.Move{{Kind: "together", Args: discs.TogetherArgs{Shown: true}}})
 		} else {
 			for p := place.Ones; p <= place.Thousands; p++ {
 				b, _ = board.ApplyAll(b, []board.Move{at("join", p)})

@@ -260,9 +260,14 @@ func (d Discs) join(_ board.NoArgs, t *board.Tx) (Discs, error) {
 	return d.With(pieces.Each(d.List, func(k *pieces.Piece) { k.Part = 0 })), nil
 }
 
+// TogetherArgs choose how addends lie.
+type TogetherArgs struct {
+	Shown bool `json:"shown" jsonschema_description:"Whether the addends lie in one row."`
+}
+
 // together lays the addends in one row, or each in its own again; they are told apart
 // either way.
-func (d Discs) together(a pieces.TracesArgs, t *board.Tx) (Discs, error) {
+func (d Discs) together(a TogetherArgs, t *board.Tx) (Discs, error) {
 	d.Together = a.Shown
 	t.Say("did.rows-joined")
 	return d, nil

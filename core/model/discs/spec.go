@@ -131,7 +131,7 @@ func moves() []board.MoveSpec {
 		pieces.Move(kit, "join", "Bring the discs of all rows into one.", board.Keeps, nil, Discs.join,
 			"discs 1h 4t 6o + 8t 7o", board.NoArgs{}),
 		pieces.Move(kit, "together", "Lay the addends in one row, or each in its own; they stay addends.", board.Looks, nil,
-			Discs.together, "discs 1h 4t 6o + 8t 7o", pieces.TracesArgs{Shown: true}),
+			Discs.together, "discs 1h 4t 6o + 8t 7o", TogetherArgs{Shown: true}),
 		pieces.Move(kit, "traces", "Bundled and opened discs leave their trace, and the written method follows them.",
 			board.Looks, nil,
 			Discs.traces, kit.Sample, pieces.TracesArgs{Shown: true}),

@@ -3043,7 +3043,7 @@ export interface MoveOfDiscsTogether {
    */
   model?: number;
   /**
-   * Whether bundled and opened pieces leave their trace.
+   * Whether the addends lie in one row.
    */
   shown: boolean;
 }
