@@ -19,9 +19,10 @@ function earlyCore(): Plugin {
               crossorigin: true,
               href: `/${file}`,
             },
-            injectTo: 'head' as const,
+            injectTo: 'head-prepend' as const,
           },
-          { tag: 'script', attrs: { src: '/early.js' }, injectTo: 'head' as const },
+          // Before the style sheet, which a script after it would wait for.
+          { tag: 'script', attrs: { src: '/early.js' }, injectTo: 'head-prepend' as const },
         ]),
   };
 }

@@ -11,6 +11,7 @@ import './tokens.css';
 import './base.css';
 import './board/board.css';
 import { BenchPage } from './bench/BenchPage';
+import { loadCore } from './core/core';
 import { useLesson } from './state/lesson';
 import { PresentPage } from './present/PresentPage';
 import { api, ApiError, onNewBuild } from './state/api';
@@ -63,6 +64,8 @@ function NewBuild() {
 }
 
 keepFocus();
+// Every page wants the core: it is made ready while the first is drawn, which says if it fails.
+loadCore().catch(() => undefined);
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

@@ -50,7 +50,7 @@ export function BenchPage() {
   }, [status]);
   useLeave(id);
   useKeys();
-  // The board comes first; what stands round it follows at once.
+  // The pieces come first; what stands round them follows at once.
   const rest = useDeferredValue(status === 'open', false);
   useEffect(() => {
     document.title = title ? `${title} – Unit Bloom` : 'Unit Bloom';
@@ -85,7 +85,7 @@ export function BenchPage() {
   }
   return (
     <div className={cx('lesson')}>
-      <Header id={id} onDialog={setDialog} />
+      {rest ? <Header id={id} onDialog={setDialog} /> : <header className={cx('bar')} />}
       <Banners />
       <main className={cx('desk')}>
         <div className={cx('work')}>

@@ -1,5 +1,7 @@
 // The core in the browser: loads the module once and gives typed calls to its
 // door. The page mirrors what comes back and computes no mathematics itself.
+// @ts-expect-error Go's loader is a script without types; it defines Go.
+import './generated/wasm_exec.js';
 import wasmUrl from './generated/core.wasm?url';
 import type { Calls, Delta, Move } from './types.gen';
 
@@ -63,8 +65,6 @@ async function compile() {
 }
 
 async function start() {
-  // @ts-expect-error Go's loader is a script without types; it defines Go.
-  await import('./generated/wasm_exec.js');
   const go = new globalThis.Go();
   const module = (await globalThis.unitbloomEarly?.catch(() => undefined)) ?? (await compile());
   const instance = await WebAssembly.instantiate(module, go.importObject);

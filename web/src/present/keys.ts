@@ -8,11 +8,12 @@ export type KeyActs = Record<string, () => void>;
 
 const own = 'input, textarea, [contenteditable], .ant-modal, .ant-dropdown, .ant-popover, [role=menu]';
 const open =
-  '.ant-dropdown:not(.ant-dropdown-hidden), .ant-popover:not(.ant-popover-hidden), .ant-modal-wrap';
+  '.ant-dropdown:not(.ant-dropdown-hidden), .ant-popover:not(.ant-popover-hidden), .ant-modal:not(.ant-zoom-leave)';
 
-/** Whether something over the board is open, whose keys these are. */
+/** Whether something over the board is open, whose keys these are; a dialog on its way out has none. */
 function isOver(e: KeyboardEvent): boolean {
-  if (e.target instanceof Element && e.target.closest(own)) return true;
+  const at = e.target instanceof Element ? e.target : document.body;
+  if (at.closest(own) && !at.closest('.ant-zoom-leave')) return true;
   return [...document.querySelectorAll(open)].some((el) => el.checkVisibility());
 }
 

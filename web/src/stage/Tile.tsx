@@ -1,7 +1,7 @@
 // One model on the board: its line of words, its pieces fitted to the room with
 // the copies kept beside them, and the covers over them.
 import { Button, Input, type InputRef } from 'antd';
-import { useMemo, useRef, useState } from 'react';
+import { useDeferredValue, useMemo, useRef, useState } from 'react';
 import { call } from '../core/core';
 import { InkLayer } from '../ink/InkLayer';
 import { BoardNotes, ModelNotes, type Fresh } from '../ink/Notes';
@@ -43,6 +43,8 @@ export function Tile({ model, index, alone, bare, presenting }: TileProps) {
   const [zoom, setZoom] = useState(1);
   const pinch = usePinch(room, zoom, setZoom);
   const [looking, setLooking] = useState(false);
+  // The pieces come first: their line of words follows at once.
+  const rest = useDeferredValue(true, false);
   const handle = useLesson((s) => s.handle);
   const foot = bare ? 12 : view.foot;
   const end = bare ? 0 : view.end;
@@ -70,7 +72,12 @@ export function Tile({ model, index, alone, bare, presenting }: TileProps) {
   const name = `${view.title}${numeral?.shown && !covered ? `, ${numeral.text}` : ''}`;
   return (
     <section className={cx('tile')} aria-label={name}>
-      {!bare && <TileLine model={model} index={index} alone={alone} zoom={zoom} setZoom={setZoom} />}
+      {!bare &&
+        (rest ? (
+          <TileLine model={model} index={index} alone={alone} zoom={zoom} setZoom={setZoom} />
+        ) : (
+          <div className={cx('tile-line')} />
+        ))}
       {model.title && <h2 className={cx('tile-title')}>{model.title}</h2>}
       {model.linked && <span className={cx('link-mark')}>Linked: one number</span>}
       <div className={cx(zoom > 1 ? 'room zoomed' : 'room')} ref={room} {...pinch}>
