@@ -1,6 +1,6 @@
 // The core in the browser: loads the module once and gives typed calls to its
 // door. The page mirrors what comes back and computes no mathematics itself.
-// @ts-expect-error Go's loader is a script without types; it defines Go.
+// Go's own loader: it defines Go.
 import './generated/wasm_exec.js';
 import wasmUrl from './generated/core.wasm?url';
 import type { Calls, Delta, Move } from './types.gen';
