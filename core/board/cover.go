@@ -58,11 +58,14 @@ type Covering struct {
 }
 
 // CoversOn are the covers of model i where they lie.
-func (b Board) CoversOn(i int) []Covering {
+func (b Board) CoversOn(i int) []Covering { return b.CoversIn(i, Room{}) }
+
+// CoversIn are the covers of model i where they lie in a room.
+func (b Board) CoversIn(i int, room Room) []Covering {
 	if !b.IsCovered(i) {
 		return nil
 	}
-	return b.coversOn(i, b.Lay(i))
+	return b.coversOn(i, b.LayIn(i, room))
 }
 
 func (b Board) coversOn(i int, l Layout) []Covering {
@@ -88,8 +91,7 @@ func (b Board) IsCovered(i int) bool {
 }
 
 func hasZone(m Model, id string) bool {
-	spec, _ := SpecOf(m.Kind())
-	_, ok := spec.Layout(m).zone(id)
+	_, ok := LayOut(m).zone(id)
 	return ok
 }
 
@@ -128,8 +130,11 @@ func (b Board) settleCovers() Board {
 // is taken out of it, its counts and captions are held back, and so is the tray of
 // what was taken away, since that came from there. Outer sizes stay, so that nothing
 // jumps. Whatever is drawn, said, counted or selected of a board is asked here.
-func (b Board) Shown(i int) Layout {
-	l := b.Lay(i)
+func (b Board) Shown(i int) Layout { return b.ShownIn(i, Room{}) }
+
+// ShownIn is Shown, laid in a room.
+func (b Board) ShownIn(i int, room Room) Layout {
+	l := b.LayIn(i, room)
 	covers := b.coversOn(i, l)
 	if len(covers) == 0 {
 		return l

@@ -20,6 +20,8 @@ type Layout struct {
 	// Settings are the model's choices by name, for its controls; Counts are what is
 	// counted of its pieces for them, held back under a cover.
 	Settings, Counts map[string]string
+	// Room is what this layout takes of each column, row and track.
+	Room Room
 }
 
 // Decor is a drawn part of a model that is not a piece: a cell of a frame, a
@@ -168,11 +170,38 @@ func (z Zone) Is() (role string, number int) {
 	return role, number
 }
 
-// Lay is the layout of model i.
-func (b Board) Lay(i int) Layout { return LayOut(b.Models[i]) }
+// Lay is the layout of model i, with as much room as a board for building has.
+func (b Board) Lay(i int) Layout { return b.LayIn(i, Room{}) }
+
+// LayIn is the layout of model i in a room.
+func (b Board) LayIn(i int, room Room) Layout {
+	l := LayIn(b.Models[i], room)
+	if room.Tight {
+		for _, m := range b.Tiles[i].Kept {
+			kept := LayOut(m)
+			l.Room.Kept.W += kept.W + KeptGap
+			l.Room.Kept.H = max(l.Room.Kept.H, kept.H)
+		}
+	}
+	return l
+}
 
 // LayOut is the layout of a model.
-func LayOut(m Model) Layout {
+func LayOut(m Model) Layout { return LayIn(m, Room{}) }
+
+// LayIn is the layout of a model in a room: as large as the room at least.
+func LayIn(m Model, room Room) Layout {
 	spec, _ := SpecOf(m.Kind())
-	return spec.Layout(m)
+	l := spec.Layout(m, room)
+	l.Room.Tight, l.Room.Below, l.Room.W, l.Room.H = room.Tight, room.Below, l.W, l.H
+	l.W, l.H = max(l.W, room.W), max(l.H, room.H)
+	if room.Tight {
+		for i := range l.Pieces {
+			side := int(min(l.Pieces[i].W, l.Pieces[i].H))
+			if l.Room.Least == 0 || side < l.Room.Least {
+				l.Room.Least = side
+			}
+		}
+	}
+	return l
 }

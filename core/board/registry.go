@@ -49,8 +49,9 @@ type ModelSpec struct {
 	Decode func(json.RawMessage, *IDs) (Model, error)
 	// Shape is an empty value of the JSON form, for the schema.
 	Shape any
-	// Layout gives every piece a rectangle in model units.
-	Layout func(Model) Layout
+	// Layout gives every piece a rectangle in model units, in a room that may say how wide
+	// columns and how high rows are to be; it tells what it took of each.
+	Layout func(Model, Room) Layout
 	// ReadOuts are the model's own, beside those that every number has. They are
 	// told what is covered; the board keeps back those that are not Safe.
 	ReadOuts func(m Model, w say.Vocabulary, covers []Covering) []ReadOut

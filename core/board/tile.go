@@ -11,6 +11,9 @@ import (
 // MaxKept is how many copies of its earlier states a model keeps beside it.
 const MaxKept = 3
 
+// KeptGap is between a model and the copies kept beside it, in model units.
+const KeptGap = 30
+
 // Widths of a tile, as hundredths of an even share.
 const (
 	MinWidth = 30

@@ -303,7 +303,7 @@ func quickLook(s *session, a ModelArgs) (QuickLook, error) {
 	}
 	seen := b.ShownIDs(a.Model)
 	var out QuickLook
-	for _, p := range spelled(b.Lay(a.Model), s.doc.Words).Pieces {
+	for _, p := range spelled(b.LayIn(a.Model, s.room(b, a.Model)), s.doc.Words).Pieces {
 		if !seen[p.ID] {
 			out.Pieces = append(out.Pieces, p)
 		}

@@ -35,6 +35,9 @@ type session struct {
 	ways []takenWay
 	// drawn is the last layout that the host has, for change lists.
 	drawn []board.Layout
+	// below is where the tracks of an example stand, and stage the room that it has.
+	below bool
+	stage stage
 }
 
 // current is the scene that is shown; an empty lesson has none.
@@ -199,6 +202,7 @@ func apply(s *session, a ApplyArgs) (Delta, error) {
 			was = &scratch{board: before}
 		}
 		s.scratch, moved = was.played(next, saved), false
+		s.widen(sc, next)
 	} else {
 		doc, err := lesson.Play(s.doc, sc.ID, next, saved)
 		if err != nil {

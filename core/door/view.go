@@ -124,6 +124,9 @@ type Frame struct {
 	Lines []WrittenLine `json:"lines"`
 	// Focus is what the step looks at.
 	Focus lesson.Focus `json:"focus"`
+	// Extents are how large the example becomes, by the ways in which it can be laid; a free
+	// board has none.
+	Extents []Extent `json:"extents,omitempty"`
 	// Words are what each move of the step does, in the class's words, when the step was
 	// gone to from the one before.
 	Words []string `json:"words,omitempty"`
@@ -248,6 +251,7 @@ func (s *session) frame() Frame {
 	f.Capture = s.captured()
 	f.Ways = s.wayViews(b)
 	f.Focus = sc.FocusAt(s.focused(sc))
+	f.Extents = s.extents(sc)
 	f.Prompt = s.prompt(sc)
 	f.Written, f.Lines = written(sc, s.step, b, s.doc.Words)
 	if len(sc.Steps) == 0 {
@@ -277,7 +281,7 @@ func (s *session) canTravel() (undo, redo bool) {
 func (s *session) shownLayouts(b board.Board) []board.Layout {
 	out := make([]board.Layout, len(b.Models))
 	for i := range b.Models {
-		out[i] = spelled(b.Shown(i), s.doc.Words)
+		out[i] = spelled(b.ShownIn(i, s.room(b, i)), s.doc.Words)
 	}
 	return out
 }
@@ -337,7 +341,7 @@ func (s *session) modelHead(b board.Board, i int, l board.Layout, sc lesson.Scen
 		Decor:  orNone(l.Decor),
 		Covers: []CoverView{}, Kept: []KeptView{}, ReadOuts: []ReadOut{},
 	}
-	for _, c := range b.CoversOn(i) {
+	for _, c := range b.CoversIn(i, s.room(b, i)) {
 		m.Covers = append(m.Covers, CoverView{c.Index, c.Zone, c.At != nil, c.X, c.Y, c.W, c.H})
 	}
 	h := s.heldBack(sc)

@@ -96,7 +96,7 @@ func (m Tally) to(n int, t *board.Tx) (Tally, error) {
 	return m, nil
 }
 
-func layout(bm board.Model) board.Layout {
+func layout(bm board.Model, _ board.Room) board.Layout {
 	m := bm.(Tally)
 	if m.broken {
 		panic("the tally is broken")

@@ -1,6 +1,7 @@
 package blocks
 
 import (
+	"maps"
 	"slices"
 
 	"unitbloom/core/board"
@@ -21,6 +22,12 @@ const (
 	minSketch = 76  // of a row in a sketch
 	trayGap   = 26
 	lean      = 6 // of each block of a pile, so that its edge is seen
+
+	// In a tight room.
+	tightPad = 5
+	tightRow = 10 // between the rows of two addends
+	tightMin = 62 // of a column: room for its name
+	stagger  = 14 // of each block of a pile
 )
 
 // arrangement says how the blocks of one place lie.
@@ -44,6 +51,12 @@ func ofTens(pitch, five, stack, hundred int) func(i, n int) (int, int) {
 // inRow fills rows of ten, five and five.
 func inRow(pitch, five, row int) func(i, n int) (int, int) {
 	return func(i, _ int) (int, int) { return gap5(i%10, pitch, five), i / 10 * row }
+}
+
+// closePiles stacks flats in piles of five whose edges alone are seen, two piles to a row.
+func closePiles(size int) func(i, n int) (int, int) {
+	pile, high := size+4*lean+stagger, size+4*stagger
+	return func(i, _ int) (int, int) { return i/5%2*pile + i%5*lean, i%5*stagger + i/10*(high+tightRow) }
 }
 
 // piles stacks flats in piles of five that overlap, two piles to a row. A small
@@ -88,9 +101,23 @@ func inFive(pitch int) func(i, n int) (int, int) {
 	return func(i, _ int) (int, int) { return i % 5 * pitch, i / 5 * pitch }
 }
 
-func (b Blocks) arrangement(p place.Place) arrangement {
-	if b.Sketch {
+// tight is solid, its piles laid close.
+var tight = func() map[place.Place]arrangement {
+	all := maps.Clone(solid)
+	for _, p := range []place.Place{place.Hundreds, place.Thousands, place.HundredThousands} {
+		a := all[p]
+		a.slot = closePiles(a.w)
+		all[p] = a
+	}
+	return all
+}()
+
+func (g *grid) arrangement(p place.Place) arrangement {
+	switch {
+	case g.Sketch:
 		return sketch[p]
+	case g.room.Tight:
+		return tight[p]
 	}
 	return solid[p]
 }
@@ -111,11 +138,14 @@ func (a arrangement) extent(n int) (w, h int) {
 }
 
 // top is the largest column that is shown.
-func (b Blocks) top() place.Place {
-	top := max(b.UpTo, place.Tens)
+func (g *grid) top() place.Place {
+	top := max(g.UpTo, place.Tens)
+	if t, _, ok := g.room.Shows(); ok {
+		top = max(t, Smallest)
+	}
 	// The largest place lies first.
-	if len(b.Ordered) > 0 {
-		top = max(top, b.Ordered[0].Place)
+	if len(g.Ordered) > 0 {
+		top = max(top, g.Ordered[0].Place)
 	}
 	return top
 }
@@ -136,11 +166,16 @@ const all = -1
 // the tray and not here.
 type grid struct {
 	Blocks
-	cells [Largest + 1][MaxPart + 2]cell
+	room        board.Room
+	pad, rowGap int
+	cells       [Largest + 1][MaxPart + 2]cell
 }
 
-func (b Blocks) grid() *grid {
-	g := &grid{Blocks: b}
+func (b Blocks) grid(room board.Room) *grid {
+	g := &grid{Blocks: b, room: room, pad: pad, rowGap: rowGap}
+	if room.Tight {
+		g.pad, g.rowGap = tightPad, tightRow
+	}
 	for p := Smallest; p <= Largest; p++ {
 		for row := all; row <= MaxPart; row++ {
 			g.cells[p][row+1] = cell{place: p, row: row}
@@ -157,7 +192,7 @@ func (b Blocks) grid() *grid {
 	for p := range g.cells {
 		for i := range g.cells[p] {
 			c := &g.cells[p][i]
-			c.w, c.h = b.arrangement(c.place).extent(len(c.blocks))
+			c.w, c.h = g.arrangement(c.place).extent(len(c.blocks))
 		}
 	}
 	return g
@@ -189,14 +224,14 @@ func (g *grid) fill(p place.Place, blocks []pieces.Piece) {
 // cell is the blocks of a place in a row.
 func (g *grid) cell(p place.Place, row int) cell { return g.cells[p][row+1] }
 
-func layout(m board.Model) board.Layout {
+func layout(m board.Model, room board.Room) board.Layout {
 	b := m.(Blocks)
 	var l board.Layout
 	if b.Mat {
-		l = b.grid().mat()
+		l = b.grid(room).mat()
 		l.Flags = append(l.Flags, "mat")
 	} else {
-		l = b.grid().columns()
+		l = b.grid(room).columns()
 	}
 	if b.Sketch {
 		l.Flags = append(l.Flags, "sketch")
@@ -218,16 +253,25 @@ func layout(m board.Model) board.Layout {
 func (g *grid) columns() board.Layout {
 	rows := g.rows()
 	heights := g.rowHeights(rows)
+	took := board.Room{Columns: map[place.Place]int{}, Rows: slices.Clone(heights)}
+	for i := range heights {
+		heights[i] = g.room.Row(i, heights[i])
+	}
 	counts := pieces.Count(g.Ordered, pieces.Play, pieces.AnyPart)
 	l := board.Layout{Pieces: make([]board.Sprite, 0, len(g.Ordered))}
 	for p := g.top(); p >= Smallest; p-- {
 		width := g.columnWidth(p, rows)
+		if len(g.cell(p, all).blocks) > 0 {
+			took.Columns[p] = width
+		}
+		width = max(width, g.room.Columns[p])
 		l.Zones = append(l.Zones, board.Zone{ID: p.Plural(), Label: p.Plural(), Place: &p, Count: counts.Of(p), X: l.W,
 			W: width, Offer: kit.ColumnOffer(p)})
 		l.Pieces = g.putColumn(l.Pieces, p, l.W, width, rows, heights)
 		l.W += width
 	}
-	l.H = max(2*pad+sum(heights)+rowGap*(len(rows)-1), g.joinedHeight()+2*pad)
+	l.H = max(2*g.pad+sum(heights)+g.rowGap*(len(rows)-1), g.joinedHeight()+2*g.pad, g.room.H)
+	l.Room = took
 	for i := range l.Zones {
 		l.Zones[i].H = l.H
 	}
@@ -238,17 +282,17 @@ func (g *grid) columns() board.Layout {
 func (g *grid) putColumn(out []board.Sprite, p place.Place, x, width int, rows, heights []int) []board.Sprite {
 	if g.isJoined(p) {
 		c := g.cell(p, all)
-		return g.put(out, c, x+g.indent(p, c.w, width), pad, p.Plural())
+		return g.put(out, c, x+g.indent(p, c.w, width), g.pad, p.Plural())
 	}
-	y := pad
+	y := g.pad
 	for i, row := range rows {
 		c := g.cell(p, row)
 		at := x + g.indent(p, g.rowWidth(c, i == 0), width)
 		out = g.put(out, c, at, y, p.Plural())
 		if i == 0 {
-			out = g.put(out, g.apartFrom(c), at+apartAt(c), y, p.Plural())
+			out = g.put(out, g.apartFrom(c), at+g.apartAt(c), y, p.Plural())
 		}
-		y += heights[i] + rowGap
+		y += heights[i] + g.rowGap
 	}
 	return out
 }
@@ -256,7 +300,10 @@ func (g *grid) putColumn(out []board.Sprite, p place.Place, x, width int, rows, 
 // indent centres a narrow row in its column, and holds a row of up to ten where
 // ten would be, so that blocks do not shift as they are counted in.
 func (g *grid) indent(p place.Place, w, width int) int {
-	return (width - max(w, min(g.arrangement(p).width, width-2*pad))) / 2
+	if g.room.Tight {
+		return g.pad
+	}
+	return (width - max(w, min(g.arrangement(p).width, width-2*g.pad))) / 2
 }
 
 // rows lists the addends that have blocks of their own, or the one row of none.
@@ -288,9 +335,9 @@ func (g *grid) apartFrom(c cell) cell {
 }
 
 // apartAt is how far to the right of an addend the blocks of none begin.
-func apartAt(c cell) int {
+func (g *grid) apartAt(c cell) int {
 	if c.w > 0 {
-		return c.w + pad
+		return c.w + g.pad
 	}
 	return 0
 }
@@ -323,11 +370,14 @@ func (g *grid) joinedHeight() int {
 
 func (g *grid) columnWidth(p place.Place, rows []int) int {
 	width := max(minWidth, min(g.arrangement(p).width, 142)+2*pad)
+	if g.room.Tight {
+		width = tightMin
+	}
 	if g.isJoined(p) {
-		return max(width, g.cell(p, all).w+2*pad)
+		return max(width, g.cell(p, all).w+2*g.pad)
 	}
 	for i, row := range rows {
-		width = max(width, g.rowWidth(g.cell(p, row), i == 0)+2*pad)
+		width = max(width, g.rowWidth(g.cell(p, row), i == 0)+2*g.pad)
 	}
 	return width
 }
@@ -336,22 +386,25 @@ func (g *grid) columnWidth(p place.Place, rows []int) int {
 // addend beside it.
 func (g *grid) rowWidth(c cell, first bool) int {
 	if apart := g.apartFrom(c); first && apart.w > 0 {
-		return apartAt(c) + apart.w
+		return g.apartAt(c) + apart.w
 	}
 	return c.w
 }
 
 // minHeight is the height of a row though it is empty.
-func (b Blocks) minHeight() int {
-	if b.Sketch {
+func (g *grid) minHeight() int {
+	if g.room.Tight {
+		return 10
+	}
+	if g.Sketch {
 		return minSketch
 	}
 	return minHeight
 }
 
 // put lays the blocks of a cell from a corner.
-func (b Blocks) put(out []board.Sprite, c cell, x, y int, zone string) []board.Sprite {
-	a := b.arrangement(c.place)
+func (g *grid) put(out []board.Sprite, c cell, x, y int, zone string) []board.Sprite {
+	a := g.arrangement(c.place)
 	for i := range c.blocks {
 		dx, dy := a.slot(i, len(c.blocks))
 		out = append(out, sprite(&c.blocks[i], a, x+dx, y+dy, zone))
@@ -368,15 +421,15 @@ func sprite(k *pieces.Piece, a arrangement, x, y int, zone string) board.Sprite 
 }
 
 // tray adds the Taken tray at the right when something was taken.
-func (b Blocks) tray(l board.Layout) board.Layout {
-	taken := pieces.Count(b.Ordered, pieces.Taken, pieces.AnyPart)
+func (g *grid) tray(l board.Layout) board.Layout {
+	taken := pieces.Count(g.Ordered, pieces.Taken, pieces.AnyPart)
 	if sum(taken[:]) == 0 {
 		return l
 	}
 	left, y, wide := l.W+trayGap, pad, 0
 	for p := Largest; p >= Smallest; p-- {
 		c := cell{place: p}
-		for _, k := range b.Ordered {
+		for _, k := range g.Ordered {
 			if k.Place == p && k.State == pieces.Taken {
 				c.blocks = append(c.blocks, k)
 			}
@@ -384,8 +437,8 @@ func (b Blocks) tray(l board.Layout) board.Layout {
 		if len(c.blocks) == 0 {
 			continue
 		}
-		w, h := b.arrangement(p).extent(len(c.blocks))
-		l.Pieces = b.put(l.Pieces, c, left+pad, y, "taken")
+		w, h := g.arrangement(p).extent(len(c.blocks))
+		l.Pieces = g.put(l.Pieces, c, left+pad, y, "taken")
 		y, wide = y+h+pad, max(wide, w)
 	}
 	width := max(minWidth, wide+2*pad)
@@ -400,6 +453,10 @@ func (b Blocks) tray(l board.Layout) board.Layout {
 // mat lays loose blocks where they were put and the rest tidily by place.
 func (g *grid) mat() board.Layout {
 	l := board.Layout{W: matW, H: matH, Pieces: make([]board.Sprite, 0, len(g.Ordered))}
+	if g.room.Tight {
+		l.W, l.H = 0, 0
+	}
+	l.Room.Columns = map[place.Place]int{}
 	x := pad
 	for p := g.top(); p >= Smallest; p-- {
 		c := g.cell(p, all)
@@ -415,6 +472,9 @@ func (g *grid) mat() board.Layout {
 		w, h := a.extent(len(slots.blocks))
 		l.Pieces = g.put(l.Pieces, slots, x, pad, "mat")
 		if w > 0 {
+			l.Room.Columns[p] = w
+		}
+		if w = max(w, g.room.Columns[p]); w > 0 {
 			x += w + groupGap
 		}
 		l.W, l.H = max(l.W, x), max(l.H, h+2*pad)

@@ -29,7 +29,7 @@ type box struct {
 	lying []board.Sprite
 }
 
-func layout(m board.Model) board.Layout {
+func layout(m board.Model, room board.Room) board.Layout {
 	c := m.(Counters)
 	l := board.Layout{Pieces: make([]board.Sprite, 0, len(c.List)), Settings: c.settings(), Counts: c.counts()}
 	for _, f := range []struct {
@@ -43,12 +43,30 @@ func layout(m board.Model) board.Layout {
 	if c.areWays() {
 		l.Flags = append(l.Flags, "ways")
 	}
-	frames := c.frameBoxes()
-	y := pack(&l, frames, c.frameColumns(), len(frames) > 0 && c.Frames[0].Rows == 1, 0)
-	y = pack(&l, c.besideBox(), 1, false, y)
-	groups := c.groupBoxes()
-	y = pack(&l, groups, min(len(groups), 2+len(groups)/5), false, y)
-	centre(&l, max(l.W, minW), max(y-gap, minH))
+	frames, groups := c.frameBoxes(), c.groupBoxes(room)
+	y := 0
+	for i, part := range []struct {
+		boxes   []box
+		columns int
+		down    bool
+	}{
+		{frames, c.frameColumns(), len(frames) > 0 && c.Frames[0].Rows == 1},
+		{c.besideBox(), 1, false},
+		{groups, min(len(groups), 2+len(groups)/5), false},
+	} {
+		took := pack(&l, part.boxes, part.columns, part.down, y) - y
+		l.Room.Rows = append(l.Room.Rows, took)
+		y += room.Row(i, took)
+	}
+	if len(groups) > 0 {
+		l.Room.Track = groups[0].zone.H
+	}
+	switch {
+	case !room.Tight:
+		centre(&l, max(l.W, minW), max(y-gap, minH))
+	default:
+		l.H = max(y-gap, cell)
+	}
 	c.loose(&l)
 	c.tray(&l)
 	return l
@@ -285,7 +303,7 @@ func (c Counters) besideBox() []box {
 }
 
 // groupBoxes are the groups, all of one size, their counters in lines of five.
-func (c Counters) groupBoxes() []box {
+func (c Counters) groupBoxes(room board.Room) []box {
 	boxes := make([]box, c.Groups)
 	n := make([]int, c.Groups)
 	most := 0
@@ -298,7 +316,8 @@ func (c Counters) groupBoxes() []box {
 	lines := max(2, (most+4)/5)
 	for i := range boxes {
 		id := "group " + strconv.Itoa(i+1)
-		boxes[i].zone = board.Zone{ID: id, Label: id, W: 5*cell + 2*inset, H: lines*cell + 2*inset}
+		boxes[i].zone = board.Zone{ID: id, Label: id, W: 5*cell + 2*inset,
+			H: max(room.Track, lines*cell+2*inset)}
 		if c.Unit != "" {
 			boxes[i].zone.Text = c.counted(c.inGroup(i + 1))
 		}

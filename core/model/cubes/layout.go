@@ -23,13 +23,20 @@ const (
 	tall     = 8  // trains below one another, before another stack begins
 )
 
-func layout(m board.Model) board.Layout {
+func layout(m board.Model, room board.Room) board.Layout {
 	c := m.(Cubes)
 	l := board.Layout{Pieces: make([]board.Sprite, 0, len(c.List)),
 		Counts: map[string]string{"trains": strconv.Itoa(len(c.trains()))}}
 	c.putTowers(&l)
+	// The towers are a column, the trains another.
+	l.Room.Columns = map[place.Place]int{place.Tens: l.W}
+	l.W = max(l.W, room.Columns[place.Tens])
 	c.putTrains(&l)
-	l.W, l.H = max(l.W, minW), max(l.H, minH)
+	if !room.Tight {
+		l.W, l.H = max(l.W, minW), max(l.H, minH)
+	}
+	l.Room.Columns[place.Ones] = l.W
+	l.W = max(l.W, room.Columns[place.Ones])
 	c.putAside(&l, "copies", func(k pieces.Piece) bool { return k.State == pieces.Copy || k.State == pieces.Spent })
 	c.putAside(&l, "taken", func(k pieces.Piece) bool { return k.State == pieces.Taken })
 	return l

@@ -24,11 +24,12 @@ const (
 	cardH    = 68
 	trackGap = 26
 	track    = 10*pitch + 10 + 2*padX // width of a track
+	tightMin = 3*pitch + 2*padX       // of a column in a tight room: room for its name
 )
 
-func layout(m board.Model) board.Layout {
+func layout(m board.Model, room board.Room) board.Layout {
 	d := m.(Discs)
-	g := newGrid(d)
+	g := newGrid(d, room)
 	l := board.Layout{Pieces: make([]board.Sprite, 0, len(d.List)), Settings: d.settings()}
 	if d.Dots {
 		l.Flags = append(l.Flags, "dots")
@@ -44,8 +45,9 @@ func layout(m board.Model) board.Layout {
 	}
 	g.columns(&l)
 	d.putCards(&l, g)
+	g.runDown(&l)
 	d.point(&l, g)
-	d.tracks(&l)
+	g.tracks(&l)
 	d.tray(&l)
 	return l
 }
@@ -54,6 +56,8 @@ func layout(m board.Model) board.Layout {
 // the start row.
 type grid struct {
 	Discs
+	room        board.Room
+	took        board.Room
 	top, bottom place.Place
 	cells       [place.Largest - place.Smallest + 1][MaxRows + 1][]pieces.Piece
 	x, w        [place.Largest - place.Smallest + 1]int
@@ -61,9 +65,9 @@ type grid struct {
 	start       bool
 }
 
-func newGrid(d Discs) *grid {
-	g := &grid{Discs: d}
-	g.top, g.bottom = d.span()
+func newGrid(d Discs, room board.Room) *grid {
+	g := &grid{Discs: d, room: room, took: board.Room{Columns: map[place.Place]int{}}}
+	g.span()
 	for _, k := range d.List {
 		if k.State == pieces.Taken || k.Group > 0 {
 			continue
@@ -82,18 +86,51 @@ func newGrid(d Discs) *grid {
 	x := 0
 	for p := g.top; p >= g.bottom; p-- {
 		i := p - place.Smallest
-		g.x[i], g.w[i] = x, 5*pitch+2*padX
+		most := 0
 		for _, cell := range g.cells[i] {
-			if len(cell) > many {
-				g.w[i] = 10*pitch + 10 + 2*padX
-			}
+			most = max(most, len(cell))
 		}
+		g.x[i], g.w[i] = x, g.width(most)
+		if most > 0 {
+			g.took.Columns[p] = g.w[i]
+		}
+		g.w[i] = max(g.w[i], room.Columns[p])
 		x += g.w[i]
 	}
-	for r := range d.rows() + 1 {
-		g.heights = append(g.heights, g.height(r))
+	for r := range max(d.rows()+1, len(room.Rows)) {
+		h := 0
+		if r <= d.rows() {
+			h = g.height(r)
+			g.took.Rows = append(g.took.Rows, h)
+		}
+		g.heights = append(g.heights, room.Row(r, h))
 	}
 	return g
+}
+
+// span finds the columns that are shown: those of the chart, or in a tight room those
+// that hold something and those between.
+func (g *grid) span() {
+	g.top, g.bottom = g.Discs.span()
+	top, bottom, ok := g.room.Shows()
+	if !ok {
+		return
+	}
+	for _, k := range g.List {
+		top, bottom = max(top, k.Place), min(bottom, k.Place)
+	}
+	g.top, g.bottom = top, bottom
+}
+
+// width is that of a column whose fullest row has n discs.
+func (g *grid) width(n int) int {
+	switch {
+	case n > many:
+		return 10*pitch + 10 + 2*padX
+	case g.room.Tight:
+		return max(tightMin, min(n, 5)*pitch+2*padX)
+	}
+	return 5*pitch + 2*padX
 }
 
 // height is that of a row: its fullest column tells.
@@ -102,7 +139,7 @@ func (g *grid) height(r int) int {
 		return 0
 	}
 	lines := minLines
-	if r == 0 {
+	if r == 0 || g.room.Tight {
 		lines = 1
 	}
 	for _, column := range g.cells {
@@ -145,6 +182,7 @@ func (g *grid) columns(l *board.Layout) {
 		total += h
 	}
 	l.H = total + 2*padY - rowGap
+	l.Room = g.took
 	for p := g.top; p >= g.bottom; p-- {
 		i := p - place.Smallest
 		name := p.Plural()
@@ -169,8 +207,10 @@ func (g *grid) columns(l *board.Layout) {
 			l.Decor = append(l.Decor, board.Decor{Kind: "start", Y: y, W: l.W, H: h})
 			g.startDigits(l, y, h)
 			y += h
-		case r > 0:
-			if len(g.heights) > 2 {
+		case r == 0:
+			y += h
+		case r <= g.rows():
+			if g.rows() > 1 {
 				name := "row " + strconv.Itoa(r)
 				l.Zones = append(l.Zones, board.Zone{ID: name, Label: name, Count: g.inRow(r), Y: y, W: l.W, H: h, Side: true})
 			}
@@ -260,6 +300,7 @@ func (d Discs) putCards(l *board.Layout, g *grid) {
 	y := l.H + padY
 	for p := from; p >= to; p-- {
 		i := p - place.Smallest
+		l.Room.Columns[p] = max(l.Room.Columns[p], g.width(0))
 		l.Pieces = append(l.Pieces, board.Sprite{
 			ID: d.cards + board.PieceID((int(p-place.Smallest)-d.turned)%cardIDs+cardIDs)%cardIDs, Drawing: "card",
 			X: int32(g.x[i] + (g.w[i]-cardW)/2), Y: int32(y), W: cardW, H: cardH, Zone: "cards", Text: digit(p),
@@ -268,12 +309,6 @@ func (d Discs) putCards(l *board.Layout, g *grid) {
 	l.Decor = append(l.Decor, board.Decor{Kind: "line", Y: l.H, W: l.W})
 	l.Zones = append(l.Zones, board.Zone{ID: "cards", Label: "digit cards", Y: l.H, W: l.W, H: cardH + 2*padY, Side: true})
 	l.H += cardH + 2*padY
-	// The columns run down to the cards.
-	for i := range l.Zones {
-		if !l.Zones[i].Side {
-			l.Zones[i].H = l.H
-		}
-	}
 }
 
 // digitAt gives what the card of a place says: how many discs lie there, or the
@@ -294,8 +329,21 @@ func (d Discs) point(l *board.Layout, g *grid) {
 	}
 }
 
-// tracks lays the groups at the side, their discs in lines of ten.
-func (d Discs) tracks(l *board.Layout) {
+// runDown has the columns run down to the end of the room, unless the tracks stand there.
+func (g *grid) runDown(l *board.Layout) {
+	if !g.room.Below || g.room.Track == 0 {
+		l.H = max(l.H, g.room.H)
+	}
+	for i := range l.Zones {
+		if !l.Zones[i].Side {
+			l.Zones[i].H = l.H
+		}
+	}
+}
+
+// tracks lays the groups at the side of the chart or below it, their discs in lines of ten.
+func (g *grid) tracks(l *board.Layout) {
+	d := g.Discs
 	if d.Groups == 0 {
 		return
 	}
@@ -308,9 +356,20 @@ func (d Discs) tracks(l *board.Layout) {
 	worth := d.inGroups()
 	x, y := l.W+trackGap, 0
 	even := (l.H - (d.Groups-1)*8) / d.Groups
+	if g.room.Below {
+		x, y, even = 0, l.H+trackGap/2, 0
+	}
+	least := pitch + 2*padX - 4
+	for _, discs := range in {
+		least = max(least, (len(discs)+9)/10*pitch+2*padX-4)
+	}
+	l.Room.Track = least
 	for i, discs := range in {
 		name := "group " + strconv.Itoa(i+1)
-		h := max(pitch+2*padX-4, even, (len(discs)+9)/10*pitch+2*padX-4)
+		h := max(even, (len(discs)+9)/10*pitch+2*padX-4, pitch+2*padX-4)
+		if g.room.Tight {
+			h = max(even, least, g.room.Track)
+		}
 		count := 0
 		for n := range discs {
 			l.Pieces = append(l.Pieces, d.sprite(&discs[n], x+padX+n%10*pitch+n%10/5*10, y+padX-2+n/10*pitch, name))
@@ -322,7 +381,7 @@ func (d Discs) tracks(l *board.Layout) {
 		l.Decor = append(l.Decor, board.Decor{Kind: "group", X: x, Y: y, W: track, H: h, Zone: name})
 		y += h + 8
 	}
-	l.W, l.H = x+track, max(l.H, y-8)
+	l.W, l.H = max(l.W, x+track), max(l.H, y-8)
 }
 
 // tray adds the Taken tray at the right when something was taken.

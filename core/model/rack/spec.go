@@ -94,7 +94,7 @@ const (
 	rim    = 6 // how far the wires reach beyond the last beads
 )
 
-func layout(m board.Model) board.Layout {
+func layout(m board.Model, _ board.Room) board.Layout {
 	r := m.(Rack)
 	l := board.Layout{W: length, H: row * len(r.Left)}
 	for i, left := range r.Left {

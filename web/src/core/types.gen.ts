@@ -267,6 +267,16 @@ export interface Calls {
     answer: Frame;
   };
   /**
+   * Lays what is shown with its tracks beside the chart or below it.
+   */
+  arrange: {
+    arg: {
+      handle: number;
+      below: boolean;
+    };
+    answer: Frame;
+  };
+  /**
    * Goes one phase, step or scene on.
    */
   forward: {
@@ -3742,6 +3752,7 @@ export interface Frame {
   written?: Written;
   lines: WrittenLine[];
   focus: Focus1;
+  extents?: Extent[];
   words?: string[];
   beats?: BoardView[];
   became?: Became[];
@@ -3868,6 +3879,26 @@ export interface Focus1 {
    * @maxItems 200
    */
   cells?: CellAt[];
+}
+export interface Extent {
+  below: boolean;
+  models: ModelExtent[];
+  written: WrittenExtent;
+}
+export interface ModelExtent {
+  w: number;
+  h: number;
+  least: number;
+  kept: Size;
+}
+export interface Size {
+  w: number;
+  h: number;
+}
+export interface WrittenExtent {
+  lines: string[];
+  bonds: number;
+  table: string[][];
 }
 export interface Became {
   from: number[];

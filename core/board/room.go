@@ -1,0 +1,84 @@
+package board
+
+import (
+	"slices"
+
+	"unitbloom/core/place"
+)
+
+// Room is the room that a model's layout keeps free, in model units. Boards that are laid
+// in one room lie alike: a column, a row, a track stands where it stood, however many
+// pieces come and go. The zero Room leaves a layout as loose as on a board for building.
+type Room struct {
+	// Tight rooms hold no more than the pieces need.
+	Tight bool
+	// Below has the tracks stand below the chart, not beside it.
+	Below bool
+	W, H  int
+	// Columns are the widths of the columns that hold something, by their place. Others are
+	// not shown, but for those between.
+	Columns map[place.Place]int
+	// Rows are the heights of the rows from the top, Track that of each track or group.
+	Rows  []int
+	Track int
+	// Least is the smallest side of any piece, and Kept the room of the copies that are
+	// kept beside the model.
+	Least int
+	Kept  Size
+}
+
+// Size is a width and a height in model units.
+type Size struct {
+	W int `json:"w"`
+	H int `json:"h"`
+}
+
+// Way is a room of the same kind that says no sizes.
+func (r Room) Way() Room { return Room{Tight: r.Tight, Below: r.Below} }
+
+// Join is room enough for both.
+func (r Room) Join(o Room) Room {
+	r.Tight, r.Below = r.Tight || o.Tight, r.Below || o.Below
+	r.W, r.H, r.Track = max(r.W, o.W), max(r.H, o.H), max(r.Track, o.Track)
+	r.Kept = Size{max(r.Kept.W, o.Kept.W), max(r.Kept.H, o.Kept.H)}
+	if r.Least == 0 || o.Least > 0 && o.Least < r.Least {
+		r.Least = o.Least
+	}
+	columns := map[place.Place]int{}
+	for _, from := range []map[place.Place]int{r.Columns, o.Columns} {
+		for p, w := range from {
+			columns[p] = max(columns[p], w)
+		}
+	}
+	r.Columns = columns
+	rows := slices.Clone(r.Rows)
+	for i, h := range o.Rows {
+		if i < len(rows) {
+			rows[i] = max(rows[i], h)
+		} else {
+			rows = append(rows, h)
+		}
+	}
+	r.Rows = rows
+	return r
+}
+
+// Shows is the span of places that the room has columns for; ok is false when it says
+// nothing of columns.
+func (r Room) Shows() (top, bottom place.Place, ok bool) {
+	for p := range r.Columns {
+		if !ok {
+			top, bottom, ok = p, p, true
+		}
+		top, bottom = max(top, p), min(bottom, p)
+	}
+	return top, bottom, ok
+}
+
+// Row is the height that row i keeps, at least h.
+func (r Room) Row(i, h int) int {
+	if i < len(r.Rows) {
+		return max(h, r.Rows[i])
+	}
+	return h
+}

@@ -1,0 +1,139 @@
+package door
+
+import (
+	"unitbloom/core/board"
+	"unitbloom/core/lesson"
+)
+
+// stage is the room of the example that is shown: set once, and wider only when the
+// teacher tries something that needs more. It is found anew for another example.
+type stage struct {
+	of    example
+	below bool
+	rooms []board.Room
+	ways  []Extent
+}
+
+// example tells worked examples apart. Nothing of a document is altered in place, so that
+// the same steps are the same example.
+type example struct {
+	id    string
+	steps *lesson.Step
+	start *board.Model
+}
+
+func exampleOf(sc lesson.Scene) example {
+	e := example{id: sc.ID}
+	if len(sc.Steps) > 0 && len(sc.Start.Models) > 0 {
+		e.steps, e.start = &sc.Steps[0], &sc.Start.Models[0]
+	}
+	return e
+}
+
+// Extent is how large an example becomes in one way of laying it.
+type Extent struct {
+	// Below says that the tracks stand below the chart.
+	Below  bool          `json:"below"`
+	Models []ModelExtent `json:"models"`
+	// Written is how much is written beside the board in the end.
+	Written WrittenExtent `json:"written"`
+}
+
+// ModelExtent is how large a model becomes, in model units, what its smallest piece
+// measures, and how much room the copies beside it take.
+type ModelExtent struct {
+	W     int        `json:"w"`
+	H     int        `json:"h"`
+	Least int        `json:"least"`
+	Kept  board.Size `json:"kept"`
+}
+
+// WrittenExtent is all that an example writes outside its grid: its sentences and texts, its
+// bonds, and the cells of its table.
+type WrittenExtent struct {
+	Lines []string   `json:"lines"`
+	Bonds int        `json:"bonds"`
+	Table [][]string `json:"table"`
+}
+
+// setStage finds the room of the example that is shown, unless it is known.
+func (s *session) setStage(sc lesson.Scene) {
+	if is := exampleOf(sc); s.stage.of != is || s.stage.below != s.below {
+		s.stage = stage{of: is, below: s.below, rooms: sc.Rooms(s.below)}
+	}
+}
+
+// room is where model i of a board of the shown scene is laid.
+func (s *session) room(b board.Board, i int) board.Room {
+	sc, _ := s.current()
+	s.setStage(sc)
+	if i >= len(s.stage.rooms) || len(b.Models) > len(s.stage.rooms) {
+		return board.Room{}
+	}
+	return s.stage.rooms[i]
+}
+
+// widen gives the stage the room that a board which the teacher tries needs.
+func (s *session) widen(sc lesson.Scene, b board.Board) {
+	s.setStage(sc)
+	s.stage.rooms, s.stage.ways = lesson.Widened(s.stage.rooms, b), nil
+}
+
+// extents are the ways in which the example can be laid: as it is, and where it has tracks
+// with them at the other place.
+func (s *session) extents(sc lesson.Scene) []Extent {
+	s.setStage(sc)
+	if s.stage.ways != nil || len(s.stage.rooms) == 0 {
+		return s.stage.ways
+	}
+	written := writtenExtent(sc, s.doc)
+	add := func(below bool, rooms []board.Room) {
+		e := Extent{Below: below, Models: []ModelExtent{}, Written: written}
+		for _, r := range rooms {
+			e.Models = append(e.Models, ModelExtent{r.W, r.H, r.Least, r.Kept})
+		}
+		s.stage.ways = append(s.stage.ways, e)
+	}
+	add(s.below, s.stage.rooms)
+	for _, r := range s.stage.rooms {
+		if r.Track > 0 {
+			add(!s.below, sc.Rooms(!s.below))
+			break
+		}
+	}
+	return s.stage.ways
+}
+
+func writtenExtent(sc lesson.Scene, doc lesson.Lesson) WrittenExtent {
+	w := WrittenExtent{Lines: []string{}, Table: [][]string{}}
+	for _, step := range sc.Steps {
+		for _, wr := range step.Write {
+			wr = wr.Spelled(doc.Words)
+			switch {
+			case wr.Kind == "cell":
+			case len(wr.Cells) > 0:
+				w.Table = append(w.Table, wr.Cells)
+			case wr.Whole != "":
+				w.Bonds++
+			default:
+				w.Lines = append(w.Lines, wr.Text)
+			}
+		}
+	}
+	return w
+}
+
+// ArrangeArgs say where the tracks of an example stand.
+type ArrangeArgs struct {
+	Below bool `json:"below"`
+}
+
+// arrange lays what is shown in another way.
+func arrange(s *session, a ArrangeArgs) (Frame, error) {
+	s.below = a.Below
+	if s.scratch != nil {
+		sc, _ := s.current()
+		s.widen(sc, s.scratch.board)
+	}
+	return s.frame(), nil
+}

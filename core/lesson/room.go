@@ -1,0 +1,96 @@
+package lesson
+
+import (
+	"slices"
+
+	"unitbloom/core/board"
+	"unitbloom/core/place"
+)
+
+// Rooms are the rooms that the models of a worked example need from its first step to its
+// last, the stages of its moves included, so that nothing changes its place or its size on
+// the way; the tracks stand below where that is wanted. A free board has none: it is laid
+// as it is, and so is an example with a cover that hides what lies at a spot, whatever it
+// is.
+func (s Scene) Rooms(below bool) []board.Room {
+	boards := s.boards()
+	if len(s.Steps) == 0 || slices.ContainsFunc(boards, hasFreeCover) {
+		return nil
+	}
+	rooms := widened(nil, board.Room{Tight: true, Below: below}, boards)
+	for i := range rooms {
+		s.addColumns(&rooms[i])
+	}
+	return widened(rooms, board.Room{}, boards)
+}
+
+// Widened are rooms for one more board, of what was tried on a copy.
+func Widened(rooms []board.Room, b board.Board) []board.Room {
+	if len(rooms) == 0 || hasFreeCover(b) {
+		return nil
+	}
+	return widened(widened(rooms, rooms[0].Way(), []board.Board{b}), board.Room{}, []board.Board{b})
+}
+
+func hasFreeCover(b board.Board) bool {
+	return slices.ContainsFunc(b.Covers, func(c board.Cover) bool { return c.At != nil })
+}
+
+// widened are the rooms with what boards need: laid in a room that says no more than the
+// way, or, where it says nothing, in the rooms themselves, since the wide columns of one
+// board and the high rows of another come together there.
+func widened(rooms []board.Room, way board.Room, boards []board.Board) []board.Room {
+	out := slices.Clone(rooms)
+	for _, b := range boards {
+		for i := range b.Models {
+			in := way
+			if !way.Tight && i < len(rooms) {
+				in = rooms[i]
+			}
+			if i == len(out) {
+				out = append(out, board.Room{})
+			}
+			out[i] = out[i].Join(b.LayIn(i, in).Room)
+		}
+	}
+	return out
+}
+
+// boards are all that is seen of the example.
+func (s Scene) boards() []board.Board {
+	b := s.Start
+	seen := []board.Board{b}
+	for _, step := range s.Steps {
+		for _, mv := range step.Moves {
+			next, effect, err := board.Apply(b, mv)
+			if err != nil {
+				return seen
+			}
+			seen = append(append(seen, effect.Stages...), next)
+			b = next
+		}
+	}
+	return seen
+}
+
+// addColumns adds the columns that a number needs though nothing lies in them: the ones,
+// and the decimals that are written.
+func (s Scene) addColumns(r *board.Room) {
+	_, low, ok := r.Shows()
+	if !ok {
+		return
+	}
+	need := func(p place.Place) {
+		if _, has := r.Columns[p]; !has {
+			r.Columns[p] = 0
+		}
+	}
+	need(place.Ones)
+	for _, step := range s.Steps {
+		for _, w := range step.Write {
+			if w.Kind == "cell" && w.Place != nil && w.Text != "" && *w.Place < min(low, place.Ones) {
+				need(*w.Place)
+			}
+		}
+	}
+}

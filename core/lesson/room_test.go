@@ -1,0 +1,134 @@
+package lesson_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"unitbloom/core/board"
+	"unitbloom/core/lesson"
+	"unitbloom/core/method"
+	"unitbloom/core/place"
+)
+
+// boardsOf are the boards of an example from its start through every move.
+func boardsOf(t *testing.T, sc lesson.Scene) []board.Board {
+	t.Helper()
+	b, all := sc.Start, []board.Board{sc.Start}
+	for _, step := range sc.Steps {
+		for _, mv := range step.Moves {
+			next, effect, err := board.Apply(b, mv)
+			require.NoError(t, err)
+			all = append(append(all, effect.Stages...), next)
+			b = next
+		}
+	}
+	return all
+}
+
+// An example stands still: in its rooms every board has one size, and every column, row
+// and track one place and width, from the first step to the last; every piece has room.
+func TestAnExampleStandsStillInItsRooms(t *testing.T) {
+	examples := 0
+	for _, spec := range method.Specs() {
+		models := spec.Models
+		if len(models) == 0 {
+			for _, m := range board.Specs() {
+				models = append(models, m.Kind)
+			}
+		}
+		for _, model := range models {
+			for _, more := range []map[string]string{nil, {"ask": "every step", "pace": "one by one"}} {
+				e, err := method.Make(method.Request{Method: spec.ID, Args: spec.Sample, Model: model, Options: more})
+				if err != nil {
+					continue // a sample is for one of the models, and may be too large for another
+				}
+				for _, one := range append([]method.Example{e}, e.More...) {
+					standsStill(t, one.Scene, false)
+					standsStill(t, one.Scene, true)
+					examples++
+				}
+			}
+		}
+	}
+	assert.Greater(t, examples, 60)
+}
+
+func standsStill(t *testing.T, sc lesson.Scene, below bool) {
+	t.Helper()
+	rooms := sc.Rooms(below)
+	require.NotEmpty(t, rooms)
+	all := boardsOf(t, sc)
+	columns := map[string]board.Rect{}
+	held := map[place.Place]bool{}
+	for _, b := range all {
+		for i, room := range rooms[:len(b.Models)] {
+			l := b.LayIn(i, room)
+			assert.Equal(t, [2]int{room.W, room.H}, [2]int{l.W, l.H}, "%s: model %d", sc.Title, i)
+			for _, z := range l.Zones {
+				if z.Place == nil {
+					continue
+				}
+				held[*z.Place] = held[*z.Place] || z.Count > 0
+				at := board.Rect{X: z.X, W: z.W, H: z.H}
+				key := b.Models[i].Kind() + string(rune('0'+i)) + z.ID
+				if was, there := columns[key]; there {
+					assert.Equal(t, was, at, "%s: %s", sc.Title, key)
+				}
+				columns[key] = at
+			}
+			for _, p := range l.Pieces {
+				inside := p.X >= 0 && p.Y >= 0 && int(p.X+p.W) <= l.W && int(p.Y+p.H) <= l.H
+				assert.True(t, inside, "%s: %s at %d, %d in %d × %d", sc.Title, p.Drawing, p.X, p.Y, l.W, l.H)
+			}
+		}
+		assert.Equal(t, rooms, lesson.Widened(rooms, b), "%s: nothing of its own asks for more", sc.Title)
+	}
+}
+
+// Only the columns that an example uses are there.
+func TestColumnsThatNoStepUsesAreNotThere(t *testing.T) {
+	for _, c := range []struct {
+		method  string
+		args    []string
+		model   string
+		columns []string
+	}{
+		{"share", []string{"97", "4"}, "discs", []string{"tens", "ones"}},
+		{"column-add", []string{"3.7", "2.85"}, "discs", []string{"ones", "tenths", "hundredths"}},
+		{"column-add", []string{"58", "67"}, "blocks", []string{"hundreds", "tens", "ones"}},
+		{"column-add", []string{"23", "45"}, "blocks", []string{"tens", "ones"}},
+		{"build", []string{"305"}, "blocks", []string{"hundreds", "tens", "ones"}},
+		{"build", []string{"40"}, "discs", []string{"tens", "ones"}},
+	} {
+		e, err := method.Make(method.Request{Method: c.method, Args: c.args, Model: c.model})
+		require.NoError(t, err)
+		var shown []string
+		for _, z := range e.Scene.Start.LayIn(0, e.Scene.Rooms(false)[0]).Zones {
+			if z.Place != nil {
+				shown = append(shown, z.ID)
+			}
+		}
+		assert.Equal(t, c.columns, shown, "%s %v on %s", c.method, c.args, c.model)
+	}
+}
+
+// What is tried on a copy is given room, and what was there keeps what it had.
+func TestWhatIsTriedIsGivenRoom(t *testing.T) {
+	e, err := method.Make(method.Request{Method: "column-add", Args: []string{"23", "45"}})
+	require.NoError(t, err)
+	rooms := e.Scene.Rooms(false)
+	tried, err := board.Parse("blocks 4h 6t 8o")
+	require.NoError(t, err)
+	wider := lesson.Widened(rooms, tried)
+	assert.Greater(t, wider[0].W, rooms[0].W)
+	assert.Contains(t, wider[0].Columns, place.Hundreds)
+	for p, w := range rooms[0].Columns {
+		assert.GreaterOrEqual(t, wider[0].Columns[p], w)
+	}
+	assert.Empty(t, lesson.Scene{Start: tried}.Rooms(false), "a free board is laid as it is")
+	covered := e.Scene
+	covered.Start.Covers = []board.Cover{{Zone: "ones", At: &board.Rect{X: 1, Y: 1, W: 20, H: 20}}}
+	assert.Empty(t, covered.Rooms(false), "a cover hides what lies at a spot, and spots stay where they are")
+}
