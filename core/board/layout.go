@@ -193,7 +193,7 @@ func LayOut(m Model) Layout { return LayIn(m, Room{}) }
 func LayIn(m Model, room Room) Layout {
 	spec, _ := SpecOf(m.Kind())
 	l := spec.Layout(m, room)
-	l.Room.Tight, l.Room.Below, l.Room.W, l.Room.H = room.Tight, room.Below, l.W, l.H
+	l.Room.Tight, l.Room.Way, l.Room.W, l.Room.H = room.Tight, room.Way, l.W, l.H
 	l.W, l.H = max(l.W, room.W), max(l.H, room.H)
 	if room.Tight {
 		for i := range l.Pieces {

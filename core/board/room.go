@@ -12,13 +12,18 @@ import (
 type Room struct {
 	// Tight rooms hold no more than the pieces need.
 	Tight bool
-	// Below has the tracks stand below the chart, not beside it.
-	Below bool
-	W, H  int
+	Way
+	// Aside says that there are tracks, or a tray of what was taken, which may stand below.
+	Aside bool
+	// Addends says that there are several, which may lie across.
+	Addends bool
+	W, H    int
+	// Chart is the height of what stands above them.
+	Chart int
 	// Columns are the widths of the columns that hold something, by their place. Others are
 	// not shown, but for those between.
 	Columns map[place.Place]int
-	// Rows are the heights of the rows from the top, Track that of each track or group.
+	// Rows are the heights of the rows from the top, Track that of each track, tray or group.
 	Rows  []int
 	Track int
 	// Least is the smallest side of any piece, and Kept the room of the copies that are
@@ -33,12 +38,23 @@ type Size struct {
 	H int `json:"h"`
 }
 
-// Way is a room of the same kind that says no sizes.
-func (r Room) Way() Room { return Room{Tight: r.Tight, Below: r.Below} }
+// Way is one of the ways in which a model can be laid in a tight room.
+type Way struct {
+	// Below has the tracks, and the tray of what was taken, stand below the chart, not beside
+	// it.
+	Below bool `json:"below"`
+	// Across has addends lie beside one another in a column, not in rows.
+	Across bool `json:"across"`
+}
+
+// Bare is a room of the same kind that says no sizes.
+func (r Room) Bare() Room { return Room{Tight: r.Tight, Way: r.Way} }
 
 // Join is room enough for both.
 func (r Room) Join(o Room) Room {
-	r.Tight, r.Below = r.Tight || o.Tight, r.Below || o.Below
+	r.Tight, r.Aside, r.Addends = r.Tight || o.Tight, r.Aside || o.Aside, r.Addends || o.Addends
+	r.Below, r.Across = r.Below || o.Below, r.Across || o.Across
+	r.Chart = max(r.Chart, o.Chart)
 	r.W, r.H, r.Track = max(r.W, o.W), max(r.H, o.H), max(r.Track, o.Track)
 	r.Kept = Size{max(r.Kept.W, o.Kept.W), max(r.Kept.H, o.Kept.H)}
 	if r.Least == 0 || o.Least > 0 && o.Least < r.Least {

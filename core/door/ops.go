@@ -27,7 +27,7 @@ func init() {
 		on("document", "The whole lesson, as it is saved.",
 			func(s *session, _ None) (lesson.Lesson, error) { return s.doc, nil }),
 		on("show", "Goes to a position: so many steps of a scene, and a phase of the next.", show),
-		on("arrange", "Lays what is shown with its tracks beside the chart or below it.", arrange),
+		on("arrange", "Lays what is shown in one of its ways.", arrange),
 		on("forward", "Goes one phase, step or scene on.", forward),
 		on("backward", "Goes to where forward came from.", backward),
 		on("apply", "Makes a move on what the class sees.", apply),

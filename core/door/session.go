@@ -35,8 +35,8 @@ type session struct {
 	ways []takenWay
 	// drawn is the last layout that the host has, for change lists.
 	drawn []board.Layout
-	// below is where the tracks of an example stand, and stage the room that it has.
-	below bool
+	// way is how examples are laid, and stage the room that the one shown has.
+	way   board.Way
 	stage stage
 }
 

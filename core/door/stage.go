@@ -1,6 +1,8 @@
 package door
 
 import (
+	"slices"
+
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
 )
@@ -9,7 +11,7 @@ import (
 // teacher tries something that needs more. It is found anew for another example.
 type stage struct {
 	of    example
-	below bool
+	way   board.Way
 	rooms []board.Room
 	ways  []Extent
 }
@@ -32,8 +34,7 @@ func exampleOf(sc lesson.Scene) example {
 
 // Extent is how large an example becomes in one way of laying it.
 type Extent struct {
-	// Below says that the tracks stand below the chart.
-	Below  bool          `json:"below"`
+	board.Way
 	Models []ModelExtent `json:"models"`
 	// Written is how much is written beside the board in the end.
 	Written WrittenExtent `json:"written"`
@@ -58,8 +59,8 @@ type WrittenExtent struct {
 
 // setStage finds the room of the example that is shown, unless it is known.
 func (s *session) setStage(sc lesson.Scene) {
-	if is := exampleOf(sc); s.stage.of != is || s.stage.below != s.below {
-		s.stage = stage{of: is, below: s.below, rooms: sc.Rooms(s.below)}
+	if is := exampleOf(sc); s.stage.of != is || s.stage.way != s.way {
+		s.stage = stage{of: is, way: s.way, rooms: sc.Rooms(s.way)}
 	}
 }
 
@@ -79,26 +80,28 @@ func (s *session) widen(sc lesson.Scene, b board.Board) {
 	s.stage.rooms, s.stage.ways = lesson.Widened(s.stage.rooms, b), nil
 }
 
-// extents are the ways in which the example can be laid: as it is, and where it has tracks
-// with them at the other place.
+// extents are the ways in which the example can be laid: as it is, and in the others that
+// make a difference to it.
 func (s *session) extents(sc lesson.Scene) []Extent {
 	s.setStage(sc)
 	if s.stage.ways != nil || len(s.stage.rooms) == 0 {
 		return s.stage.ways
 	}
 	written := writtenExtent(sc, s.doc)
-	add := func(below bool, rooms []board.Room) {
-		e := Extent{Below: below, Models: []ModelExtent{}, Written: written}
+	add := func(way board.Way, rooms []board.Room) {
+		e := Extent{Way: way, Models: []ModelExtent{}, Written: written}
 		for _, r := range rooms {
 			e.Models = append(e.Models, ModelExtent{r.W, r.H, r.Least, r.Kept})
 		}
 		s.stage.ways = append(s.stage.ways, e)
 	}
-	add(s.below, s.stage.rooms)
-	for _, r := range s.stage.rooms {
-		if r.Track > 0 {
-			add(!s.below, sc.Rooms(!s.below))
-			break
+	add(s.way, s.stage.rooms)
+	for _, way := range []board.Way{{}, {Below: true}, {Across: true}, {Below: true, Across: true}} {
+		differs := func(r board.Room) bool {
+			return (!way.Below || r.Aside) && (!way.Across || r.Addends)
+		}
+		if way != s.way && slices.ContainsFunc(s.stage.rooms, differs) {
+			add(way, sc.Rooms(way))
 		}
 	}
 	return s.stage.ways
@@ -123,14 +126,14 @@ func writtenExtent(sc lesson.Scene, doc lesson.Lesson) WrittenExtent {
 	return w
 }
 
-// ArrangeArgs say where the tracks of an example stand.
+// ArrangeArgs say in which way an example is laid.
 type ArrangeArgs struct {
-	Below bool `json:"below"`
+	board.Way
 }
 
 // arrange lays what is shown in another way.
 func arrange(s *session, a ArrangeArgs) (Frame, error) {
-	s.below = a.Below
+	s.way = a.Way
 	if s.scratch != nil {
 		sc, _ := s.current()
 		s.widen(sc, s.scratch.board)

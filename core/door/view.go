@@ -542,7 +542,32 @@ type Written struct {
 	// Point is the sign after the ones.
 	Point  string   `json:"point"`
 	Places []string `json:"places"`
-	Cells  []Cell   `json:"cells"`
+	// Rows are all that the method comes to have, from the top.
+	Rows  []string `json:"rows"`
+	Cells []Cell   `json:"cells"`
+}
+
+// The rows of a sum or a difference, without its marks, and those of a division, whose
+// marks stand in the dividend.
+var (
+	sumRows      = []string{"addend 1", "addend 2", "addend 3", "addend 4", "sum"}
+	divisionRows = []string{"quotient", "dividend"}
+)
+
+// rowsOf are the rows of a written method that uses some, with a row for the marks of a sum
+// whether it comes to have any or not.
+func rowsOf(marks string, uses func(row string) bool) []string {
+	if uses("dividend") {
+		return divisionRows
+	}
+	rows := slices.DeleteFunc(slices.Clone(sumRows), func(row string) bool { return !uses(row) })
+	if !uses("addend 1") && !uses("mark") {
+		return rows
+	}
+	if marks == "below" {
+		return append(rows, "mark")
+	}
+	return append([]string{"mark"}, rows...)
 }
 
 // WrittenLine is one thing written beside the grid: a sentence or a text, a bond
@@ -574,11 +599,12 @@ func written(sc lesson.Scene, n int, b board.Board, words say.Vocabulary) (*Writ
 	}
 	lines := []WrittenLine{}
 	top, low, grid := place.Ones, place.Ones, false
+	used := map[string]bool{}
 	for i, step := range sc.Steps {
 		for _, wr := range step.Write {
 			switch {
 			case wr.Kind == "cell":
-				grid = true
+				grid, used[wr.Row] = true, true
 				if wr.Place != nil {
 					top, low = max(top, *wr.Place), min(low, *wr.Place)
 				}
@@ -594,6 +620,7 @@ func written(sc lesson.Scene, n int, b board.Board, words say.Vocabulary) (*Writ
 	if !grid {
 		return nil, lines
 	}
+	w.Rows = rowsOf(w.Marks, func(row string) bool { return used[row] })
 	for p := top; p >= low; p-- {
 		w.Places = append(w.Places, p.Plural())
 	}
@@ -612,6 +639,7 @@ func (s *session) following(sc lesson.Scene, b board.Board) *Written {
 		w.Marks = "above"
 	}
 	if spec.Written == nil || b.IsCovered(0) {
+		w.Rows = rowsOf(w.Marks, func(row string) bool { return row == "addend 1" || row == "sum" })
 		return w
 	}
 	top, low := place.Ones, place.Ones
@@ -625,6 +653,10 @@ func (s *session) following(sc lesson.Scene, b board.Board) *Written {
 	for p := top; p >= low; p-- {
 		w.Places = append(w.Places, p.Plural())
 	}
+	w.Rows = rowsOf(w.Marks, func(row string) bool {
+		return row == "addend 1" || row == "sum" ||
+			slices.ContainsFunc(w.Cells, func(c Cell) bool { return c.Row == row })
+	})
 	return w
 }
 

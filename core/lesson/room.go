@@ -9,15 +9,14 @@ import (
 
 // Rooms are the rooms that the models of a worked example need from its first step to its
 // last, the stages of its moves included, so that nothing changes its place or its size on
-// the way; the tracks stand below where that is wanted. A free board has none: it is laid
-// as it is, and so is an example with a cover that hides what lies at a spot, whatever it
-// is.
-func (s Scene) Rooms(below bool) []board.Room {
+// the way, laid in one of the ways that there are. A free board has none: it is laid as it
+// is, and so is an example with a cover that hides what lies at a spot, whatever it is.
+func (s Scene) Rooms(way board.Way) []board.Room {
 	boards := s.boards()
 	if len(s.Steps) == 0 || slices.ContainsFunc(boards, hasFreeCover) {
 		return nil
 	}
-	rooms := widened(nil, board.Room{Tight: true, Below: below}, boards)
+	rooms := widened(nil, board.Room{Tight: true, Way: way}, boards)
 	for i := range rooms {
 		s.addColumns(&rooms[i])
 	}
@@ -29,7 +28,7 @@ func Widened(rooms []board.Room, b board.Board) []board.Room {
 	if len(rooms) == 0 || hasFreeCover(b) {
 		return nil
 	}
-	return widened(widened(rooms, rooms[0].Way(), []board.Board{b}), board.Room{}, []board.Board{b})
+	return widened(widened(rooms, rooms[0].Bare(), []board.Board{b}), board.Room{}, []board.Board{b})
 }
 
 func hasFreeCover(b board.Board) bool {

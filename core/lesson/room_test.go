@@ -45,8 +45,9 @@ func TestAnExampleStandsStillInItsRooms(t *testing.T) {
 					continue // a sample is for one of the models, and may be too large for another
 				}
 				for _, one := range append([]method.Example{e}, e.More...) {
-					standsStill(t, one.Scene, false)
-					standsStill(t, one.Scene, true)
+					for _, way := range []board.Way{{}, {Below: true}, {Across: true}, {Below: true, Across: true}} {
+						standsStill(t, one.Scene, way)
+					}
 					examples++
 				}
 			}
@@ -55,9 +56,9 @@ func TestAnExampleStandsStillInItsRooms(t *testing.T) {
 	assert.Greater(t, examples, 60)
 }
 
-func standsStill(t *testing.T, sc lesson.Scene, below bool) {
+func standsStill(t *testing.T, sc lesson.Scene, way board.Way) {
 	t.Helper()
-	rooms := sc.Rooms(below)
+	rooms := sc.Rooms(way)
 	require.NotEmpty(t, rooms)
 	all := boardsOf(t, sc)
 	columns := map[string]board.Rect{}
@@ -105,7 +106,7 @@ func TestColumnsThatNoStepUsesAreNotThere(t *testing.T) {
 		e, err := method.Make(method.Request{Method: c.method, Args: c.args, Model: c.model})
 		require.NoError(t, err)
 		var shown []string
-		for _, z := range e.Scene.Start.LayIn(0, e.Scene.Rooms(false)[0]).Zones {
+		for _, z := range e.Scene.Start.LayIn(0, e.Scene.Rooms(board.Way{})[0]).Zones {
 			if z.Place != nil {
 				shown = append(shown, z.ID)
 			}
@@ -118,7 +119,7 @@ func TestColumnsThatNoStepUsesAreNotThere(t *testing.T) {
 func TestWhatIsTriedIsGivenRoom(t *testing.T) {
 	e, err := method.Make(method.Request{Method: "column-add", Args: []string{"23", "45"}})
 	require.NoError(t, err)
-	rooms := e.Scene.Rooms(false)
+	rooms := e.Scene.Rooms(board.Way{})
 	tried, err := board.Parse("blocks 4h 6t 8o")
 	require.NoError(t, err)
 	wider := lesson.Widened(rooms, tried)
@@ -127,8 +128,8 @@ func TestWhatIsTriedIsGivenRoom(t *testing.T) {
 	for p, w := range rooms[0].Columns {
 		assert.GreaterOrEqual(t, wider[0].Columns[p], w)
 	}
-	assert.Empty(t, lesson.Scene{Start: tried}.Rooms(false), "a free board is laid as it is")
+	assert.Empty(t, lesson.Scene{Start: tried}.Rooms(board.Way{}), "a free board is laid as it is")
 	covered := e.Scene
 	covered.Start.Covers = []board.Cover{{Zone: "ones", At: &board.Rect{X: 1, Y: 1, W: 20, H: 20}}}
-	assert.Empty(t, covered.Rooms(false), "a cover hides what lies at a spot, and spots stay where they are")
+	assert.Empty(t, covered.Rooms(board.Way{}), "a cover hides what lies at a spot, and spots stay where they are")
 }

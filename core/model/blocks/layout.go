@@ -28,6 +28,8 @@ const (
 	tightRow = 10 // between the rows of two addends
 	tightMin = 62 // of a column: room for its name
 	stagger  = 14 // of each block of a pile
+	// Between two addends that lie across.
+	acrossGap = 16
 )
 
 // arrangement says how the blocks of one place lie.
@@ -253,6 +255,10 @@ func layout(m board.Model, room board.Room) board.Layout {
 func (g *grid) columns() board.Layout {
 	rows := g.rows()
 	heights := g.rowHeights(rows)
+	addends := len(rows) > 1
+	if g.room.Across {
+		heights = []int{slices.Max(heights)}
+	}
 	took := board.Room{Columns: map[place.Place]int{}, Rows: slices.Clone(heights)}
 	for i := range heights {
 		heights[i] = g.room.Row(i, heights[i])
@@ -270,7 +276,11 @@ func (g *grid) columns() board.Layout {
 		l.Pieces = g.putColumn(l.Pieces, p, l.W, width, rows, heights)
 		l.W += width
 	}
-	l.H = max(2*g.pad+sum(heights)+g.rowGap*(len(rows)-1), g.joinedHeight()+2*g.pad, g.room.H)
+	l.H = max(2*g.pad+sum(heights)+g.rowGap*(len(heights)-1), g.joinedHeight()+2*g.pad, g.room.Chart)
+	took.Chart, took.Addends = l.H, addends
+	if !g.room.Below {
+		l.H = max(l.H, g.room.H)
+	}
 	l.Room = took
 	for i := range l.Zones {
 		l.Zones[i].H = l.H
@@ -284,6 +294,9 @@ func (g *grid) putColumn(out []board.Sprite, p place.Place, x, width int, rows, 
 		c := g.cell(p, all)
 		return g.put(out, c, x+g.indent(p, c.w, width), g.pad, p.Plural())
 	}
+	if g.room.Across {
+		return g.putAcross(out, p, x+g.pad, rows)
+	}
 	y := g.pad
 	for i, row := range rows {
 		c := g.cell(p, row)
@@ -295,6 +308,32 @@ func (g *grid) putColumn(out []board.Sprite, p place.Place, x, width int, rows, 
 		y += heights[i] + g.rowGap
 	}
 	return out
+}
+
+// putAcross lays the addends of a place beside one another.
+func (g *grid) putAcross(out []board.Sprite, p place.Place, x int, rows []int) []board.Sprite {
+	for i, row := range rows {
+		c := g.cell(p, row)
+		out = g.put(out, c, x, g.pad, p.Plural())
+		if i == 0 {
+			out = g.put(out, g.apartFrom(c), x+g.apartAt(c), g.pad, p.Plural())
+		}
+		if w := g.rowWidth(c, i == 0); w > 0 {
+			x += w + acrossGap
+		}
+	}
+	return out
+}
+
+// acrossWidth is the width of the addends of a place beside one another.
+func (g *grid) acrossWidth(p place.Place, rows []int) int {
+	width := 0
+	for i, row := range rows {
+		if w := g.rowWidth(g.cell(p, row), i == 0); w > 0 {
+			width += w + acrossGap
+		}
+	}
+	return width - acrossGap
 }
 
 // indent centres a narrow row in its column, and holds a row of up to ten where
@@ -336,6 +375,10 @@ func (g *grid) apartFrom(c cell) cell {
 
 // apartAt is how far to the right of an addend the blocks of none begin.
 func (g *grid) apartAt(c cell) int {
+	// In a tight room a new block of a pile lies on it, a little further apart than they do.
+	if g.room.Tight && !g.Sketch && c.w >= solid[place.Hundreds].w {
+		return (len(c.blocks)-1)%5*lean + 4*lean
+	}
 	if c.w > 0 {
 		return c.w + g.pad
 	}
@@ -375,6 +418,9 @@ func (g *grid) columnWidth(p place.Place, rows []int) int {
 	}
 	if g.isJoined(p) {
 		return max(width, g.cell(p, all).w+2*g.pad)
+	}
+	if g.room.Across {
+		return max(width, g.acrossWidth(p, rows)+2*g.pad)
 	}
 	for i, row := range rows {
 		width = max(width, g.rowWidth(g.cell(p, row), i == 0)+2*g.pad)
@@ -420,20 +466,19 @@ func sprite(k *pieces.Piece, a arrangement, x, y int, zone string) board.Sprite 
 		Part: k.Part, Marks: k.Marks()}
 }
 
-// tray adds the Taken tray at the right when something was taken.
+// tray adds the Taken tray when something was taken: at the right, or below.
 func (g *grid) tray(l board.Layout) board.Layout {
 	taken := pieces.Count(g.Ordered, pieces.Taken, pieces.AnyPart)
 	if sum(taken[:]) == 0 {
 		return l
 	}
+	l.Room.Aside = true
+	if g.room.Below {
+		return g.trayBelow(l, sum(taken[:]))
+	}
 	left, y, wide := l.W+trayGap, pad, 0
 	for p := Largest; p >= Smallest; p-- {
-		c := cell{place: p}
-		for _, k := range g.Ordered {
-			if k.Place == p && k.State == pieces.Taken {
-				c.blocks = append(c.blocks, k)
-			}
-		}
+		c := cell{place: p, blocks: g.takenOf(p)}
 		if len(c.blocks) == 0 {
 			continue
 		}
@@ -448,6 +493,37 @@ func (g *grid) tray(l board.Layout) board.Layout {
 	}
 	l.Zones = append(l.Zones, board.Zone{ID: "taken", Label: "taken", Count: sum(taken[:]), X: left, W: width, H: l.H})
 	return l
+}
+
+// trayBelow lays what was taken in one row below the columns, place beside place.
+func (g *grid) trayBelow(l board.Layout, taken int) board.Layout {
+	top := l.H + g.rowGap
+	x, high := 0, 0
+	for p := Largest; p >= Smallest; p-- {
+		c := cell{place: p, blocks: g.takenOf(p)}
+		w, h := g.arrangement(p).extent(len(c.blocks))
+		if w > 0 {
+			l.Pieces = g.put(l.Pieces, c, x+g.pad, top+g.pad, "taken")
+			x, high = x+w+2*g.pad, max(high, h)
+		}
+	}
+	h := high + 2*g.pad
+	l.Room.Track = h
+	h = max(h, g.room.Track)
+	l.W, l.H = max(l.W, x), top+h
+	l.Zones = append(l.Zones, board.Zone{ID: "taken", Label: "taken", Count: taken, Y: top, W: l.W, H: h})
+	return l
+}
+
+// takenOf are the blocks of a place that were taken.
+func (g *grid) takenOf(p place.Place) []pieces.Piece {
+	var out []pieces.Piece
+	for _, k := range g.Ordered {
+		if k.Place == p && k.State == pieces.Taken {
+			out = append(out, k)
+		}
+	}
+	return out
 }
 
 // mat lays loose blocks where they were put and the rest tidily by place.

@@ -48,7 +48,7 @@ func layout(m board.Model, room board.Room) board.Layout {
 	g.runDown(&l)
 	d.point(&l, g)
 	g.tracks(&l)
-	d.tray(&l)
+	g.tray(&l)
 	return l
 }
 
@@ -331,7 +331,9 @@ func (d Discs) point(l *board.Layout, g *grid) {
 
 // runDown has the columns run down to the end of the room, unless the tracks stand there.
 func (g *grid) runDown(l *board.Layout) {
-	if !g.room.Below || g.room.Track == 0 {
+	l.H = max(l.H, g.room.Chart)
+	l.Room.Chart = l.H
+	if !g.room.Below {
 		l.H = max(l.H, g.room.H)
 	}
 	for i := range l.Zones {
@@ -363,7 +365,7 @@ func (g *grid) tracks(l *board.Layout) {
 	for _, discs := range in {
 		least = max(least, (len(discs)+9)/10*pitch+2*padX-4)
 	}
-	l.Room.Track = least
+	l.Room.Track, l.Room.Aside = least, true
 	for i, discs := range in {
 		name := "group " + strconv.Itoa(i+1)
 		h := max(even, (len(discs)+9)/10*pitch+2*padX-4, pitch+2*padX-4)
@@ -384,10 +386,10 @@ func (g *grid) tracks(l *board.Layout) {
 	l.W, l.H = max(l.W, x+track), max(l.H, y-8)
 }
 
-// tray adds the Taken tray at the right when something was taken.
-func (d Discs) tray(l *board.Layout) {
+// tray adds the Taken tray when something was taken: at the right, or below.
+func (g *grid) tray(l *board.Layout) {
 	var taken []pieces.Piece
-	for _, k := range d.List {
+	for _, k := range g.List {
 		if k.State == pieces.Taken {
 			taken = append(taken, k)
 		}
@@ -395,17 +397,26 @@ func (d Discs) tray(l *board.Layout) {
 	if len(taken) == 0 {
 		return
 	}
-	x := l.W + trackGap
-	per := 5
+	l.Room.Aside = true
+	x, y, per := l.W+trackGap, 0, 5
 	if len(taken) > many {
 		per = 10
 	}
-	for i := range taken {
-		l.Pieces = append(l.Pieces, d.sprite(&taken[i], x+padX+i%per*pitch, padY+i/per*pitch, "taken"))
+	if g.room.Below {
+		x, y, per = 0, l.H+trackGap/2, max(per, (l.W-2*padX)/pitch)
 	}
-	w := per*pitch + 2*padX
-	l.W, l.H = x+w, max(l.H, (len(taken)+per-1)/per*pitch+2*padY)
-	l.Zones = append(l.Zones, board.Zone{ID: "taken", Label: "taken", Count: len(taken), X: x, W: w, H: l.H})
+	for i := range taken {
+		l.Pieces = append(l.Pieces, g.sprite(&taken[i], x+padX+i%per*pitch, y+padY+i/per*pitch, "taken"))
+	}
+	w, h := per*pitch+2*padX, (len(taken)+per-1)/per*pitch+2*padY
+	if g.room.Below {
+		l.Room.Track = max(l.Room.Track, h)
+		h = max(h, g.room.Track)
+	} else {
+		h = max(l.H, h)
+	}
+	l.W, l.H = max(l.W, x+w), max(l.H, y+h)
+	l.Zones = append(l.Zones, board.Zone{ID: "taken", Label: "taken", Count: len(taken), X: x, Y: y, W: w, H: h})
 }
 
 // settings are the chart's choices, for its controls.

@@ -39,7 +39,10 @@ export function Columns({ model, index, scale, bare, sample }: Props) {
           </button>
         )}
         {z.role !== 'mat' && z.role !== 'group' && (
-          <div className={cx('zone-head')} style={{ '--letters': z.label.length } as CSSProperties}>
+          <div
+            className={cx(z.y > 0 ? 'zone-head inside' : 'zone-head')}
+            style={{ '--letters': z.label.length } as CSSProperties}
+          >
             <button type="button" className={cx('zone-name')} onClick={() => selectZone(model, index, z)}>
               {z.unit && <small className={cx('zone-unit')}>{z.unit}</small>}
               {z.label} <span className={cx('zone-count')}>{z.count}</span>

@@ -40,7 +40,7 @@ export function RackView({ model, index, scale }: ViewProps) {
   const rows = model.zones.filter((z) => !z.side);
   const [push, setPush] = useState<Push>();
   const svg = useRef<SVGSVGElement>(null);
-  const rowHeight = model.h / rows.length;
+  const rowHeight = rows[0]?.h ?? model.h;
 
   /** A bead, its row, and whether it comes from the home side: the core numbers beads from the left, those at home below 0. */
   const place = (p: Piece) => ({ row: rowOf(p), bead: Math.abs(p[6]), home: p[6] < 0 });
@@ -94,9 +94,19 @@ export function RackView({ model, index, scale }: ViewProps) {
         onPointerUp={up}
         onPointerCancel={() => setPush(undefined)}
       >
-        <rect className={cx('reading-side')} x={-4} y={0} width={READING} height={model.h} rx={6} />
+        <rect
+          className={cx('reading-side')}
+          x={-4}
+          y={0}
+          width={READING}
+          height={rowHeight * rows.length}
+          rx={6}
+        />
         <Backdrop decor={model.decor} />
-        <path className={cx('posts')} d={`M-6 2V${model.h - 2}M${model.w + 6} 2V${model.h - 2}`} />
+        <path
+          className={cx('posts')}
+          d={`M-6 2V${rowHeight * rows.length - 2}M${model.w + 6} 2V${rowHeight * rows.length - 2}`}
+        />
         <PieceLayer pieces={model.pieces.map(travelling)} draw={draw} origins={origins} lit={lit} />
         {!push && <Rings pieces={model.pieces} />}
       </svg>

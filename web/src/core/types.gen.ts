@@ -267,12 +267,13 @@ export interface Calls {
     answer: Frame;
   };
   /**
-   * Lays what is shown with its tracks beside the chart or below it.
+   * Lays what is shown in one of its ways.
    */
   arrange: {
     arg: {
       handle: number;
       below: boolean;
+      across: boolean;
     };
     answer: Frame;
   };
@@ -3844,6 +3845,7 @@ export interface Written {
   marks: string;
   point: string;
   places: string[];
+  rows: string[];
   cells: Cell[];
 }
 export interface Cell {
@@ -3882,6 +3884,7 @@ export interface Focus1 {
 }
 export interface Extent {
   below: boolean;
+  across: boolean;
   models: ModelExtent[];
   written: WrittenExtent;
 }

@@ -1,4 +1,8 @@
-// The prompt line: what is said, what is asked, and the answer once it is given.
+// The prompt line: what is said, what is asked, and the answer once it is given. It has the
+// height of the tallest prompt of its scene, so that the board below it stands still.
+import { useLayoutEffect, useRef, useState, type RefObject } from 'react';
+import type { Outline } from '../core/core';
+import { useSize } from '../board/geometry';
 import { useLesson } from '../state/lesson';
 import { names } from '../shell/names';
 import css from './Cue.module.css';
@@ -14,16 +18,26 @@ interface Props {
 
 export function Cue({ title, yourTurn }: Props) {
   const { phase, open, step, prompt } = useLesson((s) => s.frame);
+  const section = useRef<HTMLElement>(null);
+  const height = useTallest(section);
   return (
-    <section className={cx('cue')} aria-live="polite" aria-label="Prompt">
+    <section
+      ref={section}
+      className={cx('cue')}
+      style={{ minHeight: height }}
+      aria-live="polite"
+      aria-label="Prompt"
+    >
       {step === 0 && phase === '' ? (
         <p className={cx('cue-say')}>{title}</p>
       ) : (
         <>
-          {(yourTurn || prompt.say) && (
-            <p className={cx('cue-say')}>{yourTurn ? 'Your turn.' : prompt.say}</p>
-          )}
-          {prompt.ask && <p className={cx('cue-ask')}>{yourTurn ? 'What comes next?' : prompt.ask}</p>}
+          <p className={cx('cue-say')}>
+            {yourTurn ? 'Your turn.' : prompt.say}{' '}
+            {prompt.ask && (
+              <span className={cx('cue-ask')}>{yourTurn ? 'What comes next?' : prompt.ask}</span>
+            )}
+          </p>
           {prompt.ask && (
             <p className={cx('cue-answer')} aria-hidden={open}>
               {open ? '\u00a0' : prompt.answer}
@@ -33,4 +47,45 @@ export function Cue({ title, yourTurn }: Props) {
       )}
     </section>
   );
+}
+
+type Step = Outline['scenes'][number]['steps'][number];
+
+/** The height of the tallest prompt of the scene; measured, and out of the page again before it is seen. */
+function useTallest(section: RefObject<HTMLElement | null>): number | undefined {
+  const steps = useLesson((s) => s.outline.scenes.find((x) => x.id === s.frame.scene)?.steps);
+  const { w } = useSize(section);
+  const [height, setHeight] = useState<number>();
+  useLayoutEffect(() => {
+    const now = section.current;
+    if (!now || !steps || w === 0) return;
+    const measure = () => {
+      const trial = now.cloneNode(false) as HTMLElement;
+      trial.removeAttribute('aria-live');
+      trial.style.cssText = `position:absolute;visibility:hidden;min-height:0;width:${now.offsetWidth}px`;
+      now.parentElement?.append(trial);
+      setHeight(Math.max(...steps.map((step) => heightOf(trial, step)), 0) || undefined);
+      trial.remove();
+    };
+    measure();
+    let gone = false;
+    void document.fonts.ready.then(() => !gone && measure());
+    return () => {
+      gone = true;
+    };
+  }, [section, steps, w]);
+  return height;
+}
+
+function heightOf(trial: HTMLElement, step: Step): number {
+  const made = (tag: string, name: string, text: string) => {
+    const el = document.createElement(tag);
+    el.className = cx(name) ?? '';
+    el.textContent = text;
+    return el;
+  };
+  const said = made('p', 'cue-say', `${step.say} `);
+  said.append(made('span', 'cue-ask', step.ask));
+  trial.replaceChildren(said, ...(step.ask ? [made('p', 'cue-answer', step.answer || '\u00a0')] : []));
+  return trial.offsetHeight;
 }

@@ -1,7 +1,7 @@
 // Presenting gives all to the board: one prompt line, the written work if wanted, ten
 // petals for progress.
 import { Button } from 'antd';
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState, type CSSProperties } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { takePen } from '../ink/pen';
 import { PenBar } from '../ink/PenBar';
@@ -10,6 +10,7 @@ import { names } from '../shell/names';
 import { Notices } from '../shell/Notices';
 import { CountBar, countAloud } from '../stage/CountBar';
 import { Stage } from '../stage/Tile';
+import { useComposition } from '../stage/useComposition';
 import { openWays, WayBar } from '../stage/WayBar';
 import { setPresenting, show } from '../state/acts';
 import { useLesson } from '../state/lesson';
@@ -64,10 +65,7 @@ export function PresentPage() {
     <main className={cx('present')}>
       <h1 className="sr-only">{scene.title}</h1>
       <Cue title={scene.title} yourTurn={yourTurn} />
-      <div className={cx('board')} onPointerDown={finishBeats}>
-        <Stage presenting />
-        {written && <WrittenSide />}
-      </div>
+      <Composed written={written} />
       {frame.scratch && <ScratchBar offered={offered} keep={keep} putAway={putAway} />}
       <PenBar />
       <CountBar />
@@ -91,6 +89,28 @@ export function PresentPage() {
       <KeyList open={listed} close={() => setListed(false)} />
       <Notices />
     </main>
+  );
+}
+
+/** The board and the written work, each where the composition has put it. */
+function Composed({ written }: { written: boolean }) {
+  const ref = useRef<HTMLDivElement>(null);
+  const composed = useComposition(ref, written);
+  const style = composed && {
+    '--unit': composed.unit,
+    '--name': `${composed.name}px`,
+    '--digit': `${composed.digit}px`,
+  };
+  return (
+    <div
+      ref={ref}
+      className={cx(composed?.twoLines ? 'board two-lines' : 'board')}
+      style={style as CSSProperties}
+      onPointerDown={finishBeats}
+    >
+      {composed && <Stage composed={composed} />}
+      {composed?.work && <WrittenSide at={composed.work} />}
+    </div>
   );
 }
 

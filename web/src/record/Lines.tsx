@@ -18,6 +18,9 @@ function gathered(lines: WrittenLine[]): WrittenLine[][] {
   return groups;
 }
 
+/** Whether a cell has a number in it, which is larger than words are. */
+export const hasNumber = (cell: string) => /\d/.test(cell);
+
 export function Lines({ lines }: { lines: WrittenLine[] }) {
   return (
     <div className={cx('lines')} role="group" aria-label="Written in this example">
@@ -30,7 +33,7 @@ export function Lines({ lines }: { lines: WrittenLine[] }) {
                 {group.map((row, n) => (
                   <tr key={n}>
                     {(row.cells ?? []).map((cell, k) => (
-                      <td key={k} className={cx(/\d/.test(cell) ? 'number' : '')}>
+                      <td key={k} className={cx(hasNumber(cell) ? 'number' : '')}>
                         {cell}
                       </td>
                     ))}

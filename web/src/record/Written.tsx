@@ -7,25 +7,15 @@ import css from './Written.module.css';
 
 const cx = names(css);
 
-const rowsWith = {
-  above: ['mark', 'addend 1', 'addend 2', 'addend 3', 'addend 4', 'sum'],
-  below: ['addend 1', 'addend 2', 'addend 3', 'addend 4', 'sum', 'mark'],
-  division: ['quotient', 'dividend'],
-};
-
-/** Rows that only longer problems have. */
-const further = ['addend 3', 'addend 4'];
+/** Whether a written method is a division, whose marks stand in the dividend. */
+export const divides = (work: WrittenWork) => work.rows.includes('dividend');
 
 export function Written({ work }: { work: WrittenWork }) {
   const lit = useLesson((s) => s.lit);
-  const divides = work.cells.some((c) => c.row === 'dividend');
-  const rows = rowsWith[divides ? 'division' : work.marks === 'below' ? 'below' : 'above'].filter(
-    (row) => !further.includes(row) || work.cells.some((c) => c.row === row),
-  );
   const cellAt = (row: string, place: string) =>
     work.cells.findLast((c) => c.row === row && c.place === place);
   return (
-    <table className={cx(divides ? 'written division' : 'written')} aria-label="Written method">
+    <table className={cx(divides(work) ? 'written division' : 'written')} aria-label="Written method">
       <thead className={cx('sr-only')}>
         <tr>
           <th scope="col">sign</th>
@@ -37,7 +27,7 @@ export function Written({ work }: { work: WrittenWork }) {
         </tr>
       </thead>
       <tbody>
-        {rows.map((row) => (
+        {work.rows.map((row) => (
           <tr key={row} className={cx(`row-${row.replace(' ', '-')}`)}>
             {['', ...work.places].map((place) => {
               const cell = cellAt(row, place);

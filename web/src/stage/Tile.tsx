@@ -19,6 +19,8 @@ import { usePinch } from '../board/pinch';
 import { SelectionStrip } from '../board/SelectionStrip';
 import { views, type Kind } from '../board/views';
 import { names } from '../shell/names';
+import type { Round } from './compose';
+import type { Composed } from './useComposition';
 import { WayLayer } from './WayLayer';
 import css from './Tile.module.css';
 
@@ -29,13 +31,14 @@ interface TileProps {
   index: number;
   alone: boolean;
   bare: boolean;
-  presenting: boolean;
+  /** Where the composition has put it. */
+  placed: { scale: number; round: Round } | undefined;
 }
 
 /** Between a model and the copies kept beside it, in model units. */
 const KEPT_GAP = 30;
 
-export function Tile({ model, index, alone, bare, presenting }: TileProps) {
+export function Tile({ model, index, alone, bare, placed }: TileProps) {
   const view = views[model.kind as Kind];
   const room = useRef<HTMLDivElement>(null);
   const size = useSize(room);
@@ -48,17 +51,15 @@ export function Tile({ model, index, alone, bare, presenting }: TileProps) {
   const handle = useLesson((s) => s.handle);
   const foot = bare ? 12 : view.foot;
   const end = bare ? 0 : view.end;
-  // Headings, and the counts at the side, grow with the board while presenting.
-  const head = presenting ? Math.max(view.head, innerWidth * 0.058) : view.head;
-  const side = presenting && innerWidth > 700 ? view.side * Math.max(1, innerWidth / 900) : view.side;
+  const { head, side } = view;
   const keptW = model.kept.reduce((w, k) => w + k.w + KEPT_GAP, 0);
   const keptH = Math.max(0, ...model.kept.map((k) => k.h));
   const fit = Math.min(
     (size.w - 32 - side - end) / (model.w + keptW + view.rim),
     (size.h - head - foot) / Math.max(model.h, keptH),
-    presenting ? 9 : view.largest,
+    view.largest,
   );
-  const scale = Math.max(0.3, fit) * zoom;
+  const scale = (placed?.scale ?? Math.max(0.3, fit)) * zoom;
   const numeral = model.readouts.find((r) => r.id === 'numeral');
   const covered = model.covers.length > 0;
   // A quick look is an operation of its own: what is covered is not in the page else.
@@ -71,7 +72,7 @@ export function Tile({ model, index, alone, bare, presenting }: TileProps) {
   );
   const name = `${view.title}${numeral?.shown && !covered ? `, ${numeral.text}` : ''}`;
   return (
-    <section className={cx('tile')} aria-label={name}>
+    <section className={cx(placed ? 'tile placed' : 'tile')} aria-label={name}>
       {!bare &&
         (rest ? (
           <TileLine model={model} index={index} alone={alone} zoom={zoom} setZoom={setZoom} />
@@ -82,7 +83,14 @@ export function Tile({ model, index, alone, bare, presenting }: TileProps) {
       {model.linked && <span className={cx('link-mark')}>Linked: one number</span>}
       <div className={cx(zoom > 1 ? 'room zoomed' : 'room')} ref={room} {...pinch}>
         {size.w > 0 && (
-          <div className={cx('side-by-side')} style={{ margin: `${head}px ${end}px ${foot}px ${side}px` }}>
+          <div
+            className={cx('side-by-side')}
+            style={{
+              margin: placed
+                ? `0 ${placed.round.side + placed.round.rim * scale}px ${placed.round.foot}px 0`
+                : `${head}px ${end}px ${foot}px ${side}px`,
+            }}
+          >
             <KeptCopies model={model} index={index} scale={scale} gap={KEPT_GAP} bare={bare} />
             <div className={cx('drawing')} style={{ width: model.w * scale, height: model.h * scale }}>
               <view.Pieces model={seen} index={index} scale={scale} bare={bare} />
@@ -160,31 +168,49 @@ function underOneAnother(models: DrawnModel[]) {
 }
 
 /**
- * All models of the board side by side. The controls for building are left out
- * while presenting and in worked examples, where the board is larger for it.
+ * All models of the board: side by side, or where the composition has put them while
+ * presenting. The controls for building are left out there and in worked examples.
  */
-export function Stage({ presenting = false }: { presenting?: boolean }) {
+export function Stage({ composed }: { composed?: Composed | undefined }) {
   const models = useLesson((s) => s.models);
   const example = useLesson((s) => s.frame.steps > 0);
   const [pulled, setPulled] = useState<number[]>();
   const [fresh, setFresh] = useState<Fresh>();
   const moving = useLesson((s) => s.moving);
   const stage = useRef<HTMLDivElement>(null);
-  const bare = presenting || example;
+  const bare = composed !== undefined || example;
   const shares = pulled ?? models.map((m) => m.width || 100);
-  const stacked = example && underOneAnother(models);
+  const stacked = !composed && example && underOneAnother(models);
+  const places = (i: number) => {
+    const at = composed?.models[i]?.rect;
+    return at && { left: at.x, top: at.y, width: at.w, height: at.h };
+  };
   return (
     <div
       ref={stage}
-      className={cx(`stage models-${models.length} ${stacked ? 'stacked' : ''}`)}
+      className={cx(
+        `stage models-${models.length} ${stacked ? 'stacked' : ''} ${composed ? 'composed' : ''}`,
+      )}
       id="board"
       data-moving={moving ? '' : undefined}
-      style={stacked ? undefined : { gridTemplateColumns: shares.map((s) => `minmax(0, ${s}fr)`).join(' ') }}
+      style={
+        stacked || composed
+          ? undefined
+          : { gridTemplateColumns: shares.map((s) => `minmax(0, ${s}fr)`).join(' ') }
+      }
     >
       {models.map((m, i) => (
-        <div className={cx('tile-place')} key={`${i}-${m.kind}`}>
-          <Tile model={m} index={i} alone={models.length === 1} bare={bare} presenting={presenting} />
-          {i < models.length - 1 && !stacked && <Edge index={i} shares={shares} pull={setPulled} />}
+        <div className={cx('tile-place')} key={`${i}-${m.kind}`} style={places(i)}>
+          <Tile
+            model={m}
+            index={i}
+            alone={models.length === 1}
+            bare={bare}
+            placed={composed?.models[i] && { scale: composed.models[i].scale, round: composed.rounds[i]! }}
+          />
+          {i < models.length - 1 && !stacked && !composed && (
+            <Edge index={i} shares={shares} pull={setPulled} />
+          )}
         </div>
       ))}
       <InkLayer stage={stage} note={setFresh} />

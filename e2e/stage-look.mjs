@@ -1,0 +1,141 @@
+// Presents a lesson from its first step to its last and measures what the class sees.
+
+/** Presents what stands at an address, and tells what was seen on the way. */
+export async function look(page, url, screen, shots) {
+  await page.setViewportSize(screen);
+  await page.goto(url);
+  await page.locator('.stage').waitFor();
+  await page.evaluate(async () => {
+    await Promise.all(['400 20px Andika', '700 20px Andika'].map((face) => document.fonts.load(face)));
+    await new Promise((done) => setTimeout(done, 100));
+  });
+  const seen = { steps: 0, moved: 0, piece: Infinity, numeral: Infinity, room: 0, faults: [] };
+  let first;
+  let scene;
+  let union;
+  let board;
+  for (let n = 0; n < 200; n++) {
+    const now = await page.evaluate(measure);
+    if (shots) await page.screenshot({ path: `${shots}-${String(n).padStart(2, '0')}.png` });
+    // Another scene is composed anew.
+    if (now.scene !== scene) first = now.places;
+    scene = now.scene;
+    const moved = Object.entries(now.places).filter(([name, at]) => first[name] && differs(first[name], at));
+    if (moved.length > 0) seen.moved++;
+    for (const [name] of moved) if (!seen.faults.includes(`${name} moved`)) seen.faults.push(`${name} moved`);
+    for (const [name, at] of Object.entries(now.places)) first[name] ??= at;
+    seen.piece = Math.min(seen.piece, now.piece);
+    seen.numeral = Math.min(seen.numeral, now.numeral);
+    for (const fault of now.faults) if (!seen.faults.includes(fault)) seen.faults.push(fault);
+    board = now.board;
+    union = around([union, now.used]);
+    seen.steps = n;
+    const before = now.all;
+    await page.keyboard.press('ArrowRight');
+    await page.waitForFunction(() => !document.querySelector('[data-moving]'));
+    await page.evaluate(
+      () => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))),
+    );
+    if (
+      (await page.evaluate(
+        () => document.querySelector('main').innerText + document.querySelectorAll('main *').length,
+      )) === before
+    )
+      break;
+  }
+  if (union) seen.room = Math.max((union[2] - union[0]) / board[2], (union[3] - union[1]) / board[3]);
+  return seen;
+}
+
+const differs = (a, b) => a.some((x, i) => Math.abs(x - b[i]) > 1);
+
+function around(rects) {
+  const all = rects.filter(Boolean);
+  if (all.length === 0) return undefined;
+  return [0, 1, 2, 3].map((i) => (i < 2 ? Math.min : Math.max)(...all.map((r) => r[i])));
+}
+
+/** In the page: where everything stands, how small the smallest is, and what is wrong. */
+function measure() {
+  const all = (selector) => [...document.querySelectorAll(`main ${selector}`)];
+  const rect = (el) => el.getBoundingClientRect();
+  const shown = (el) => rect(el).width > 0 && rect(el).height > 0;
+  const board = rect(all('.PresentPage_board')[0]);
+  const places = {};
+  all('.drawing').forEach((el, i) => {
+    const r = rect(el);
+    places[`model ${i + 1}`] = [r.x, r.y, r.width, r.height];
+  });
+  all('.zone.column').forEach((el, i) => {
+    const r = rect(el);
+    places[`column ${i + 1}`] = [r.x, r.y, r.width, 0];
+  });
+  for (const [name, selector] of [
+    ['written work', '.WrittenSide_written'],
+    ['written method', '.Written_written'],
+    ['prompt', '.Cue_cue'],
+  ]) {
+    const el = all(selector)[0];
+    if (el) places[name] = [rect(el).x, rect(el).y, rect(el).width, rect(el).height];
+  }
+  const pieces = all('[data-piece]').filter(shown);
+  const sizes = pieces.map((el) => Math.min(rect(el).width, rect(el).height));
+  const numerals = all(
+    '.columns_zone-count, .rack_row-count, .zone-badge, .Written_digit:not(.Written_mark), .Lines_lines p, .Lines_lines td',
+  ).filter((el) => shown(el) && /\d/.test(el.textContent));
+  const faults = [];
+  const fault = (text) => faults.includes(text) || faults.push(text);
+  const within = (el, name) => {
+    const r = rect(el);
+    if (r.x < -1 || r.right > innerWidth + 1 || r.y < board.y - 2 || r.bottom > board.bottom + 2)
+      fault(`${name} cut off`);
+  };
+  const heads = all('.columns_zone-name').filter(shown);
+  heads.forEach((el) => within(el, 'a name'));
+  pieces.forEach((el) => within(el, 'a piece'));
+  all('.rack_row-count').forEach((el) => within(el, 'a count'));
+  all('.Written_digit, .Lines_lines p, .Lines_lines td').forEach((el) => within(el, 'written work'));
+  const apart = (list, name) => {
+    for (let i = 1; i < list.length; i++) {
+      const a = rect(list[i - 1]);
+      const b = rect(list[i]);
+      if (a.x < b.right - 1 && b.x < a.right - 1 && a.y < b.bottom - 1 && b.y < a.bottom - 1)
+        fault(`${name} overlap`);
+    }
+  };
+  apart(heads, 'names');
+  apart(all('.rack_row-count'), 'counts');
+  const written = all('.WrittenSide_written')[0];
+  if (written) {
+    if (written.scrollHeight > written.clientHeight + 2 || written.scrollWidth > written.clientWidth + 2)
+      fault('written work scrolls');
+    const w = rect(written);
+    for (const el of [...pieces, ...heads]) {
+      const r = rect(el);
+      if (r.right > w.x + 1 && r.x < w.right - 1 && r.bottom > w.y + 1 && r.y < w.bottom - 1)
+        fault('pieces under the written work');
+    }
+  }
+  for (const el of all('.Lines_lines td')) {
+    if (rect(el).height > 2.2 * parseFloat(getComputedStyle(el).fontSize))
+      fault('a cell is broken over lines');
+  }
+  const used = [...pieces, ...heads, ...all('.Written_written, .Lines_lines, .rack_row-count')]
+    .filter(shown)
+    .map((el) => {
+      const r = rect(el);
+      return [r.x, r.y, r.right, r.bottom];
+    });
+  return {
+    all: document.querySelector('main').innerText + document.querySelectorAll('main *').length,
+    scene: all('h1')[0]?.textContent,
+    places,
+    piece: Math.min(Infinity, ...sizes),
+    numeral: Math.min(Infinity, ...numerals.map((el) => parseFloat(getComputedStyle(el).fontSize))),
+    board: [board.x, board.y, board.width, board.height],
+    used: used.length
+      ? [0, 1, 2, 3].map((i) => (i < 2 ? Math.min : Math.max)(...used.map((r) => r[i])))
+      : undefined,
+    faults,
+  };
+}

@@ -1,0 +1,88 @@
+// What the class sees, measured: every method's sample on each of its models, presented from
+// the first step to the last on four screens. Nothing may change its place or its size on
+// the way, be cut off or lie on something else; pieces and numerals are to be large.
+//
+//   node e2e/stage.mjs [method …] [--screen 1280x800] [--shots folder]
+import { chromium } from '@playwright/test';
+import { startApp } from './app.mjs';
+import { launch } from './browser.mjs';
+import { look } from './stage-look.mjs';
+
+const args = process.argv.slice(2);
+const option = (name) => {
+  const at = args.indexOf(`--${name}`);
+  return at < 0 ? undefined : args.splice(at, 2)[1];
+};
+const shots = option('shots');
+const screens = (option('screen') ?? '1280x800,1920x1080,820x1180,390x844').split(',').map((s) => {
+  const [width, height] = s.split('x').map(Number);
+  return { width, height };
+});
+const empty = { format: 2, id: '', title: 'Measured', words: {}, scenes: [] };
+const app = await startApp();
+const browser = await chromium.launch(launch);
+const page = await (await browser.newContext({ reducedMotion: 'reduce' })).newPage();
+let failing = 0;
+const methods = await listed();
+try {
+  console.log('method, model                     screen      steps  moved  piece  numeral  room  faults');
+  for (const m of methods.filter((x) => args.length === 0 || args.includes(x.id))) {
+    for (const model of m.models) {
+      const lesson = await lessonOf(m, model);
+      if (!lesson) continue;
+      const id = await post(lesson);
+      for (const screen of screens) {
+        const seen = await look(
+          page,
+          `${app.url}/lesson/${id}/present`,
+          screen,
+          shots && `${shots}/${m.id}-${model}-${screen.width}`,
+        );
+        if (seen.moved + seen.faults.length > 0) failing++;
+        console.log(
+          [
+            `${m.id}, ${model}`.padEnd(32),
+            `${screen.width} × ${screen.height}`.padEnd(12),
+            String(seen.steps).padStart(5),
+            String(seen.moved).padStart(6),
+            seen.piece.toFixed(0).padStart(6),
+            seen.numeral.toFixed(0).padStart(8),
+            `${(100 * seen.room).toFixed(0)} %`.padStart(6),
+            ' ' + seen.faults.join('; '),
+          ].join(' '),
+        );
+      }
+    }
+  }
+} finally {
+  await browser.close();
+  await app.stop();
+}
+console.log(`${failing} failing`);
+
+/** Calls the core in the page, as the page itself does. */
+function core(op, arg) {
+  return page.evaluate(([o, a]) => JSON.parse(globalThis.unitbloomCore(o, JSON.stringify(a))), [op, arg]);
+}
+
+async function post(lesson) {
+  const made = await fetch(`${app.url}/api/lessons`, { method: 'POST', body: JSON.stringify(lesson) });
+  return (await made.json()).id;
+}
+
+/** The methods, from the core in a page. */
+async function listed() {
+  const id = await post(empty);
+  await page.goto(`${app.url}/lesson/${id}`);
+  await page.waitForFunction(() => globalThis.unitbloomCore);
+  const { ok } = await core('open', { lesson: empty });
+  return (await core('methods', { handle: ok.handle })).ok;
+}
+
+/** The lesson of a method's sample on a model; nothing where it is not shown with that. */
+async function lessonOf(m, model) {
+  const { ok } = await core('open', { lesson: empty });
+  const made = await core('addExample', { handle: ok.handle, id: 'a', method: m.id, args: m.sample, model });
+  if (made.error) return undefined;
+  return (await core('document', { handle: ok.handle })).ok;
+}

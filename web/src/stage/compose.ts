@@ -1,0 +1,172 @@
+// The composition of what the class sees: where the models and the written work stand, and
+// how large they are. Of the ways to arrange them the one with the largest smallest piece
+// wins. Pixels only; how large everything becomes is told by the core.
+import type { Extent } from '../core/core';
+
+export interface Rect {
+  x: number;
+  y: number;
+  w: number;
+  h: number;
+}
+
+/** What a model wants round its pieces, in pixels; `rim` is drawn beyond its ends, in model units. */
+export interface Round {
+  kind: string;
+  head: number;
+  side: number;
+  foot: number;
+  /** What is read out stands below. */
+  below: number;
+  rim: number;
+}
+
+/** How large the written work is with digits of a size. */
+export type WorkSize = (digit: number) => { w: number; h: number };
+
+export interface Composition {
+  /** Which of the extents it is. */
+  way: Pick<Extent, 'below' | 'across'>;
+  models: { rect: Rect; scale: number }[];
+  work: Rect | undefined;
+  /** The size of the digits of the written work. */
+  digit: number;
+}
+
+interface Asked {
+  room: { w: number; h: number };
+  extents: Extent[];
+  round: Round[];
+  work: WorkSize | undefined;
+  /** How the screen stands to one of 1280 × 800. */
+  unit: number;
+}
+
+/** Between what stands side by side, at 1280 × 800. */
+const GAP = 18;
+/** Pieces do not grow beyond this, at 1280 × 800. */
+const LARGEST = 120;
+/** The digits of written work, from as large as is good; smaller than READABLE only where nothing else fits. */
+const DIGITS = [64, 58, 52, 48, 44, 38, 32, 26];
+const READABLE = 44;
+/** How much smaller pieces may be for larger digits. */
+const WORTH = 0.95;
+
+type Sides = 'row' | 'column';
+type Place = 'right' | 'below';
+
+export function compose(asked: Asked): Composition {
+  const ways: (Composition & { least: number })[] = [];
+  for (const extent of asked.extents) {
+    for (const sides of extent.models.length > 1 ? (['row', 'column'] as Sides[]) : (['row'] as Sides[])) {
+      if (!asked.work) ways.push(arranged(asked, extent, sides, undefined, DIGITS[0]!));
+      else {
+        for (const place of ['right', 'below'] as Place[]) {
+          for (const digit of DIGITS) {
+            const way = arranged(asked, extent, sides, place, digit);
+            if (way.work && fits(way.work, asked.room, place)) ways.push(way);
+          }
+        }
+        if (ways.length === 0) ways.push(arranged(asked, extent, sides, 'right', DIGITS.at(-1)!));
+      }
+    }
+  }
+  const readable = ways.filter((w) => w.digit >= READABLE * asked.unit);
+  const legal = readable.length > 0 ? readable : ways;
+  const best = Math.max(...legal.map((w) => w.least));
+  const good = legal.filter((w) => w.least >= best * WORTH);
+  const { least: _, ...way } = good.reduce((a, b) => (b.digit > a.digit ? b : a));
+  return way;
+}
+
+/** Work that would leave too little to the models is not legal. */
+const fits = (work: Rect, room: { w: number; h: number }, place: Place) =>
+  place === 'right'
+    ? work.w <= room.w * 0.62 && work.h <= room.h
+    : work.w <= room.w && work.h <= room.h * 0.62;
+
+function arranged(
+  asked: Asked,
+  extent: Extent,
+  sides: Sides,
+  place: Place | undefined,
+  digit: number,
+): Composition & { least: number } {
+  const { room, unit } = asked;
+  const gap = GAP * unit;
+  const size = place && asked.work ? asked.work(digit * unit) : undefined;
+  const left = {
+    w: room.w - (size && place === 'right' ? size.w + 2 * gap : 0),
+    h: room.h - (size && place === 'below' ? size.h + gap : 0),
+  };
+  const models = extent.models.map((m, i) => {
+    const { head, side, foot, below, rim } = asked.round[i]!;
+    return {
+      w: m.w + m.kept.w + 2 * rim,
+      h: Math.max(m.h, m.kept.h),
+      least: m.least || 10,
+      across: 2 * side,
+      down: head + foot + below,
+    };
+  });
+  const along = sides === 'row';
+  const sum = (of: (m: (typeof models)[number]) => number) => models.reduce((t, m) => t + of(m), 0);
+  const most = (of: (m: (typeof models)[number]) => number) => Math.max(...models.map(of));
+  const between = (models.length - 1) * gap;
+  const largest = (m: (typeof models)[number]) => (LARGEST * unit) / m.least;
+  // Models of one kind have one scale, so that what is compared is alike; of others each
+  // has its share of the room.
+  const alike = asked.round.every((r) => r.kind === asked.round[0]!.kind);
+  const share = 1 / models.length;
+  const own = (m: (typeof models)[number]) =>
+    Math.min(
+      ((along ? (left.w - between) * share : left.w) - m.across) / m.w,
+      ((along ? left.h : (left.h - between) * share) - m.down) / m.h,
+      largest(m),
+    );
+  const common = Math.min(
+    along
+      ? (left.w - sum((m) => m.across) - between) / sum((m) => m.w)
+      : (left.w - most((m) => m.across)) / most((m) => m.w),
+    along
+      ? Math.min(...models.map((m) => (left.h - m.down) / m.h))
+      : (left.h - sum((m) => m.down) - between) / sum((m) => m.h),
+    ...models.map(largest),
+  );
+  const scales = models.map((m) => Math.max(0.05, alike ? common : own(m)));
+  const wide = (m: (typeof models)[number]) => m.w * scales[models.indexOf(m)]! + m.across;
+  const high = (m: (typeof models)[number]) => m.h * scales[models.indexOf(m)]! + m.down;
+  const all = {
+    w: along ? sum(wide) + between : most(wide),
+    h: along ? most(high) : sum(high) + between,
+  };
+  const whole = {
+    w: place === 'right' && size ? all.w + 2 * gap + size.w : all.w,
+    h: place === 'below' && size ? all.h + gap + size.h : all.h,
+  };
+  // What is over is shared: between the models and the work, and at both ends.
+  const free = room.w - whole.w;
+  const inset = place === 'right' ? free / 3 : free / 2;
+  let x = place === 'right' ? inset : (room.w - all.w) / 2;
+  let y = Math.max(0, (room.h - whole.h) / 2);
+  const rects = models.map((m) => {
+    const rect = {
+      x: along ? x : x + (all.w - wide(m)) / 2,
+      y: along && place !== 'below' ? Math.max(0, (room.h - all.h) / 2) : y,
+      w: wide(m),
+      h: high(m),
+    };
+    if (along) x += rect.w + gap;
+    else y += rect.h + gap;
+    return { rect, scale: scales[models.indexOf(m)]! };
+  });
+  let work: Rect | undefined;
+  if (size && place === 'right') {
+    work = { x: room.w - size.w - inset, y: Math.max(0, (room.h - size.h) / 2), ...size };
+  } else if (size) {
+    work = { x: (room.w - size.w) / 2, y: (room.h + whole.h) / 2 - size.h, ...size };
+  }
+  const least = Math.min(...models.map((m, i) => m.least * scales[i]!));
+  const way = { below: extent.below, across: extent.across };
+  return { way, models: rects, work, digit: digit * unit, least };
+}

@@ -1,0 +1,168 @@
+// The composition of the stage as it stands now: set once for a scene and a screen, from
+// what the core tells of all its steps, so that nothing moves from one to the next.
+import { useLayoutEffect, useMemo, useState, type RefObject } from 'react';
+import { useSize } from '../board/geometry';
+import { views, type Kind } from '../board/views';
+import { call, type Extent } from '../core/core';
+import { useLesson, type DrawnModel } from '../state/lesson';
+import { finishBeats } from '../state/motion';
+import { compose, type Composition, type Round } from './compose';
+import { widthOf, workSize } from './workSize';
+
+/** The names over columns, in pixels at 1280 × 800: as large as they should be, and as small as they may. */
+const NAME = { large: 36, small: 28 };
+
+export interface Composed extends Composition {
+  rounds: Round[];
+  /** The size of the names over columns, and whether their counts stand below them. */
+  name: number;
+  twoLines: boolean;
+  unit: number;
+}
+
+/** How the screen stands to one of 1280 × 800, wide or upright; a phone in the hand is nearer. */
+export const screenUnit = () => {
+  const [w, h] = [innerWidth / 1280, innerHeight / 800];
+  return Math.max(0.55, Math.min(Math.sqrt(w * h), 1.5 * Math.min(w, h)));
+};
+
+export function useComposition(ref: RefObject<HTMLElement | null>, wantsWork: boolean): Composed | undefined {
+  const size = useSize(ref);
+  const models = useLesson((s) => s.models);
+  const { extents, written, lines, ways } = useLesson((s) => s.frame);
+  const handle = useLesson((s) => s.handle);
+  const fonts = useFonts();
+  const now = useMemo(
+    () => (extents?.length ? [atLeast(extents[0]!, models), ...extents.slice(1)] : [loose(models)]),
+    [extents, models],
+  );
+  // All that composes is in one key: a step that changes none of it changes nothing.
+  const key = JSON.stringify([
+    now,
+    size,
+    wantsWork,
+    written?.places,
+    models.map((m) => [m.kind, m.title, around(m), columns(m)]),
+    ways.map((w) => w.text),
+    extents?.length ? 0 : lines,
+  ]);
+  const composed = useMemo(() => {
+    if (size.w === 0 || models.length === 0) return undefined;
+    const unit = screenUnit();
+    const told = extents?.[0]?.written ?? { lines: lines.map((l) => l.text ?? ''), bonds: 0, table: [] };
+    const work = wantsWork
+      ? workSize(written, { ...told, lines: [...told.lines, ...ways.map((w) => w.text)] }, size.w * 0.4)
+      : undefined;
+    return composedOf(now, models, size, work, unit);
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key, fonts]);
+  const laid = extents?.[0];
+  const below = composed?.way.below ?? false;
+  const across = composed?.way.across ?? false;
+  const other = composed && laid && (laid.below !== below || laid.across !== across);
+  useLayoutEffect(() => {
+    if (!other) return;
+    finishBeats();
+    const frame = call('arrange', { handle, below, across });
+    useLesson.setState({
+      models: frame.board.models,
+      frame: { ...useLesson.getState().frame, extents: frame.extents },
+    });
+  }, [other, below, across, handle]);
+  return composed;
+}
+
+function composedOf(
+  extents: Extent[],
+  models: DrawnModel[],
+  room: { w: number; h: number },
+  work: ReturnType<typeof workSize>,
+  unit: number,
+): Composed {
+  const attempt = (name: number, twoLines: boolean) => {
+    const rounds = models.map((m) => roundOf(m, unit, name, twoLines));
+    return { ...compose({ room, extents, round: rounds, work, unit }), rounds, name, twoLines, unit };
+  };
+  // Names stand beside their counts where all have room, else over them.
+  const large = attempt(NAME.large * unit, false);
+  if (fitting(large, models, false) >= NAME.large * unit) return large;
+  const small = attempt(NAME.small * unit, false);
+  if (fitting(small, models, false) >= NAME.small * unit) return small;
+  const over = attempt(NAME.small * unit, true);
+  return { ...over, name: Math.min(NAME.small * unit, fitting(over, models, true)) };
+}
+
+/** The largest names that all columns have room for. */
+function fitting(c: Composition, models: DrawnModel[], twoLines: boolean): number {
+  let size = Infinity;
+  models.forEach((m, i) => {
+    for (const z of columns(m)) {
+      const count = twoLines ? 0 : 2.3;
+      size = Math.min(size, (z.w * c.models[i]!.scale - 8) / (widthOf(z.label, 100) / 100 + count));
+    }
+  });
+  return size;
+}
+
+const columns = (m: DrawnModel) =>
+  m.zones.filter((z) => z.one && z.role === 'column').map((z) => ({ label: z.label, w: z.w }));
+
+/** What stands round a model beside its pieces: a title, what is read out of it. */
+const around = (m: DrawnModel) => [m.linked, m.readouts.filter((r) => r.beside).length];
+
+function roundOf(m: DrawnModel, unit: number, name: number, twoLines: boolean): Round {
+  const view = views[m.kind as Kind];
+  const titled = (m.title ? 44 * unit : 0) + (m.linked ? 36 : 0);
+  const named = columns(m).length > 0 ? name * (twoLines ? 2.75 : 1.72) : view.head * unit;
+  const readOut = m.readouts.some((r) => r.beside) ? 84 * unit : 0;
+  return {
+    kind: m.kind,
+    head: named + titled,
+    side: view.side * unit * 1.15,
+    foot: 8,
+    below: readOut,
+    rim: view.rim,
+  };
+}
+
+/** An extent that holds what is there now too, which may have been tried on a copy. */
+function atLeast(e: Extent, models: DrawnModel[]): Extent {
+  return {
+    ...e,
+    models: models.map((m, i) => {
+      const known = e.models[i];
+      if (!known) return looseModel(m);
+      return { ...known, w: Math.max(known.w, m.w), h: Math.max(known.h, m.h) };
+    }),
+  };
+}
+
+const loose = (models: DrawnModel[]): Extent => ({
+  below: false,
+  across: false,
+  models: models.map(looseModel),
+  written: { lines: [], bonds: 0, table: [] },
+});
+
+function looseModel(m: DrawnModel): Extent['models'][number] {
+  return {
+    w: m.w,
+    h: m.h,
+    least: m.pieces.reduce((least, p) => Math.min(least, p[4], p[5]), 40),
+    kept: {
+      w: m.kept.reduce((w, k) => w + k.w + 30, 0),
+      h: m.kept.reduce((h, k) => Math.max(h, k.h), 0),
+    },
+  };
+}
+
+const FACES = ['400 20px Andika', '700 20px Andika'];
+
+/** Changes once when the fonts have come, after which texts are as wide as they are drawn. */
+function useFonts(): boolean {
+  const [there, setThere] = useState(() => FACES.every((face) => document.fonts.check(face)));
+  useLayoutEffect(() => {
+    void Promise.allSettled(FACES.map((face) => document.fonts.load(face))).then(() => setThere(true));
+  }, []);
+  return there;
+}

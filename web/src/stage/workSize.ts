@@ -1,0 +1,73 @@
+// How large the written work is: the grid, the lines and the table, with digits of a size.
+import type { Frame, WrittenExtent } from '../core/core';
+import { hasNumber } from '../record/Lines';
+import { divides } from '../record/Written';
+import type { WorkSize } from './compose';
+
+/** The parts of the written work beside the size of its digits; the style sheet has the same. */
+export const CELL = { w: 1.24, h: 1.3, mark: 0.92, division: 1.5 };
+export const LINE = { text: 0.74, high: 1.32 };
+export const TABLE = { number: 0.73, word: 0.55, high: 1.04, pad: 0.2 };
+const BOND = { w: 3.8, h: 2.6 };
+const GAP = 0.35;
+
+const canvas = document.createElement('canvas').getContext('2d');
+
+/** How wide a text is, in pixels. */
+export function widthOf(text: string, size: number, bold = false): number {
+  if (!canvas) return text.length * size * 0.55;
+  canvas.font = `${bold ? 700 : 400} ${size}px Andika`;
+  return canvas.measureText(text).width;
+}
+
+/** The columns of a table: the widest text of each, for digits of one pixel. */
+function columnsOf(table: string[][]): number[] {
+  const widths: number[] = [];
+  for (const row of table) {
+    row.forEach((text, i) => {
+      const size = hasNumber(text) ? TABLE.number : TABLE.word;
+      widths[i] = Math.max(widths[i] ?? 0, (widthOf(text, 100) / 100) * size + 2 * TABLE.pad);
+    });
+  }
+  return widths;
+}
+
+/** The size of all that is written in the end; nothing when nothing is. */
+export function workSize(
+  written: Frame['written'],
+  { lines, bonds, table }: WrittenExtent,
+  widest: number,
+): WorkSize | undefined {
+  if (!written && lines.length + bonds + table.length === 0) return undefined;
+  const columns = columnsOf(table);
+  const texts = lines.map((text) => widthOf(text, 100, true) / 100);
+  return (digit) => {
+    let w = 0;
+    let h = 0;
+    const below = (wide: number, high: number) => {
+      if (high === 0) return;
+      w = Math.max(w, wide);
+      h += high + (h > 0 ? GAP * digit : 0);
+    };
+    if (written) {
+      const marks = written.rows.filter((r) => r === 'mark').length;
+      below(
+        (written.places.length + 1) * digit * (divides(written) ? CELL.division : CELL.w),
+        digit * ((written.rows.length - marks) * CELL.h + marks * CELL.mark),
+      );
+    }
+    if (texts.length > 0) {
+      const size = digit * LINE.text;
+      const room = Math.max(widest, 8 * size);
+      const rows = texts.reduce((n, t) => n + Math.ceil((t * size) / room), 0);
+      below(Math.min(room, Math.max(...texts) * size + 2), rows * size * LINE.high);
+    }
+    below(bonds > 0 ? digit * BOND.w : 0, bonds * digit * BOND.h);
+    if (table.length > 0) {
+      const wide = columns.reduce((sum, c) => sum + c * digit + 2, 2);
+      below(wide, table.length * (digit * TABLE.high + 2));
+    }
+    // And the lines of the grid.
+    return { w: Math.ceil(w) + 4, h: Math.ceil(h) + 6 };
+  };
+}
