@@ -78,7 +78,7 @@ for (const [name, [width, height]] of Object.entries(boards)) {
         .locator('.columns_zone-count')
         .first()
         .evaluate((e) => parseFloat(getComputedStyle(e).fontSize));
-    if (width >= 1280) await expect.poll(size).toBeGreaterThanOrEqual((48 * Math.min(width, 1920)) / 1280);
+    if (width >= 1280) await expect.poll(size).toBeGreaterThanOrEqual((44 * Math.min(width, 1920)) / 1280);
   });
 }
 

@@ -87,7 +87,7 @@ function measure() {
   const fault = (text) => faults.includes(text) || faults.push(text);
   const within = (el, name) => {
     const r = rect(el);
-    if (r.x < -1 || r.right > innerWidth + 1 || r.y < board.y - 2 || r.bottom > board.bottom + 2)
+    if (r.x < -1 || r.right > globalThis.innerWidth + 1 || r.y < board.y - 2 || r.bottom > board.bottom + 2)
       fault(`${name} cut off`);
   };
   const heads = all('.columns_zone-name').filter(shown);
@@ -117,7 +117,7 @@ function measure() {
     }
   }
   for (const el of all('.Lines_lines td')) {
-    if (rect(el).height > 2.2 * parseFloat(getComputedStyle(el).fontSize))
+    if (rect(el).height > 2.2 * parseFloat(globalThis.getComputedStyle(el).fontSize))
       fault('a cell is broken over lines');
   }
   const used = [...pieces, ...heads, ...all('.Written_written, .Lines_lines, .rack_row-count')]
@@ -131,7 +131,10 @@ function measure() {
     scene: all('h1')[0]?.textContent,
     places,
     piece: Math.min(Infinity, ...sizes),
-    numeral: Math.min(Infinity, ...numerals.map((el) => parseFloat(getComputedStyle(el).fontSize))),
+    numeral: Math.min(
+      Infinity,
+      ...numerals.map((el) => parseFloat(globalThis.getComputedStyle(el).fontSize)),
+    ),
     board: [board.x, board.y, board.width, board.height],
     used: used.length
       ? [0, 1, 2, 3].map((i) => (i < 2 ? Math.min : Math.max)(...used.map((r) => r[i])))

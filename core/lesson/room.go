@@ -20,7 +20,10 @@ func (s Scene) Rooms(way board.Way) []board.Room {
 	for i := range rooms {
 		s.addColumns(&rooms[i])
 	}
-	return widened(rooms, board.Room{}, boards)
+	s.align(rooms)
+	rooms = widened(rooms, board.Room{}, boards)
+	s.align(rooms)
+	return rooms
 }
 
 // Widened are rooms for one more board, of what was tried on a copy.
@@ -70,6 +73,17 @@ func (s Scene) boards() []board.Board {
 		}
 	}
 	return seen
+}
+
+// align gives models of one kind the same room, so that place stands under place.
+func (s Scene) align(rooms []board.Room) {
+	for i, m := range s.Start.Models {
+		for j, other := range s.Start.Models {
+			if m.Kind() == other.Kind() {
+				rooms[i] = rooms[i].Join(rooms[j])
+			}
+		}
+	}
 }
 
 // addColumns adds the columns that a number needs though nothing lies in them: the ones,

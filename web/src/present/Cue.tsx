@@ -87,5 +87,5 @@ function heightOf(trial: HTMLElement, step: Step): number {
   const said = made('p', 'cue-say', `${step.say} `);
   said.append(made('span', 'cue-ask', step.ask));
   trial.replaceChildren(said, ...(step.ask ? [made('p', 'cue-answer', step.answer || '\u00a0')] : []));
-  return trial.offsetHeight;
+  return Math.ceil(trial.getBoundingClientRect().height);
 }

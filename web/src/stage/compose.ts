@@ -13,6 +13,8 @@ export interface Rect {
 /** What a model wants round its pieces, in pixels; `rim` is drawn beyond its ends, in model units. */
 export interface Round {
   kind: string;
+  /** Whether models of this kind stand under one another, so that place is under place. */
+  under: boolean;
   head: number;
   side: number;
   foot: number;
@@ -58,7 +60,7 @@ type Place = 'right' | 'below';
 export function compose(asked: Asked): Composition {
   const ways: (Composition & { least: number })[] = [];
   for (const extent of asked.extents) {
-    for (const sides of extent.models.length > 1 ? (['row', 'column'] as Sides[]) : (['row'] as Sides[])) {
+    for (const sides of sidesOf(asked.round)) {
       if (!asked.work) ways.push(arranged(asked, extent, sides, undefined, DIGITS[0]!));
       else {
         for (const place of ['right', 'below'] as Place[]) {
@@ -77,6 +79,13 @@ export function compose(asked: Asked): Composition {
   const good = legal.filter((w) => w.least >= best * WORTH);
   const { least: _, ...way } = good.reduce((a, b) => (b.digit > a.digit ? b : a));
   return way;
+}
+
+/** How several models may stand. */
+function sidesOf(round: Round[]): Sides[] {
+  if (round.length < 2) return ['row'];
+  const alike = round.every((r) => r.under && r.kind === round[0]!.kind);
+  return alike ? ['column'] : ['row', 'column'];
 }
 
 /** Work that would leave too little to the models is not legal. */

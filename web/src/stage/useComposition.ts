@@ -11,6 +11,8 @@ import { widthOf, workSize } from './workSize';
 
 /** The names over columns, in pixels at 1280 × 800: as large as they should be, and as small as they may. */
 const NAME = { large: 36, small: 28 };
+/** The counts beside them. */
+const COUNT = 44;
 
 export interface Composed extends Composition {
   rounds: Round[];
@@ -23,18 +25,25 @@ export interface Composed extends Composition {
 /** How the screen stands to one of 1280 × 800, wide or upright; a phone in the hand is nearer. */
 export const screenUnit = () => {
   const [w, h] = [innerWidth / 1280, innerHeight / 800];
-  return Math.max(0.55, Math.min(Math.sqrt(w * h), 1.5 * Math.min(w, h)));
+  return Math.max(
+    0.55,
+    w > h / 2 ? Math.min(w, 1.12 * h) : 0,
+    w < h ? Math.min(Math.sqrt(w * h), 1.5 * w) : 0,
+  );
 };
 
 export function useComposition(ref: RefObject<HTMLElement | null>, wantsWork: boolean): Composed | undefined {
   const size = useSize(ref);
   const models = useLesson((s) => s.models);
-  const { extents, written, lines, ways } = useLesson((s) => s.frame);
+  const { extents, written, lines, ways, scratch } = useLesson((s) => s.frame);
   const handle = useLesson((s) => s.handle);
   const fonts = useFonts();
+  // A copy that was tried keeps the way in which it was laid.
+  const open = scratch ? extents?.slice(0, 1) : extents;
   const now = useMemo(
-    () => (extents?.length ? [atLeast(extents[0]!, models), ...extents.slice(1)] : [loose(models)]),
-    [extents, models],
+    () => (open?.length ? open : [loose(models)]),
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [extents, scratch, models],
   );
   // All that composes is in one key: a step that changes none of it changes nothing.
   const key = JSON.stringify([
@@ -42,7 +51,7 @@ export function useComposition(ref: RefObject<HTMLElement | null>, wantsWork: bo
     size,
     wantsWork,
     written?.places,
-    models.map((m) => [m.kind, m.title, around(m), columns(m)]),
+    models.map((m) => [m.kind, m.w, m.h, m.title, around(m), columns(m)]),
     ways.map((w) => w.text),
     extents?.length ? 0 : lines,
   ]);
@@ -50,16 +59,14 @@ export function useComposition(ref: RefObject<HTMLElement | null>, wantsWork: bo
     if (size.w === 0 || models.length === 0) return undefined;
     const unit = screenUnit();
     const told = extents?.[0]?.written ?? { lines: lines.map((l) => l.text ?? ''), bonds: 0, table: [] };
-    const work = wantsWork
-      ? workSize(written, { ...told, lines: [...told.lines, ...ways.map((w) => w.text)] }, size.w * 0.4)
-      : undefined;
+    const work = wantsWork ? workSize(written, told, ways, size.w * 0.4) : undefined;
     return composedOf(now, models, size, work, unit);
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key, fonts]);
   const laid = extents?.[0];
   const below = composed?.way.below ?? false;
   const across = composed?.way.across ?? false;
-  const other = composed && laid && (laid.below !== below || laid.across !== across);
+  const other = composed && laid && !sameWay(laid, composed.way);
   useLayoutEffect(() => {
     if (!other) return;
     finishBeats();
@@ -81,24 +88,33 @@ function composedOf(
 ): Composed {
   const attempt = (name: number, twoLines: boolean) => {
     const rounds = models.map((m) => roundOf(m, unit, name, twoLines));
-    return { ...compose({ room, extents, round: rounds, work, unit }), rounds, name, twoLines, unit };
+    const asked = { room, extents, round: rounds, work, unit };
+    const best = compose(asked);
+    // What stands there now, in that way, may have been widened by what was tried.
+    const [first] = extents;
+    const composed =
+      first && sameWay(first, best.way) ? compose({ ...asked, extents: [atLeast(first, models)] }) : best;
+    return { ...composed, rounds, name, twoLines, unit };
   };
   // Names stand beside their counts where all have room, else over them.
   const large = attempt(NAME.large * unit, false);
-  if (fitting(large, models, false) >= NAME.large * unit) return large;
+  if (fitting(large, models, false, unit) >= NAME.large * unit) return large;
   const small = attempt(NAME.small * unit, false);
-  if (fitting(small, models, false) >= NAME.small * unit) return small;
+  if (fitting(small, models, false, unit) >= NAME.small * unit) return small;
   const over = attempt(NAME.small * unit, true);
-  return { ...over, name: Math.min(NAME.small * unit, fitting(over, models, true)) };
+  return { ...over, name: Math.min(NAME.small * unit, fitting(over, models, true, unit)) };
 }
 
+const sameWay = (a: Composition['way'], b: Composition['way']) =>
+  a.below === b.below && a.across === b.across;
+
 /** The largest names that all columns have room for. */
-function fitting(c: Composition, models: DrawnModel[], twoLines: boolean): number {
+function fitting(c: Composition, models: DrawnModel[], twoLines: boolean, unit: number): number {
   let size = Infinity;
   models.forEach((m, i) => {
     for (const z of columns(m)) {
-      const count = twoLines ? 0 : 2.3;
-      size = Math.min(size, (z.w * c.models[i]!.scale - 8) / (widthOf(z.label, 100) / 100 + count));
+      const count = twoLines ? 0 : 2.1 * COUNT * unit;
+      size = Math.min(size, (z.w * c.models[i]!.scale - 8 - count) / (widthOf(z.label, 100) / 100));
     }
   });
   return size;
@@ -113,10 +129,13 @@ const around = (m: DrawnModel) => [m.linked, m.readouts.filter((r) => r.beside).
 function roundOf(m: DrawnModel, unit: number, name: number, twoLines: boolean): Round {
   const view = views[m.kind as Kind];
   const titled = (m.title ? 44 * unit : 0) + (m.linked ? 36 : 0);
-  const named = columns(m).length > 0 ? name * (twoLines ? 2.75 : 1.72) : view.head * unit;
+  const count = 1.24 * COUNT * unit;
+  const headed = (twoLines ? name * 1.16 + count : Math.max(name * 1.5, count * 1.08)) + 8 * unit;
+  const named = columns(m).length > 0 ? headed : view.head * unit;
   const readOut = m.readouts.some((r) => r.beside) ? 84 * unit : 0;
   return {
     kind: m.kind,
+    under: view.under,
     head: named + titled,
     side: view.side * unit * 1.15,
     foot: 8,

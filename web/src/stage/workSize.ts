@@ -9,6 +9,7 @@ export const CELL = { w: 1.24, h: 1.3, mark: 0.92, division: 1.5 };
 export const LINE = { text: 0.74, high: 1.32 };
 export const TABLE = { number: 0.73, word: 0.55, high: 1.04, pad: 0.2 };
 const BOND = { w: 3.8, h: 2.6 };
+const WAY = { text: 0.62, high: 1.3, branches: 1.6, pad: 0.2 };
 const GAP = 0.35;
 
 const canvas = document.createElement('canvas').getContext('2d');
@@ -36,9 +37,11 @@ function columnsOf(table: string[][]): number[] {
 export function workSize(
   written: Frame['written'],
   { lines, bonds, table }: WrittenExtent,
+  ways: Frame['ways'],
   widest: number,
 ): WorkSize | undefined {
-  if (!written && lines.length + bonds + table.length === 0) return undefined;
+  if (!written && lines.length + bonds + table.length + ways.length === 0) return undefined;
+  const told = ways.map((w) => [w.name, w.text].map((text) => widthOf(text, 100, true) / 100));
   const columns = columnsOf(table);
   const texts = lines.map((text) => widthOf(text, 100, true) / 100);
   return (digit) => {
@@ -60,14 +63,26 @@ export function workSize(
       const size = digit * LINE.text;
       const room = Math.max(widest, 8 * size);
       const rows = texts.reduce((n, t) => n + Math.ceil((t * size) / room), 0);
-      below(Math.min(room, Math.max(...texts) * size + 2), rows * size * LINE.high);
+      below(Math.min(room, Math.max(...texts) * size + 2), rows * Math.ceil(size * LINE.high));
     }
     below(bonds > 0 ? digit * BOND.w : 0, bonds * digit * BOND.h);
+    if (ways.length > 0) {
+      const size = digit * WAY.text;
+      const rows = told.reduce((n, [name]) => n + (name ? 2 : 1), 0);
+      const branches = ways.filter((w) => w.parts.length > 1 && w.parts.length < 9);
+      const across = branches.map((w) => (w.parts.length * 64 * WAY.branches * digit) / 84);
+      below(
+        Math.max(...told.map(([, text]) => text! * size), ...across) + 40,
+        rows * Math.ceil(size * WAY.high) +
+          branches.length * digit * WAY.branches +
+          ways.length * (digit * WAY.pad + 24),
+      );
+    }
     if (table.length > 0) {
       const wide = columns.reduce((sum, c) => sum + c * digit + 2, 2);
-      below(wide, table.length * (digit * TABLE.high + 2));
+      below(wide, table.length * (Math.ceil(digit * TABLE.high) + 2));
     }
-    // And the lines of the grid.
-    return { w: Math.ceil(w) + 4, h: Math.ceil(h) + 6 };
+    // And the lines of the grid, and what letters hang below their own.
+    return { w: Math.ceil(w) + 4, h: Math.ceil(h + 0.12 * digit) + 6 };
   };
 }
