@@ -2,7 +2,7 @@
 SHELL := /bin/bash
 .SHELLFLAGS := -eu -o pipefail -c
 .DELETE_ON_ERROR:
-.PHONY: demo dev build test bench screenshots generate tools format clean check-generated check-lint check-types check-format check-unit check-arrows check-unused go-test web-test e2e soak mutants
+.PHONY: demo dev build test bench screenshots generate tools format clean check-generated check-lint check-types check-format check-unit check-arrows check-unused go-test web-test e2e soak mutants stage
 
 VERSION := $(shell git describe --tags --always --dirty 2>/dev/null || echo dev)
 WEB := $(shell find web/src web/public web/scripts -type f -not -path '*/generated/*' 2>/dev/null) web/index.html web/vite.config.ts
@@ -85,6 +85,10 @@ mutants: node_modules/.ready
 
 bench: tools build
 	node e2e/bench.mjs
+
+# What the class sees of every method, measured on four screens.
+stage: tools build
+	node e2e/stage.mjs
 
 screenshots: tools build
 	node e2e/screenshots.mjs

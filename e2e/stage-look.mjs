@@ -1,5 +1,36 @@
 // Presents a lesson from its first step to its last and measures what the class sees.
 
+const empty = { format: 2, id: '', title: 'Measured', words: {}, scenes: [] };
+
+/** Calls the core in the page, as the page itself does. */
+function core(page, op, arg) {
+  return page.evaluate(([o, a]) => JSON.parse(globalThis.unitbloomCore(o, JSON.stringify(a))), [op, arg]);
+}
+
+async function post(url, lesson) {
+  const made = await fetch(`${url}/api/lessons`, { method: 'POST', body: JSON.stringify(lesson) });
+  return (await made.json()).id;
+}
+
+async function begun(page, url) {
+  await page.goto(url);
+  await page.waitForFunction(() => globalThis.unitbloomCore);
+  return (await core(page, 'open', { lesson: empty })).ok.handle;
+}
+
+/** The methods, as the core lists them. */
+export async function methodsOf(page, url) {
+  return (await core(page, 'methods', { handle: await begun(page, url) })).ok;
+}
+
+/** Makes a lesson of one example and gives its id; nothing where the problem is not shown with that model. */
+export async function exampleOf(page, url, method, args, model) {
+  const handle = await begun(page, url);
+  const made = await core(page, 'addExample', { handle, id: 'a', method, args, model });
+  if (made.error) return undefined;
+  return post(url, (await core(page, 'document', { handle })).ok);
+}
+
 /** Presents what stands at an address, and tells what was seen on the way. */
 export async function look(page, url, screen, shots) {
   await page.setViewportSize(screen);

@@ -6,7 +6,7 @@
 import { chromium } from '@playwright/test';
 import { startApp } from './app.mjs';
 import { launch } from './browser.mjs';
-import { look } from './stage-look.mjs';
+import { exampleOf, look, methodsOf } from './stage-look.mjs';
 
 const args = process.argv.slice(2);
 const option = (name) => {
@@ -18,19 +18,17 @@ const screens = (option('screen') ?? '1280x800,1920x1080,820x1180,390x844').spli
   const [width, height] = s.split('x').map(Number);
   return { width, height };
 });
-const empty = { format: 2, id: '', title: 'Measured', words: {}, scenes: [] };
 const app = await startApp();
 const browser = await chromium.launch(launch);
 const page = await (await browser.newContext({ reducedMotion: 'reduce' })).newPage();
 let failing = 0;
-const methods = await listed();
+const methods = await methodsOf(page, app.url);
 try {
   console.log('method, model                     screen      steps  moved  piece  numeral  room  faults');
   for (const m of methods.filter((x) => args.length === 0 || args.includes(x.id))) {
     for (const model of m.models) {
-      const lesson = await lessonOf(m, model);
-      if (!lesson) continue;
-      const id = await post(lesson);
+      const id = await exampleOf(page, app.url, m.id, m.sample, model);
+      if (!id) continue;
       for (const screen of screens) {
         const seen = await look(
           page,
@@ -59,30 +57,3 @@ try {
   await app.stop();
 }
 console.log(`${failing} failing`);
-
-/** Calls the core in the page, as the page itself does. */
-function core(op, arg) {
-  return page.evaluate(([o, a]) => JSON.parse(globalThis.unitbloomCore(o, JSON.stringify(a))), [op, arg]);
-}
-
-async function post(lesson) {
-  const made = await fetch(`${app.url}/api/lessons`, { method: 'POST', body: JSON.stringify(lesson) });
-  return (await made.json()).id;
-}
-
-/** The methods, from the core in a page. */
-async function listed() {
-  const id = await post(empty);
-  await page.goto(`${app.url}/lesson/${id}`);
-  await page.waitForFunction(() => globalThis.unitbloomCore);
-  const { ok } = await core('open', { lesson: empty });
-  return (await core('methods', { handle: ok.handle })).ok;
-}
-
-/** The lesson of a method's sample on a model; nothing where it is not shown with that. */
-async function lessonOf(m, model) {
-  const { ok } = await core('open', { lesson: empty });
-  const made = await core('addExample', { handle: ok.handle, id: 'a', method: m.id, args: m.sample, model });
-  if (made.error) return undefined;
-  return (await core('document', { handle: ok.handle })).ok;
-}

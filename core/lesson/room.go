@@ -16,12 +16,12 @@ func (s Scene) Rooms(way board.Way) []board.Room {
 	if len(s.Steps) == 0 || slices.ContainsFunc(boards, hasFreeCover) {
 		return nil
 	}
-	rooms := widened(nil, board.Room{Tight: true, Way: way}, boards)
+	rooms := needs(board.Room{Tight: true, Way: way}, boards)
 	for i := range rooms {
 		s.addColumns(&rooms[i])
 	}
 	s.align(rooms)
-	rooms = widened(rooms, board.Room{}, boards)
+	rooms = widened(rooms, boards)
 	s.align(rooms)
 	return rooms
 }
@@ -31,31 +31,49 @@ func Widened(rooms []board.Room, b board.Board) []board.Room {
 	if len(rooms) == 0 || hasFreeCover(b) {
 		return nil
 	}
-	return widened(widened(rooms, rooms[0].Bare(), []board.Board{b}), board.Room{}, []board.Board{b})
+	out := slices.Clone(rooms)
+	for i, r := range needs(rooms[0].Bare(), []board.Board{b}) {
+		if i < len(out) {
+			out[i] = out[i].Join(r)
+		} else {
+			out = append(out, r)
+		}
+	}
+	return widened(out, []board.Board{b})
+}
+
+// needs are the columns, rows and tracks that the models of boards need. How large that
+// makes them shows only when the columns that nothing needs are gone.
+func needs(bare board.Room, boards []board.Board) []board.Room {
+	var rooms []board.Room
+	for _, b := range boards {
+		for i := range b.Models {
+			if i == len(rooms) {
+				rooms = append(rooms, bare)
+			}
+			rooms[i] = rooms[i].Join(b.LayIn(i, bare).Room)
+		}
+	}
+	for i := range rooms {
+		rooms[i].W, rooms[i].H, rooms[i].Chart = 0, 0, 0
+	}
+	return rooms
+}
+
+// widened are rooms in which boards are laid, with the size that they have there: the wide
+// columns of one board and the high rows of another come together.
+func widened(rooms []board.Room, boards []board.Board) []board.Room {
+	out := slices.Clone(rooms)
+	for _, b := range boards {
+		for i := range b.Models {
+			out[i] = out[i].Join(b.LayIn(i, rooms[i]).Room)
+		}
+	}
+	return out
 }
 
 func hasFreeCover(b board.Board) bool {
 	return slices.ContainsFunc(b.Covers, func(c board.Cover) bool { return c.At != nil })
-}
-
-// widened are the rooms with what boards need: laid in a room that says no more than the
-// way, or, where it says nothing, in the rooms themselves, since the wide columns of one
-// board and the high rows of another come together there.
-func widened(rooms []board.Room, way board.Room, boards []board.Board) []board.Room {
-	out := slices.Clone(rooms)
-	for _, b := range boards {
-		for i := range b.Models {
-			in := way
-			if !way.Tight && i < len(rooms) {
-				in = rooms[i]
-			}
-			if i == len(out) {
-				out = append(out, board.Room{})
-			}
-			out[i] = out[i].Join(b.LayIn(i, in).Room)
-		}
-	}
-	return out
 }
 
 // boards are all that is seen of the example.

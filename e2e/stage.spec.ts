@@ -1,0 +1,35 @@
+import { expect, test } from './teacher';
+import { exampleOf, look } from './stage-look.mjs';
+
+// Examples of each model and each arrangement; `make stage` measures all.
+const examples: [method: string, model: string, piece: number, ...args: string[]][] = [
+  ['column-add', 'blocks', 18, '146', '87'],
+  ['column-add', 'discs', 44, '3.7', '2.85'],
+  ['column-subtract', 'blocks', 10, '4002', '1567'],
+  ['share', 'discs', 36, '97', '4'],
+  ['difference', 'blocks', 26, '28', '63'],
+  ['compare', 'discs', 28, '408', '480'],
+  ['add-facts', 'rack', 40, '8', '5'],
+  ['add-facts', 'counters', 44, '8', '5'],
+  ['unknown', 'counters', 44, '? + 7 = 15'],
+  ['snap', 'cubes', 44, '9'],
+  ['turn', 'counters', 44, '6', '3'],
+  ['array', 'counters', 44, '7', '6'],
+];
+
+for (const [method, model, piece, ...args] of examples) {
+  test(`the stage stands still for ${method} on ${model}: ${args.join(', ')}`, async ({ page, app }) => {
+    const id = await exampleOf(page, app.url, method, args, model);
+    expect(id, 'the problem fits').toBeTruthy();
+    for (const screen of [
+      { width: 1280, height: 800 },
+      { width: 390, height: 844 },
+    ]) {
+      const seen = await look(page, `${app.url}/lesson/${id}/present`, screen);
+      expect(seen.steps).toBeGreaterThan(3);
+      expect(seen.faults, `${screen.width} wide`).toEqual([]);
+      expect(seen.moved).toBe(0);
+      if (screen.width === 1280) expect(seen.piece).toBeGreaterThanOrEqual(piece);
+    }
+  });
+}

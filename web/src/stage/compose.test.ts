@@ -1,0 +1,108 @@
+import { describe, expect, test } from 'vitest';
+import type { Extent } from '../core/core';
+import { compose, type Rect, type Round } from './compose';
+
+const room = { w: 1232, h: 600 };
+const round = (kind: string, under = false): Round => ({
+  kind,
+  under,
+  head: 60,
+  side: 0,
+  foot: 8,
+  below: 0,
+  rim: 0,
+});
+const extent = (models: [w: number, h: number, least: number][], way = {}): Extent => ({
+  below: false,
+  across: false,
+  ...way,
+  models: models.map(([w, h, least]) => ({ w, h, least, kept: { w: 0, h: 0 } })),
+  written: { lines: [], bonds: 0, table: [] },
+});
+const work = (digit: number) => ({ w: 5 * digit, h: 6 * digit });
+const asked = { room, unit: 1, work: undefined };
+const within = (r: Rect) =>
+  r.x >= -0.5 && r.y >= -0.5 && r.x + r.w <= room.w + 0.5 && r.y + r.h <= room.h + 0.5;
+const apart = (a: Rect, b: Rect) =>
+  a.x + a.w <= b.x + 0.5 || b.x + b.w <= a.x + 0.5 || a.y + a.h <= b.y + 0.5 || b.y + b.h <= a.y + 0.5;
+
+describe('the composition', () => {
+  test('gives a model all the room that there is, in its width or its height', () => {
+    const wide = compose({ ...asked, extents: [extent([[900, 100, 10]])], round: [round('blocks')] });
+    expect(wide.models[0]!.rect.w).toBeCloseTo(room.w);
+    const high = compose({ ...asked, extents: [extent([[300, 400, 10]])], round: [round('blocks')] });
+    expect(high.models[0]!.rect.h).toBeCloseTo(room.h);
+  });
+
+  test('chooses the way with the largest pieces', () => {
+    const beside = extent([[900, 500, 10]]);
+    const below = extent([[650, 370, 10]], { below: true });
+    for (const extents of [
+      [beside, below],
+      [below, beside],
+    ]) {
+      const made = compose({ ...asked, extents, round: [round('blocks')] });
+      expect(made.way).toEqual({ below: true, across: false });
+    }
+  });
+
+  test('finds the work a place beside a high model and below a wide one, on nothing else', () => {
+    const high = compose({ ...asked, work, extents: [extent([[300, 300, 10]])], round: [round('blocks')] });
+    expect(high.work!.x).toBeGreaterThan(high.models[0]!.rect.x + high.models[0]!.rect.w);
+    const wide = compose({ ...asked, work, extents: [extent([[2000, 60, 10]])], round: [round('rack')] });
+    expect(wide.work!.y).toBeGreaterThan(wide.models[0]!.rect.y + wide.models[0]!.rect.h);
+    for (const made of [high, wide]) {
+      expect(made.digit, 'digits can be read').toBeGreaterThanOrEqual(44);
+      expect(within(made.work!) && within(made.models[0]!.rect)).toBe(true);
+      expect(apart(made.work!, made.models[0]!.rect)).toBe(true);
+    }
+  });
+
+  test('gives models of one kind one scale, and each of two kinds its share', () => {
+    const two = extent([
+      [300, 100, 10],
+      [200, 60, 10],
+    ]);
+    const alike = compose({ ...asked, extents: [two], round: [round('blocks'), round('blocks')] });
+    expect(alike.models[0]!.scale).toBe(alike.models[1]!.scale);
+    const other = compose({ ...asked, extents: [two], round: [round('blocks'), round('cubes')] });
+    expect(other.models[1]!.scale).not.toBe(other.models[0]!.scale);
+    for (const made of [alike, other]) {
+      const [a, b] = made.models.map((m) => m.rect) as [Rect, Rect];
+      expect(within(a) && within(b) && apart(a, b)).toBe(true);
+    }
+  });
+
+  test('stands charts that are compared under one another', () => {
+    const two = extent([
+      [400, 100, 30],
+      [400, 100, 30],
+    ]);
+    const made = compose({ ...asked, extents: [two], round: [round('discs', true), round('discs', true)] });
+    const [a, b] = made.models.map((m) => m.rect) as [Rect, Rect];
+    expect(b.x).toBeCloseTo(a.x);
+    expect(b.y).toBeGreaterThanOrEqual(a.y + a.h);
+  });
+
+  test('no other legal arrangement has pieces more than a twentieth larger', () => {
+    // All sizes of two models and of work, drawn without chance.
+    for (let n = 0; n < 400; n++) {
+      const at = (k: number, from: number, to: number) => from + (((n + 1) * k * 7919) % (to - from));
+      const models: [number, number, number][] = [[at(3, 60, 900), at(5, 40, 500), 10]];
+      if (n % 3 === 0) models.push([at(7, 60, 900), at(11, 40, 500), 10]);
+      const rounds = models.map(() => round('blocks'));
+      const own = (digit: number) => ({ w: digit * at(13, 2, 9), h: digit * at(17, 1, 8) });
+      const whole = { ...asked, work: n % 2 ? own : undefined, extents: [extent(models)], round: rounds };
+      const made = compose(whole);
+      const least = Math.min(...made.models.map((m) => m.scale));
+      for (const digit of [44, 48, 52, 58, 64]) {
+        if (!whole.work) continue;
+        const size = own(digit);
+        const beside = Math.min((room.w - size.w - 36) / models[0]![0], (room.h - 68) / models[0]![1], 12);
+        const legal = size.w <= room.w * 0.62 && size.h <= room.h;
+        if (models.length === 1 && legal) expect(beside).toBeLessThanOrEqual(least / 0.95 + 0.001);
+      }
+      for (const { rect } of made.models) if (made.digit >= 44) expect(within(rect)).toBe(true);
+    }
+  });
+});
