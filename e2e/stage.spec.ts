@@ -33,3 +33,24 @@ for (const [method, model, piece, ...args] of examples) {
     }
   });
 }
+
+test('what the step looks at stands in full light, and a key shows all', async ({ page, app }) => {
+  const id = await exampleOf(page, app.url, 'column-add', ['146', '87'], 'blocks');
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  await page.goto(`/lesson/${id}/present`);
+  const name = (place: string) => page.locator('.columns_zone-head', { hasText: place });
+  const opacity = (place: string) => name(place).evaluate((e) => Number(getComputedStyle(e).opacity));
+  const hundred = page.locator('[data-piece]:has(.hundreds)').first();
+  await page.locator('.stage').waitFor();
+  await expect(async () => {
+    await page.keyboard.press('ArrowRight');
+    await expect(page.getByRole('region', { name: 'Prompt' })).toContainText('Bundle them', { timeout: 300 });
+  }).toPass();
+  // Ten ones become a ten: the hundreds have nothing to do with it.
+  await expect(hundred).toHaveClass(/dim/);
+  expect(await opacity('hundreds')).toBeLessThan(0.5);
+  expect(await opacity('tens')).toBe(1);
+  expect(await opacity('ones')).toBe(1);
+  await page.keyboard.press('l');
+  expect(await opacity('hundreds')).toBe(1);
+});

@@ -67,7 +67,8 @@ func (s Scene) FocusAt(i int) Focus {
 	return f
 }
 
-// changed adds the zones of a model in which a piece came, went or became another.
+// changed adds the zones of a model in which a piece came, went or became another, and those
+// that it came from.
 func (f *Focus) changed(before, after board.Board, m int) {
 	var was board.Layout
 	if m < len(before.Models) {
@@ -81,14 +82,17 @@ func (f *Focus) changed(before, after board.Board, m int) {
 			f.Zones = append(f.Zones, z)
 		}
 	}
+	gone := map[board.PieceID]bool{}
+	for _, id := range c.Removed {
+		gone[id] = true
+	}
 	for _, p := range c.Changed {
 		add(p.Zone)
+		gone[p.ID] = true
 	}
-	if len(c.Removed) == 0 {
-		return
-	}
+	// And where they came from.
 	for _, p := range was.Pieces {
-		if slices.Contains(c.Removed, p.ID) {
+		if gone[p.ID] {
 			add(p.Zone)
 		}
 	}

@@ -1,6 +1,7 @@
 package lesson_test
 
 import (
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -47,6 +48,21 @@ func TestAStepLooksAtWhatItIsAbout(t *testing.T) {
 	own := lesson.Focus{Zones: []lesson.ZoneOf{{Zone: "hundreds"}}}
 	sc.Steps[3].Focus = &own
 	assert.Equal(t, own, sc.FocusAt(3), "what the step says itself goes before")
+}
+
+// What is shared out is looked at where it comes from and where it goes.
+func TestAStepLooksAtWhereThingsComeFrom(t *testing.T) {
+	e, err := method.Make(method.Request{Method: "share", Args: []string{"97", "4"}, Model: "discs"})
+	require.NoError(t, err)
+	shared := 0
+	for i, s := range e.Scene.Steps {
+		zones := zonesOf(e.Scene.FocusAt(i))
+		if slices.Contains(zones, "group 1") && len(s.Moves) > 0 && s.Say.Message.ID != "" {
+			shared++
+			assert.True(t, slices.Contains(zones, "tens") || slices.Contains(zones, "ones"), "%v", zones)
+		}
+	}
+	assert.Positive(t, shared)
 }
 
 func TestAStepThatOnlyAsksLooksAtThePlacesItNames(t *testing.T) {

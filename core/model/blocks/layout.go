@@ -377,7 +377,7 @@ func (g *grid) apartFrom(c cell) cell {
 func (g *grid) apartAt(c cell) int {
 	// In a tight room a new block of a pile lies on it, a little further apart than they do.
 	if g.room.Tight && !g.Sketch && c.w >= solid[place.Hundreds].w {
-		return (len(c.blocks)-1)%5*lean + 4*lean
+		return (len(c.blocks)-1)%5*lean + 6*lean
 	}
 	if c.w > 0 {
 		return c.w + g.pad

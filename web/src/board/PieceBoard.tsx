@@ -6,6 +6,7 @@ import { Backdrop, Numerals } from './Backdrop';
 import { useCursor } from './cursor';
 import type { Point } from './geometry';
 import { useHand, type Drop } from './hand';
+import { useLight } from './light';
 import { PieceShape } from './looks';
 import { PieceLayer } from './PieceLayer';
 import { PointedAt } from './pointed';
@@ -40,6 +41,7 @@ export function PieceBoard({ model, index, scale, name, drop, tap, children }: P
   const presenting = useLesson((s) => s.presenting);
   const origins = useLesson((s) => s.origins);
   const lit = useLesson((s) => s.lit);
+  const light = useLight(model, index);
   const layer = useRef<SVGSVGElement>(null);
   const hand = useHand({ model, index, scale, layer, drop, tap });
   const cursor = useCursor(model, index, tap);
@@ -63,7 +65,7 @@ export function PieceBoard({ model, index, scale, name, drop, tap, children }: P
         {...hand.handlers}
       >
         <Backdrop decor={model.decor} />
-        <PieceLayer pieces={still} draw={draw} origins={origins} lit={lit} />
+        <PieceLayer pieces={still} draw={draw} origins={origins} lit={lit} light={light} />
         {model.flags.includes('numerals') && <Numerals decor={model.decor} />}
         <Rings pieces={model.pieces} />
         <Loops pieces={model.pieces} />

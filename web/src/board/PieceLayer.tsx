@@ -2,19 +2,28 @@
 // was just made comes out of what it was made from.
 import { animate } from 'motion/mini';
 import { memo, useLayoutEffect, useRef, type ReactNode } from 'react';
-import type { Piece } from '../core/core';
+import type { Piece, ZoneView } from '../core/core';
 import type { Origins } from '../state/lesson';
+import { isDim } from './light';
 
 interface Props {
   pieces: Piece[];
   draw: (p: Piece) => ReactNode;
   origins: Origins;
   lit: ReadonlySet<number>;
+  /** The zones that the step looks at; what lies elsewhere is dimmed. */
+  light?: ZoneView[] | undefined;
 }
 
-export function PieceLayer({ pieces, draw, origins, lit }: Props) {
+export function PieceLayer({ pieces, draw, origins, lit, light }: Props) {
   return pieces.map((p) => (
-    <OnePiece key={p[0]} piece={p} draw={draw} origin={origins.get(p[0])} lit={lit.has(p[0])} />
+    <OnePiece
+      key={p[0]}
+      piece={p}
+      draw={draw}
+      origin={origins.get(p[0])}
+      tone={lit.has(p[0]) ? 'piece lit' : isDim(light, p) ? 'piece dim' : 'piece'}
+    />
   ));
 }
 
@@ -23,12 +32,12 @@ const OnePiece = memo(
     piece,
     draw,
     origin,
-    lit,
+    tone,
   }: {
     piece: Piece;
     draw: Props['draw'];
     origin: Piece | undefined;
-    lit: boolean;
+    tone: string;
   }) {
     const ref = useRef<SVGGElement>(null);
     const travel = useRef<ReturnType<typeof animate>>(undefined);
@@ -47,15 +56,10 @@ const OnePiece = memo(
     // Sent elsewhere on the way, it does not end where it was going first.
     useLayoutEffect(() => () => travel.current?.cancel(), [x, y]);
     return (
-      <g
-        ref={ref}
-        data-piece={id}
-        className={lit ? 'piece lit' : 'piece'}
-        style={{ transform: `translate(${x}px, ${y}px)` }}
-      >
+      <g ref={ref} data-piece={id} className={tone} style={{ transform: `translate(${x}px, ${y}px)` }}>
         {draw(piece)}
       </g>
     );
   },
-  (a, b) => a.piece === b.piece && a.draw === b.draw && a.lit === b.lit,
+  (a, b) => a.piece === b.piece && a.draw === b.draw && a.tone === b.tone,
 );

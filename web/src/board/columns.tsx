@@ -7,6 +7,7 @@ import { act } from '../state/acts';
 import { select, type DrawnModel } from '../state/lesson';
 import { InputNumber, Sheet } from '../shell/later';
 import { centreOf } from './geometry';
+import { useLight } from './light';
 import { PieceShape } from './looks';
 import type { ViewProps } from './view';
 import { names } from '../shell/names';
@@ -20,6 +21,8 @@ interface Props extends ViewProps {
 }
 
 export function Columns({ model, index, scale, bare, sample }: Props) {
+  const light = useLight(model, index);
+  const dim = (z: ZoneView) => (light && !light.includes(z) ? 'dim' : '');
   return model.zones
     .filter((z) => !z.side)
     .map((z) => (
@@ -40,7 +43,7 @@ export function Columns({ model, index, scale, bare, sample }: Props) {
         )}
         {z.role !== 'mat' && z.role !== 'group' && (
           <div
-            className={cx(z.y > 0 ? 'zone-head inside' : 'zone-head')}
+            className={cx(`zone-head ${z.y > 0 ? 'inside' : ''} ${dim(z)}`)}
             style={{ '--letters': z.label.length } as CSSProperties}
           >
             <button type="button" className={cx('zone-name')} onClick={() => selectZone(model, index, z)}>

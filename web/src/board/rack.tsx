@@ -7,6 +7,7 @@ import { act } from '../state/acts';
 import { useLesson, type DrawnModel } from '../state/lesson';
 import { Backdrop } from './Backdrop';
 import { Panel, WordMenu } from './controls';
+import { useLight } from './light';
 import { PieceShape } from './looks';
 import { PieceLayer } from './PieceLayer';
 import { Rings } from './Rings';
@@ -37,6 +38,7 @@ interface Push {
 export function RackView({ model, index, scale }: ViewProps) {
   const origins = useLesson((s) => s.origins);
   const lit = useLesson((s) => s.lit);
+  const light = useLight(model, index);
   const rows = model.zones.filter((z) => !z.side);
   const [push, setPush] = useState<Push>();
   const svg = useRef<SVGSVGElement>(null);
@@ -107,7 +109,13 @@ export function RackView({ model, index, scale }: ViewProps) {
           className={cx('posts')}
           d={`M-6 2V${rowHeight * rows.length - 2}M${model.w + 6} 2V${rowHeight * rows.length - 2}`}
         />
-        <PieceLayer pieces={model.pieces.map(travelling)} draw={draw} origins={origins} lit={lit} />
+        <PieceLayer
+          pieces={model.pieces.map(travelling)}
+          draw={draw}
+          origins={origins}
+          lit={lit}
+          light={light}
+        />
         {!push && <Rings pieces={model.pieces} />}
       </svg>
       <span className={cx('reading-label')}>We read this side</span>
@@ -125,7 +133,9 @@ export function RackView({ model, index, scale }: ViewProps) {
           style={{ top: z.y * scale, height: z.h * scale, width: z.w * scale }}
           onKeyDown={(e) => onRowKey(e, index, i, z.count)}
         >
-          <span className={cx('row-count')}>{z.count}</span>
+          <span className={cx(light && !light.some((l) => l.y === z.y) ? 'row-count dim' : 'row-count')}>
+            {z.count}
+          </span>
         </div>
       ))}
     </>

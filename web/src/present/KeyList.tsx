@@ -12,6 +12,7 @@ const keys = [
   ['B', 'Blank the board, and back'],
   ['F', 'Full screen'],
   ['W', 'Written work, shown or not'],
+  ['L', 'All in full light, or what the step looks at'],
   ['Home', 'To the start of the scene'],
   ['Esc', 'Quit, where it stands'],
   ['?', 'This list'],

@@ -40,6 +40,8 @@ export function PresentPage() {
   const [blank, setBlank] = useState(false);
   const [listed, setListed] = useState(false);
   const [written, setWritten] = useState(true);
+  /** Whether all stands in full light, not only what the step looks at. */
+  const [all, setAll] = useState(false);
   /** How many of the last steps the class says by itself. */
   const [theirs, setTheirs] = useState(0);
 
@@ -55,6 +57,7 @@ export function PresentPage() {
     w: () => setWritten((x) => !x),
     Home: () => scene && show(scene.id, 0),
     Escape: quit,
+    l: () => setAll((x) => !x),
     '?': () => setListed(true),
   });
 
@@ -65,7 +68,7 @@ export function PresentPage() {
     <main className={cx('present')}>
       <h1 className="sr-only">{scene.title}</h1>
       <Cue title={scene.title} yourTurn={yourTurn} />
-      <Composed written={written} />
+      <Composed written={written} all={all} />
       {frame.scratch && <ScratchBar offered={offered} keep={keep} putAway={putAway} />}
       <PenBar />
       <CountBar />
@@ -93,7 +96,7 @@ export function PresentPage() {
 }
 
 /** The board and the written work, each where the composition has put it. */
-function Composed({ written }: { written: boolean }) {
+function Composed({ written, all }: { written: boolean; all: boolean }) {
   const ref = useRef<HTMLDivElement>(null);
   const composed = useComposition(ref, written);
   const style = composed && {
@@ -104,7 +107,7 @@ function Composed({ written }: { written: boolean }) {
   return (
     <div
       ref={ref}
-      className={cx(composed?.twoLines ? 'board two-lines' : 'board')}
+      className={cx(`board ${composed?.twoLines ? 'two-lines' : ''} ${all ? '' : 'lighted'}`)}
       style={style as CSSProperties}
       onPointerDown={finishBeats}
     >

@@ -12,6 +12,11 @@ export const divides = (work: WrittenWork) => work.rows.includes('dividend');
 
 export function Written({ work }: { work: WrittenWork }) {
   const lit = useLesson((s) => s.lit);
+  const looked = useLesson((s) => (s.frame.steps > 0 && !s.frame.scratch ? s.frame.focus.cells : undefined));
+  const dim = (row: string, place: string) =>
+    looked?.length && !looked.some((c) => (c.place ?? '') === place && (c.row === row || c.row !== 'mark'))
+      ? 'dim'
+      : '';
   const cellAt = (row: string, place: string) =>
     work.cells.findLast((c) => c.row === row && c.place === place);
   return (
@@ -39,8 +44,8 @@ export function Written({ work }: { work: WrittenWork }) {
                   data-point={work.point}
                   className={cx(place === 'tenths' ? 'after-point' : undefined)}
                 >
-                  {carried && <Digit cell={carried} lit={lit} />}
-                  {cell && <Digit cell={cell} lit={lit} />}
+                  {carried && <Digit cell={carried} lit={lit} tone={dim('mark', place)} />}
+                  {cell && <Digit cell={cell} lit={lit} tone={dim(row, place)} />}
                 </td>
               );
             })}
@@ -51,7 +56,7 @@ export function Written({ work }: { work: WrittenWork }) {
   );
 }
 
-function Digit({ cell, lit }: { cell: Cell; lit: ReadonlySet<number> }) {
+function Digit({ cell, lit, tone }: { cell: Cell; lit: ReadonlySet<number>; tone: string }) {
   const { row, place, text, ids } = cell;
   const on = ids.some((id) => lit.has(id));
   return (
@@ -59,7 +64,7 @@ function Digit({ cell, lit }: { cell: Cell; lit: ReadonlySet<number> }) {
       type="button"
       data-cell={`${row} ${place}`}
       className={cx(
-        `digit ${row === 'mark' ? 'mark' : ''} ${on ? 'lit' : ''} ${cell.new ? 'just-written' : ''}`,
+        `digit ${row === 'mark' ? 'mark' : ''} ${on ? 'lit' : ''} ${cell.new ? 'just-written' : ''} ${tone}`,
       )}
       disabled={ids.length === 0}
       onPointerEnter={() => light(ids)}

@@ -51,7 +51,9 @@ export function Tile({ model, index, alone, bare, placed }: TileProps) {
   const handle = useLesson((s) => s.handle);
   const foot = bare ? 12 : view.foot;
   const end = bare ? 0 : view.end;
-  const { head, side } = view;
+  const { side } = view;
+  // A narrow column has its name over its count.
+  const head = bare ? view.head * 1.5 : view.head;
   const keptW = model.kept.reduce((w, k) => w + k.w + KEPT_GAP, 0);
   const keptH = Math.max(0, ...model.kept.map((k) => k.h));
   const fit = Math.min(
