@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { blocks, expect, open, pieces, present, saved, settled, test, write } from './teacher';
+import { exampleOf } from './stage-look.mjs';
 
 async function makeExample(page: Page, problem: string) {
   await page
@@ -206,4 +207,26 @@ test('steps taken faster than pieces travel leave each piece in its place', asyn
   for (const [i, a] of boxes.entries())
     for (const b of boxes.slice(i + 1))
       expect(Math.abs(a.y - b.y) > 20 || Math.abs(a.x - b.x) >= a.width - 1).toBe(true);
+});
+
+test('a reload and a link come back to the scene and the step, in either page', async ({ page, app }) => {
+  const id = await exampleOf(page, app.url, 'column-add', ['146', '87'], 'blocks');
+  await page.goto(`/lesson/${id}`);
+  await page.getByRole('button', { name: /^Step 4:/ }).click();
+  const step = (n: number) => page.getByRole('button', { name: new RegExp(`^Step ${n}(:|$)`) });
+  await expect(step(4)).toHaveAttribute('aria-current', 'step');
+  await expect(page).toHaveURL(/scene=a&step=4/);
+  await page.reload();
+  await expect(step(4)).toHaveAttribute('aria-current', 'step');
+  await present(page);
+  await page.keyboard.press('ArrowRight');
+  await expect(page.locator('.Cue_cue')).not.toBeEmpty();
+  const prompt = await cue(page).innerText();
+  const link = page.url();
+  await page.reload();
+  await expect(cue(page)).toHaveText(prompt, { useInnerText: true });
+  expect(page.url()).toBe(link);
+  // A step that is not there is where the lesson begins.
+  await page.goto(`/lesson/${id}/present?scene=a&step=99`);
+  await expect(page.getByRole('button', { name: 'Start' })).toHaveAttribute('aria-current', 'step');
 });

@@ -3,6 +3,7 @@ import { Alert, Button } from 'antd';
 import { useDeferredValue, useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Stage } from '../stage/Tile';
+import { useAddress } from '../stage/useAddress';
 import { kinds, views, type Kind } from '../board/views';
 import { call } from '../core/core';
 import { download } from '../shell/download';
@@ -48,6 +49,7 @@ export function BenchPage() {
   useEffect(() => {
     if (status === 'open') fetchDialogs();
   }, [status]);
+  useAddress(id);
   useLeave(id);
   useKeys();
   // The pieces come first; what stands round them follows at once.

@@ -10,6 +10,7 @@ import { names } from '../shell/names';
 import { Notices } from '../shell/Notices';
 import { CountBar, countAloud } from '../stage/CountBar';
 import { Stage } from '../stage/Tile';
+import { useAddress } from '../stage/useAddress';
 import { useComposition } from '../stage/useComposition';
 import { openWays, WayBar } from '../stage/WayBar';
 import { setPresenting, show } from '../state/acts';
@@ -37,6 +38,7 @@ export function PresentPage() {
   const { forward, backward, offered, keep, putAway } = useSteps();
   const { pace, setPace } = usePlay(forward);
   const quit = useQuit(id);
+  useAddress(id);
   const [blank, setBlank] = useState(false);
   const [listed, setListed] = useState(false);
   const [written, setWritten] = useState(true);
