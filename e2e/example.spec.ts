@@ -96,6 +96,9 @@ test('an example is presented with keys alone, forward, back and to its end', as
   for (let n = 0; n < 30; n++) await page.keyboard.press('ArrowRight');
   await expect(cue(page)).toContainText('We said more than 200, and it is 233.');
   await expect(page.getByText('146 + 87 = 233')).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByText('This is the end of the lesson.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Begin again' })).toBeVisible();
   await page.keyboard.press('b');
   await expect(page.getByRole('button', { name: 'Show the board again' })).toBeVisible();
   await page.keyboard.press('b');

@@ -20,6 +20,7 @@ import { openLesson } from '../state/session';
 import { reveal } from '../state/walk';
 import { Cue } from './Cue';
 import { Foot, PlayMenu } from './Foot';
+import { EndBar } from './EndBar';
 import { KeyList } from './KeyList';
 import { usePresentingKeys } from './keys';
 import css from './PresentPage.module.css';
@@ -35,7 +36,7 @@ export function PresentPage() {
   const status = usePresented(id);
   const frame = useLesson((s) => s.frame);
   const scene = useLesson((s) => s.outline.scenes.find((x) => x.id === s.frame.scene));
-  const { forward, backward, offered, keep, putAway } = useSteps();
+  const { forward, backward, offered, keep, putAway, ended } = useSteps();
   const { pace, setPace } = usePlay(forward);
   const quit = useQuit(id);
   useAddress(id);
@@ -72,6 +73,7 @@ export function PresentPage() {
       <Cue title={scene.title} yourTurn={yourTurn} />
       <Composed written={written} all={all} />
       {frame.scratch && <ScratchBar offered={offered} keep={keep} putAway={putAway} />}
+      {ended && <EndBar quit={quit} />}
       <PenBar />
       <CountBar />
       <WayBar />

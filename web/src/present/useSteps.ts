@@ -5,17 +5,25 @@ import { change, dropScratch } from '../state/acts';
 import { useLesson } from '../state/lesson';
 import { back, next } from '../state/walk';
 
+const positionOf = (f: { scene: string; step: number; phase: string }) => `${f.scene} ${f.step} ${f.phase}`;
+const position = () => positionOf(useLesson.getState().frame);
+
 export function useSteps() {
   const [offered, setOffered] = useState(false);
+  /** The last position of the lesson, once the class has tried to go on from it. */
+  const [end, setEnd] = useState<string>();
   const forward = useCallback(() => {
     const { scratch } = useLesson.getState().frame;
     if (scratch && !offered) return setOffered(true);
     if (scratch) dropScratch();
     setOffered(false);
+    const before = position();
     next();
+    setEnd(before === position() ? before : undefined);
   }, [offered]);
   const backward = useCallback(() => {
     setOffered(false);
+    setEnd(undefined);
     if (useLesson.getState().frame.scratch) dropScratch();
     else back();
   }, []);
@@ -29,5 +37,6 @@ export function useSteps() {
     if (offered) next();
     setOffered(false);
   }, [offered]);
-  return { forward, backward, offered, keep, putAway };
+  const ended = useLesson((s) => end !== undefined && positionOf(s.frame) === end);
+  return { forward, backward, offered, keep, putAway, ended };
 }
