@@ -98,17 +98,19 @@ func (f *Focus) changed(before, after board.Board, m int) {
 	}
 }
 
-// spokenOf adds the columns of the places that messages name.
+// spokenOf adds the columns of the places that messages name, on each model that has them.
 func (f *Focus) spokenOf(b board.Board, messages ...say.Message) {
 	for _, m := range messages {
 		for _, v := range m.Values {
 			if v.Place == nil || v.Role == say.Answer {
 				continue
 			}
-			z := ZoneOf{0, v.Place.Plural()}
-			has := slices.ContainsFunc(b.Lay(0).Zones, func(zone board.Zone) bool { return zone.ID == z.Zone })
-			if has && !slices.Contains(f.Zones, z) {
-				f.Zones = append(f.Zones, z)
+			for i := range b.Models {
+				z := ZoneOf{i, v.Place.Plural()}
+				has := slices.ContainsFunc(b.Lay(i).Zones, func(zone board.Zone) bool { return zone.ID == z.Zone })
+				if has && !slices.Contains(f.Zones, z) {
+					f.Zones = append(f.Zones, z)
+				}
 			}
 		}
 	}

@@ -81,6 +81,21 @@ func TestAStepThatOnlyAsksLooksAtThePlacesItNames(t *testing.T) {
 	}
 }
 
+// Two numbers are compared at one place, and it is looked at on both.
+func TestWhatIsComparedIsLookedAtOnBothModels(t *testing.T) {
+	e, err := method.Make(method.Request{Method: "compare", Args: []string{"408", "480"}})
+	require.NoError(t, err)
+	both := 0
+	for i := range e.Scene.Steps {
+		f := e.Scene.FocusAt(i)
+		if slices.Contains(f.Zones, lesson.ZoneOf{Model: 0, Zone: "tens"}) &&
+			slices.Contains(f.Zones, lesson.ZoneOf{Model: 1, Zone: "tens"}) {
+			both++
+		}
+	}
+	assert.Positive(t, both)
+}
+
 // Every zone that a step of any method looks at is on its board.
 func TestWhatIsLookedAtIsThere(t *testing.T) {
 	for _, spec := range method.Specs() {
