@@ -11,6 +11,9 @@ test('all is there after a reload, with the scenes and lines that were made', as
   await page.getByLabel('Write a line to keep').press('Enter');
   await saved(page);
   await page.reload();
+  // The board that was looked at is there, and the one before it.
+  await expect(page.getByRole('region', { name: 'Bead rack, 0' })).toBeVisible();
+  await page.getByRole('navigation', { name: 'Scenes and steps' }).getByRole('button').first().click();
   await expect(says(page, 'numeral')).toHaveText('57');
   await expect(page.getByText('57 = 50 + 7')).toBeVisible();
   await expect(page.getByRole('button', { name: /Bead rack/ })).toBeVisible();
