@@ -41,12 +41,16 @@ export async function look(page, url, screen, shots) {
     await new Promise((done) => setTimeout(done, 100));
   });
   const seen = { steps: 0, moved: 0, piece: Infinity, numeral: Infinity, room: 0, faults: [] };
+  let before;
   let first;
   let scene;
   let union;
   let board;
   for (let n = 0; n < 200; n++) {
     const now = await page.evaluate(measure);
+    // At the end a press changes nothing.
+    if (now.all === before) break;
+    before = now.all;
     if (shots) await page.screenshot({ path: `${shots}-${String(n).padStart(2, '0')}.png` });
     // Another scene is composed anew.
     if (now.scene !== scene) first = now.places;
@@ -61,18 +65,11 @@ export async function look(page, url, screen, shots) {
     board = now.board;
     union = around([union, now.used]);
     seen.steps = n;
-    const before = now.all;
     await page.keyboard.press('ArrowRight');
     await page.waitForFunction(() => !document.querySelector('[data-moving]'));
     await page.evaluate(
       () => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))),
     );
-    if (
-      (await page.evaluate(
-        () => document.querySelector('main').innerText + document.querySelectorAll('main *').length,
-      )) === before
-    )
-      break;
   }
   if (union) seen.room = Math.max((union[2] - union[0]) / board[2], (union[3] - union[1]) / board[3]);
   return seen;

@@ -361,14 +361,15 @@ func (g *grid) tracks(l *board.Layout) {
 	if g.room.Below {
 		x, y, even = 0, l.H+trackGap/2, 0
 	}
-	least := pitch + 2*padX - 4
+	high := func(n int) int { return max(1, (n+9)/10)*pitch + 2*padX - 4 }
+	least := high(0)
 	for _, discs := range in {
-		least = max(least, (len(discs)+9)/10*pitch+2*padX-4)
+		least = max(least, high(len(discs)))
 	}
 	l.Room.Track, l.Room.Aside = least, true
 	for i, discs := range in {
 		name := "group " + strconv.Itoa(i+1)
-		h := max(even, (len(discs)+9)/10*pitch+2*padX-4, pitch+2*padX-4)
+		h := max(even, high(len(discs)))
 		if g.room.Tight {
 			h = max(even, least, g.room.Track)
 		}

@@ -40,6 +40,15 @@ export interface Box extends Point {
   h: number;
 }
 
+/** Between a model and each copy kept beside it, in model units. */
+export const KEPT_GAP = 30;
+
+/** The room that kept copies take beside a model, in model units. */
+export const keptSize = (kept: { w: number; h: number }[]) => ({
+  w: kept.reduce((w, k) => w + k.w + KEPT_GAP, 0),
+  h: kept.reduce((h, k) => Math.max(h, k.h), 0),
+});
+
 /** The rectangle round some pieces. */
 export function boundsOf(pieces: Piece[]): Box {
   const x = Math.min(...pieces.map((p) => p[2]));

@@ -13,7 +13,7 @@ import { Arrange } from '../board/Arrange';
 import { Beside } from '../board/Beside';
 import { CoverMenu, Covers, QuickLook } from '../board/Covers';
 import { Edge } from '../board/Edge';
-import { useSize } from '../board/geometry';
+import { KEPT_GAP, keptSize, useSize } from '../board/geometry';
 import { KeptCopies } from '../board/KeptCopies';
 import { usePinch } from '../board/pinch';
 import { SelectionStrip } from '../board/SelectionStrip';
@@ -35,9 +35,6 @@ interface TileProps {
   placed: { scale: number; round: Round } | undefined;
 }
 
-/** Between a model and the copies kept beside it, in model units. */
-const KEPT_GAP = 30;
-
 export function Tile({ model, index, alone, bare, placed }: TileProps) {
   const view = views[model.kind as Kind];
   const room = useRef<HTMLDivElement>(null);
@@ -54,11 +51,10 @@ export function Tile({ model, index, alone, bare, placed }: TileProps) {
   const { side } = view;
   // A narrow column has its name over its count.
   const head = bare ? view.head * 1.5 : view.head;
-  const keptW = model.kept.reduce((w, k) => w + k.w + KEPT_GAP, 0);
-  const keptH = Math.max(0, ...model.kept.map((k) => k.h));
+  const kept = keptSize(model.kept);
   const fit = Math.min(
-    (size.w - 32 - side - end) / (model.w + keptW + view.rim),
-    (size.h - head - foot) / Math.max(model.h, keptH),
+    (size.w - 32 - side - end) / (model.w + kept.w + view.rim),
+    (size.h - head - foot) / Math.max(model.h, kept.h),
     view.largest,
   );
   const scale = (placed?.scale ?? Math.max(0.3, fit)) * zoom;

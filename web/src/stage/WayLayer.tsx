@@ -7,6 +7,7 @@ import { notify, useLesson, type DrawnModel } from '../state/lesson';
 import { names } from '../shell/names';
 import { drawRound, useDrawing } from './WayBar';
 import css from './WayLayer.module.css';
+import { hasBranches } from './workSize';
 
 const cx = names(css);
 
@@ -116,7 +117,7 @@ export function WaysTold() {
       {ways.map((w) => (
         <li key={w.colour} className={cx(`way-${w.colour}`)}>
           {w.name && <b>{w.name}</b>}
-          {w.parts.length > 1 && w.parts.length < 9 && <Branches whole={w.whole} parts={w.parts} />}
+          {hasBranches(w) && <Branches whole={w.whole} parts={w.parts} />}
           <span>{w.text}</span>
         </li>
       ))}

@@ -1,7 +1,7 @@
 // The composition of the stage as it stands now: set once for a scene and a screen, from
 // what the core tells of all its steps, so that nothing moves from one to the next.
 import { useLayoutEffect, useMemo, useState, type RefObject } from 'react';
-import { useSize } from '../board/geometry';
+import { keptSize, useSize } from '../board/geometry';
 import { views, type Kind } from '../board/views';
 import { call, type Extent } from '../core/core';
 import { useLesson, type DrawnModel } from '../state/lesson';
@@ -168,10 +168,7 @@ function looseModel(m: DrawnModel): Extent['models'][number] {
     w: m.w,
     h: m.h,
     least: m.pieces.reduce((least, p) => Math.min(least, p[4], p[5]), 40),
-    kept: {
-      w: m.kept.reduce((w, k) => w + k.w + 30, 0),
-      h: m.kept.reduce((h, k) => Math.max(h, k.h), 0),
-    },
+    kept: keptSize(m.kept),
   };
 }
 

@@ -5,14 +5,17 @@ import { divides } from '../record/Written';
 import type { WorkSize } from './compose';
 
 /** The parts of the written work beside the size of its digits; the style sheet has the same. */
-export const CELL = { w: 1.24, h: 1.3, mark: 0.92, division: 1.5 };
-export const LINE = { text: 0.74, high: 1.32 };
-export const TABLE = { number: 0.73, word: 0.55, high: 1.04, pad: 0.2 };
+const CELL = { w: 1.24, h: 1.3, mark: 0.92, division: 1.5 };
+const LINE = { text: 0.74, high: 1.32 };
+const TABLE = { number: 0.73, word: 0.55, high: 1.04, pad: 0.2 };
 const BOND = { w: 3.8, h: 2.6 };
 const WAY = { text: 0.62, high: 1.3, branches: 1.6, pad: 0.2 };
 const GAP = 0.35;
 
 const canvas = document.createElement('canvas').getContext('2d');
+
+/** Whether a way is written with a branch to each part: more than eight have no room. */
+export const hasBranches = (way: Frame['ways'][number]) => way.parts.length > 1 && way.parts.length < 9;
 
 /** How wide a text is, in pixels. */
 export function widthOf(text: string, size: number, bold = false): number {
@@ -69,7 +72,7 @@ export function workSize(
     if (ways.length > 0) {
       const size = digit * WAY.text;
       const rows = told.reduce((n, [name]) => n + (name ? 2 : 1), 0);
-      const branches = ways.filter((w) => w.parts.length > 1 && w.parts.length < 9);
+      const branches = ways.filter(hasBranches);
       const across = branches.map((w) => (w.parts.length * 64 * WAY.branches * digit) / 84);
       below(
         Math.max(...told.map(([, text]) => text! * size), ...across) + 40,
