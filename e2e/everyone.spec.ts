@@ -182,7 +182,7 @@ test('on a phone a number is built, bundled and presented', async ({ page }) => 
   await page.getByRole('button', { name: 'Bundle' }).last().click();
   await expect(says(page, 'unitForm')).toHaveText('4 tens');
   await present(page);
-  await expect(page.getByRole('button', { name: 'Quit' })).toBeInViewport();
+  await expect(page.getByRole('button', { name: 'More' })).toBeInViewport();
 });
 
 test('on a phone a note at the edge is read whole', async ({ page }) => {

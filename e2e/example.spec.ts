@@ -162,7 +162,7 @@ test('touching the board while presenting makes a scratch copy, offered before i
 
   await page.locator('.columns_zone-name').first().click();
   await page.getByRole('toolbar').getByRole('button', { name: 'Take away' }).click();
-  await page.getByRole('button', { name: 'Keep as a step' }).click();
+  await page.getByRole('button', { name: 'Keep in the lesson' }).click();
   await page.keyboard.press('Escape');
   await expect(page.getByRole('button', { name: /^Step 5:.*made for 63/ })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();

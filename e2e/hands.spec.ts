@@ -112,6 +112,7 @@ test('the keys of presenting go on whatever was touched', async ({ page }) => {
   await expect(at).not.toHaveText(before!);
   // A menu has its own keys: Escape closes it, and presenting goes on.
   const here = await at.textContent();
+  await page.getByRole('button', { name: 'More', exact: true }).click();
   await page.getByRole('button', { name: 'Play' }).click();
   await expect(page.getByRole('menuitem', { name: /every 4 seconds/ })).toBeVisible();
   await page.keyboard.press('Escape');

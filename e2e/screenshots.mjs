@@ -66,7 +66,8 @@ try {
     await page.locator('.rack_rack').waitFor();
     await shot('rack');
     await page.getByRole('button', { name: 'Present' }).click();
-    await page.getByRole('button', { name: 'Ways' }).click();
+    await page.getByRole('button', { name: 'More', exact: true }).click();
+    await page.getByRole('button', { name: 'A child’s way' }).click();
     for (const [said, name] of [
       ['8 and 2 more and 3', 'Mirren'],
       ['two fives and 3', 'Tavi'],
@@ -78,7 +79,8 @@ try {
       await page.keyboard.press('Enter');
     }
     await shot('ways');
-    await page.getByRole('button', { name: 'Quit' }).click();
+    await page.getByRole('button', { name: 'Done' }).click();
+    await page.keyboard.press('Escape');
     await lesson('Counters in frames');
     await page.locator('[data-piece]').first().waitFor();
     await shot('counters');

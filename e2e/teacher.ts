@@ -106,8 +106,15 @@ export const pieces = (page: Page, tone: string): Locator => page.locator(`[data
 /** Begins to present what is open, and waits until the class's screen stands. */
 export async function present(page: Page) {
   await page.getByRole('button', { name: 'Present' }).click();
-  await expect(page.getByRole('button', { name: 'Quit' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Next' })).toBeVisible();
   await settled(page);
+}
+
+/** While presenting: opens the place for the rest and presses a word there. */
+export async function more(page: Page, word: string | RegExp) {
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  const sheet = page.locator('.ant-popover:visible').last();
+  await sheet.getByRole('button', { name: word }).click();
 }
 
 export async function saved(page: Page) {

@@ -1,11 +1,11 @@
-import { blocks, expect, open, present, rack, saved, test, write } from './teacher';
+import { blocks, expect, more, open, present, rack, saved, test, write } from './teacher';
 
 const told = (page: import('@playwright/test').Page) => page.getByRole('list', { name: 'Children’s ways' });
 
 test('a child’s way is taken in while presenting: typed, drawn round, and kept', async ({ page }) => {
   await open(page, [rack(8, 5)], []);
   await present(page);
-  await page.getByRole('button', { name: 'Ways' }).click();
+  await more(page, /child’s way/);
   // The field has the focus at once: she types while the child speaks.
   await page.keyboard.type('8 and 2 more and 3');
   await page.keyboard.press('Tab');
@@ -54,8 +54,16 @@ test('a child’s way is taken in while presenting: typed, drawn round, and kept
   await expect(told(page)).toHaveCount(0);
   await page.getByRole('button', { name: 'Done' }).click();
   await page.keyboard.press('Escape');
+  // The lesson is as it was prepared; what was said is in the showing.
   await saved(page);
   await page.reload();
+  await expect(page.getByLabel('Write a line to keep')).toBeVisible();
+  await expect(page.getByText('Mirren: 8 + 2 + 3 = 13')).toBeHidden();
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Showings of this lesson' }).click();
+  await page.getByRole('button', { name: 'Show again' }).click();
+  await page.getByRole('button', { name: 'Next' }).waitFor();
+  await page.keyboard.press('m');
   await expect(page.getByText('Mirren: 8 + 2 + 3 = 13')).toBeVisible();
 });
 

@@ -23,6 +23,8 @@ type tileJSON struct {
 	Width  int               `json:"width,omitempty"`
 	Linked bool              `json:"linked,omitempty"`
 	Beside []string          `json:"beside,omitempty"`
+	Counts Shown             `json:"counts,omitempty"`
+	Held   []string          `json:"held,omitempty"`
 	Kept   []json.RawMessage `json:"kept,omitempty"`
 }
 
@@ -53,7 +55,7 @@ func (b Board) MarshalJSON() ([]byte, error) {
 		if err != nil {
 			return nil, err
 		}
-		tile, err := form.Write(tileJSON{t.Width, t.Linked, t.Beside, kept}, t.extra)
+		tile, err := form.Write(tileJSON{t.Width, t.Linked, t.Beside, t.Counts, t.Held, kept}, t.extra)
 		if err != nil {
 			return nil, err
 		}
@@ -112,7 +114,10 @@ func (t *Tile) read(raw json.RawMessage, ids *IDs) error {
 		return err
 	}
 	t.extra = extra
-	t.Width, t.Linked, t.Beside = in.Width, in.Linked, in.Beside
+	t.Width, t.Linked, t.Beside, t.Counts, t.Held = in.Width, in.Linked, in.Beside, in.Counts, in.Held
+	if t.Counts != Always && t.Counts != OnReveal && t.Counts != Never {
+		return fmt.Errorf("counts: %s is not reveal or never", form.Quote(string(t.Counts)))
+	}
 	if t.Width < 0 || t.Width > MaxWidth {
 		return fmt.Errorf("width: %d is not from %d to %d", t.Width, MinWidth, MaxWidth)
 	}

@@ -3,6 +3,7 @@ package board
 import (
 	"slices"
 
+	"unitbloom/core/form"
 	"unitbloom/core/say"
 )
 
@@ -60,6 +61,12 @@ type BesideArgs struct {
 	ReadOuts []string `json:"readouts" jsonschema:"required,maxItems=4" jsonschema_description:"Ids of the read-outs that stand on the board beside the model."`
 }
 
+// HoldBackArgs say what of a model the teacher reveals.
+type HoldBackArgs struct {
+	Counts   Shown    `json:"counts,omitempty" jsonschema:"enum=reveal,enum=never" jsonschema_description:"When the counts over columns and beside rows stand there: on reveal or never; always when left out."`
+	ReadOuts []string `json:"readouts" jsonschema:"required,maxItems=4" jsonschema_description:"Ids of the read-outs that stand beside the model once they are revealed, in their order."`
+}
+
 // NoArgs is for moves without parameters.
 type NoArgs struct{}
 
@@ -93,6 +100,8 @@ func init() {
 		boardMove("dropKept", "Put a kept copy away.", two, IndexArgs{}, dropKept, Move{Kind: "keep"}),
 		boardMove("beside", "Choose the read-outs that stand on the board beside the model.", two,
 			BesideArgs{[]string{"expanded"}}, beside),
+		boardMove("holdBack", "Choose what waits until it is revealed: the counts, and read-outs beside the model.", two,
+			HoldBackArgs{OnReveal, []string{"numeral"}}, holdBack),
 	}
 	boardTable = tableOf(boardMoves)
 }
@@ -384,15 +393,34 @@ func dropKept(b Board, i int, a IndexArgs, t *Tx) (Board, error) {
 }
 
 func beside(b Board, i int, a BesideArgs, t *Tx) (Board, error) {
+	if err := b.knowsReadOuts(i, a.ReadOuts); err != nil {
+		return b, err
+	}
+	t.Say("did.beside")
+	return b.tile(i, func(x *Tile) { x.Beside = slices.Clone(a.ReadOuts) }), nil
+}
+
+func holdBack(b Board, i int, a HoldBackArgs, t *Tx) (Board, error) {
+	if err := b.knowsReadOuts(i, a.ReadOuts); err != nil {
+		return b, err
+	}
+	if a.Counts != Always && a.Counts != OnReveal && a.Counts != Never {
+		return b, BadField("counts", form.Quote(string(a.Counts))+" is not reveal or never")
+	}
+	t.Say("did.held-back")
+	return b.tile(i, func(x *Tile) { x.Counts, x.Held = a.Counts, slices.Clone(a.ReadOuts) }), nil
+}
+
+// knowsReadOuts refuses read-outs that model i has not.
+func (b Board) knowsReadOuts(i int, ids []string) error {
 	var known []string
 	for _, r := range b.ReadOuts(i, say.Vocabulary{}) {
 		known = append(known, r.ID)
 	}
-	for _, id := range a.ReadOuts {
+	for _, id := range ids {
 		if !slices.Contains(known, id) {
-			return b, BadField("readouts", id+" is not a read-out of this model. It has "+orNone(known))
+			return BadField("readouts", id+" is not a read-out of this model. It has "+orNone(known))
 		}
 	}
-	t.Say("did.beside")
-	return b.tile(i, func(x *Tile) { x.Beside = slices.Clone(a.ReadOuts) }), nil
+	return nil
 }

@@ -20,6 +20,17 @@ const (
 	MaxWidth = 300
 )
 
+// Shown says when something of a model is to be seen.
+type Shown string
+
+// What is shown stands there from the beginning, on reveal when the teacher reveals it, or
+// never.
+const (
+	Always   Shown = ""
+	OnReveal Shown = "reveal"
+	Never    Shown = "never"
+)
+
 // Tile is what surrounds a model on the board.
 type Tile struct {
 	Title string
@@ -29,6 +40,10 @@ type Tile struct {
 	Linked bool
 	// Beside are the read-outs that stand on the board beside the model.
 	Beside []string
+	// Counts says whether the counts of columns and rows stand there; when left out, they do.
+	Counts Shown
+	// Held are the read-outs that stand beside the model once they are revealed.
+	Held []string
 	// Kept are earlier states of the model, frozen and not counted.
 	Kept []Model
 	// The fields of a later minor, of the tile and of its model, as they came.
@@ -36,7 +51,8 @@ type Tile struct {
 }
 
 func (t Tile) isPlain() bool {
-	return t.Width == 0 && !t.Linked && len(t.Beside) == 0 && len(t.Kept) == 0 && len(t.extra) == 0
+	return t.Width == 0 && !t.Linked && len(t.Beside) == 0 && t.Counts == "" && len(t.Held) == 0 &&
+		len(t.Kept) == 0 && len(t.extra) == 0
 }
 
 func (t Tile) keptPieces() int {

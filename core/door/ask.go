@@ -4,6 +4,7 @@ import (
 	"errors"
 	"fmt"
 	"slices"
+	"strings"
 
 	"unitbloom/core/board"
 	"unitbloom/core/chance"
@@ -169,6 +170,72 @@ func judge(s *session, a TextArgs) (Verdict, error) {
 	return out, nil
 }
 
+// LinesArgs hold lines of the record.
+type LinesArgs struct {
+	Lines []string `json:"lines"`
+}
+
+// Lit is lines with their digits told apart, and what there is to be noticed, which is held
+// back until the class has looked.
+type Lit struct {
+	Lines [][]sentence.Part `json:"lines"`
+	Said  string            `json:"said"`
+}
+
+// stayed tells which digits of lines stayed from one to the next, and which changed.
+func stayed(s *session, a LinesArgs) (Lit, error) {
+	w := s.doc.Words
+	plain := make([]string, len(a.Lines))
+	for i, line := range a.Lines {
+		plain[i] = w.Plain(line)
+	}
+	l, err := sentence.Stayed(plain)
+	if err != nil {
+		return Lit{}, err
+	}
+	out := Lit{Lines: l.Lines}
+	for _, parts := range out.Lines {
+		for k := range parts {
+			if parts[k].Text == "." {
+				parts[k].Text = w.Point()
+			}
+		}
+	}
+	var said []string
+	for _, m := range l.Said {
+		said = append(said, m.Text(w))
+	}
+	out.Said = strings.Join(said, " ")
+	return out, nil
+}
+
+// offers are the lines that the record could have of what is shown: the sentence of an
+// example that is done, or of a board whose number is not held back. Each is true, and not
+// there yet.
+func (s *session) offers(sc lesson.Scene, b board.Board) []string {
+	var texts []string
+	switch {
+	case s.scratch != nil:
+	case sc.Made != nil && s.step == len(sc.Steps) && sc.Made.Problem != sc.Made.Answer:
+		texts = append(texts, sc.Made.Problem+" = "+sc.Made.Answer)
+	case len(sc.Steps) == 0 && !b.IsCovered(0) && len(s.secrets(sc, b)) == 0:
+		m := b.Models[0]
+		texts = append(texts, m.InPlay().String()+" = "+board.Total(m).String())
+	}
+	out := []string{}
+	for _, text := range texts {
+		v, err := sentence.Judge(text)
+		if err != nil || v.State != "true" {
+			continue
+		}
+		line := s.doc.Words.Spell(v.Text)
+		if !slices.ContainsFunc(s.doc.Record, func(e lesson.Entry) bool { return e.Text == line }) && !slices.Contains(out, line) {
+			out = append(out, line)
+		}
+	}
+	return out
+}
+
 // compare is the first two models with the sign between their numbers.
 func compare(s *session, _ None) (TextArgs, error) {
 	b := s.board()
@@ -265,6 +332,9 @@ func selection(s *session, a SelectionArgs) (Selection, error) {
 		ids = slices.DeleteFunc(slices.Clone(ids), func(id board.PieceID) bool { return !seen[id] })
 	}
 	out := Selection{Text: say.New("selected", say.Int("n", say.Amount, len(ids))).Text(s.doc.Words), Verbs: []Verb{}}
+	if tile := b.Tiles[a.Model]; tile.Counts == board.OnReveal && s.isHeld(a.Model, counts) {
+		out.Text = "" // it would be the count
+	}
 	spec, _ := board.SpecOf(m.Kind())
 	if spec.Offers == nil || len(ids) == 0 {
 		return out, nil

@@ -45,6 +45,7 @@ func init() {
 		on("preview", "A worked example in words, before it is added.", preview),
 		on("addExample", "Adds a worked example.", addExample),
 		on("anotherLike", "Adds a worked example of a parallel problem.", anotherLike),
+		on("otherNumbers", "Makes a worked example anew with other numbers.", otherNumbers),
 		on("addSet", "Adds worked examples like one, each a step harder.", addSet),
 		on("clear", "Clears pieces, ink, notes or record, as one act.", clearThings),
 
@@ -53,6 +54,12 @@ func init() {
 			s.scratch = nil
 			return s.frame(), nil
 		}),
+		on("beginShowing", "Opens a showing of the lesson: what is done by hand there leaves the lesson as it was prepared.",
+			beginShowing),
+		on("startAgain", "Brings a scene of a showing back to how it was prepared.", startAgain),
+		on("keepInLesson", "Keeps a scene of a showing in the lesson.", keepInLesson),
+		on("keepRecord", "Adds the lines of a showing's record to the lesson's.", keepRecord),
+		on("reveal", "Shows the next thing that is held back on a free board.", reveal),
 		on("beginCapture", "Makes every further move on the free board a move of a new example.", beginCapture),
 		on("endStep", "Closes a step of the capture with the teacher's words.", endStep),
 		on("endCapture", "Makes the captured steps a worked example.", endCapture),
@@ -66,6 +73,7 @@ func init() {
 		on("builds", "The ways to build a number.", builds),
 		on("acts", "The acts that it takes to lay a number, the slow way and the fast.", acts),
 		on("judge", "Judges a number sentence, against itself and the models.", judge),
+		on("stayed", "Which digits of lines stayed, and which changed.", stayed),
 		on("compare", "The first two models with the sign between them.", compare),
 	}
 	for _, o := range operations {

@@ -29,8 +29,12 @@ type session struct {
 	step    int
 	phase   lesson.Phase
 	present bool
-	scratch *scratch
-	capture *capture
+	// showing says that the document is one presenting of a lesson, and is played on as such.
+	showing bool
+	// revealed is what was shown, of what is held back on the free board.
+	revealed []string
+	scratch  *scratch
+	capture  *capture
 	// ways are the children's ways that were taken in, in their order.
 	ways []takenWay
 	// drawn is the last layout that the host has, for change lists.
@@ -131,6 +135,9 @@ func (s *session) position() lesson.Position {
 // boards between them come along, for motion.
 func (s *session) goTo(p lesson.Position) Frame {
 	was, fresh := s.position(), s.scratch == nil
+	if p.Scene != was.Scene {
+		s.revealed = nil
+	}
 	s.scene, s.step, s.phase, s.scratch = p.Scene, p.Step, p.Phase, nil
 	f := s.frame()
 	sc, _ := s.current()
@@ -177,8 +184,8 @@ type ApplyArgs struct {
 	Move board.Move `json:"move"`
 }
 
-// apply makes a move on what the class sees. On a free board it is kept and
-// saved; in the middle of a scene, or while presenting, it makes a scratch copy.
+// apply makes a move on what the class sees. On a free board it is kept and saved, in the
+// lesson or in its showing; in the middle of a scene it makes a scratch copy.
 func apply(s *session, a ApplyArgs) (Delta, error) {
 	sc, ok := s.current()
 	if !ok {
@@ -196,7 +203,8 @@ func apply(s *session, a ApplyArgs) (Delta, error) {
 	}
 	var edits []lesson.Edit
 	moved := board.Renumbered(mv, len(before.Models)) != nil
-	if s.present || len(sc.Steps) > 0 || s.doc.Newer != nil {
+	s.hideAgain(before, mv)
+	if s.present && !s.showing || len(sc.Steps) > 0 || s.doc.Newer != nil {
 		was := s.scratch
 		if was == nil {
 			was = &scratch{board: before}
@@ -292,6 +300,53 @@ func anotherLike(s *session, a LikeArgs) (Update, error) {
 	}
 	at := i + 1
 	return addExample(s, AddExampleArgs{ExampleArgs: ExampleArgs{Request: next}, ID: a.ID, At: &at})
+}
+
+// OtherNumbersArgs name a worked example, with other numbers as typed, or a seed to choose
+// them by.
+type OtherNumbersArgs struct {
+	Scene string `json:"scene"`
+	Typed string `json:"typed,omitempty"`
+	Seed  uint64 `json:"seed,omitempty"`
+}
+
+// otherNumbers makes a worked example anew with other numbers: of the same method, model and
+// kind, in the same place. The class is at its beginning.
+func otherNumbers(s *session, a OtherNumbersArgs) (Update, error) {
+	sc, i := s.doc.Scene(a.Scene)
+	if i < 0 || sc.Made == nil {
+		return Update{}, say.Refuse("no-method-here")
+	}
+	made := *sc.Made
+	request := method.Request{Method: made.Method, Args: made.Args, Model: made.Model, Options: made.Options}
+	if a.Typed == "" {
+		var err error
+		if request, err = method.Parallel(request, a.Seed); err != nil {
+			return Update{}, err
+		}
+	} else {
+		typed, err := method.Typed(made.Method, s.doc.Words.Plain(a.Typed))
+		if err != nil {
+			return Update{}, err
+		}
+		request.Args = typed.Args
+	}
+	e, err := ExampleArgs{Request: request}.make(s.doc.Words)
+	if err != nil {
+		return Update{}, err
+	}
+	u, err := s.changeScene(a.Scene, func(was *lesson.Scene) error {
+		one := e.SceneAs(was.ID)
+		one.Show, one.Marks = was.Show, was.Marks
+		one.Start = one.Start.After(was.Start)
+		*was = one
+		return nil
+	})
+	if err != nil {
+		return Update{}, err
+	}
+	s.step, s.phase, s.scratch = 0, lesson.Rest, nil
+	return s.update(u.Edits), nil
 }
 
 // SetArgs name a worked example, and the scenes that a set of so many like it becomes.

@@ -115,7 +115,11 @@ type Frame struct {
 	Scratch bool         `json:"scratch"`
 	CanUndo bool         `json:"canUndo"`
 	CanRedo bool         `json:"canRedo"`
-	Board   BoardView    `json:"board"`
+	// Secrets is how much waits to be revealed on a free board.
+	Secrets int `json:"secrets"`
+	// Offers are lines that the record could have of what is shown.
+	Offers []string  `json:"offers"`
+	Board  BoardView `json:"board"`
 	// Prompt is the step that is gone through, or the one just over. Its answer is
 	// empty while the question is open.
 	Prompt  StepLine `json:"prompt"`
@@ -169,8 +173,11 @@ type ModelHead struct {
 	Zones    []ZoneView        `json:"zones"`
 	Decor    []board.Decor     `json:"decor"`
 	Covers   []CoverView       `json:"covers"`
-	ReadOuts []ReadOut         `json:"readouts"`
-	Kept     []KeptView        `json:"kept"`
+	// CountsShown says when the counts stand there, Held which read-outs are revealed.
+	CountsShown board.Shown `json:"countsShown,omitempty" jsonschema:"enum=reveal,enum=never"`
+	Held        []string    `json:"held"`
+	ReadOuts    []ReadOut   `json:"readouts"`
+	Kept        []KeptView  `json:"kept"`
 }
 
 // CoverView is a cover where it lies on its model. Free covers are rectangles
@@ -237,7 +244,7 @@ type ReadOut struct {
 func (s *session) frame() Frame {
 	sc, ok := s.current()
 	f := Frame{Rev: s.rev, Scene: s.scene, Step: s.step, Steps: len(sc.Steps), Phase: s.phase, Open: s.phase.Open(),
-		Lines: []WrittenLine{},
+		Lines: []WrittenLine{}, Offers: []string{},
 		Board: BoardView{Models: []ModelView{}}, Ink: orNone(sc.Ink), Notes: orNone(sc.Notes),
 		Ways: []WayView{}}
 	f.CanUndo, f.CanRedo = s.canTravel()
@@ -248,6 +255,7 @@ func (s *session) frame() Frame {
 	f.Scratch = s.scratch != nil
 	s.drawn = s.shownLayouts(b)
 	f.Board = s.view(b, s.drawn, sc)
+	f.Secrets, f.Offers = len(s.secrets(sc, b)), s.offers(sc, b)
 	f.Capture = s.captured()
 	f.Ways = s.wayViews(b)
 	f.Focus = sc.FocusAt(s.focused(sc))
@@ -351,14 +359,26 @@ func (s *session) modelHead(b board.Board, i int, l board.Layout, sc lesson.Scen
 			m.Counts[name] = board.Hidden
 		}
 	}
+	for name := range m.Counts {
+		if text, other := s.instead(i, tile); other {
+			m.Counts[name] = text
+		}
+	}
 	for name, value := range m.Settings {
 		m.Settings[name] = w.Spell(value)
 	}
 	m.Zones = s.zoneViews(i, l.Zones, h)
+	if text, other := s.instead(i, tile); other {
+		for k := range m.Zones {
+			m.Zones[k].Count = text
+		}
+	}
+	m.CountsShown, m.Held = tile.Counts, orNone(tile.Held)
 	for _, r := range b.ReadOuts(i, w) {
 		out := ReadOut{ID: r.ID, Label: r.Label, Shown: slices.Contains(sc.Show, r.ID),
-			Beside: slices.Contains(tile.Beside, r.ID)}
-		if (out.Shown || out.Beside) && h.all {
+			Beside: slices.Contains(tile.Beside, r.ID) || slices.Contains(tile.Held, r.ID)}
+		held := slices.Contains(tile.Held, r.ID) && s.isHeld(i, r.ID)
+		if (out.Shown || out.Beside) && (h.all || held) {
 			out.Text = board.Hidden
 		} else if out.Shown || out.Beside {
 			out.Text, out.Whole, out.Parts = w.Spell(r.Text), w.Spell(r.Whole), slices.Clone(r.Parts)
@@ -375,6 +395,18 @@ func (s *session) modelHead(b board.Board, i int, l board.Layout, sc lesson.Scen
 		})
 	}
 	return m
+}
+
+// instead is what stands in place of a model's counts, where the teacher has held them back
+// or has them off.
+func (s *session) instead(model int, tile board.Tile) (text string, other bool) {
+	switch {
+	case tile.Counts == board.Never:
+		return "", true
+	case tile.Counts == board.OnReveal && s.isHeld(model, counts):
+		return board.Hidden, true
+	}
+	return "", false
 }
 
 func (s *session) zoneViews(model int, zones []board.Zone, h held) []ZoneView {
@@ -420,6 +452,8 @@ type Delta struct {
 	Scratch  bool           `json:"scratch"`
 	CanUndo  bool           `json:"canUndo"`
 	CanRedo  bool           `json:"canRedo"`
+	Secrets  int            `json:"secrets"`
+	Offers   []string       `json:"offers"`
 	Became   []board.Became `json:"became"`
 	Beats    []BoardView    `json:"beats"`
 	Announce string         `json:"announce"`
@@ -451,8 +485,8 @@ func (s *session) delta(was, b board.Board, effect board.Effect, edits []lesson.
 	undo, redo := s.canTravel()
 	d := Delta{
 		Rev: s.rev, Models: []ModelDelta{}, Notation: board.PrintShown(b), Scratch: s.scratch != nil, CanUndo: undo,
-		CanRedo: redo,
-		Became:  orNone(shownBecame(effect.Became, was, b)), Beats: []BoardView{}, Announce: s.announce(b, effect, sc),
+		CanRedo: redo, Secrets: len(s.secrets(sc, b)), Offers: s.offers(sc, b),
+		Became: orNone(shownBecame(effect.Became, was, b)), Beats: []BoardView{}, Announce: s.announce(b, effect, sc),
 		Warn: s.warning(effect), Edits: orNone(edits), Capture: s.captured(),
 	}
 	for _, stage := range effect.Stages {
@@ -514,7 +548,7 @@ func (s *session) announce(b board.Board, effect board.Effect, sc lesson.Scene) 
 		return text
 	}
 	for i, m := range b.Models {
-		if !b.IsCovered(i) {
+		if !b.IsCovered(i) && !(slices.Contains(b.Tiles[i].Held, "numeral") && s.isHeld(i, "numeral")) {
 			text += " " + say.New("total.is", say.Number("n", say.Amount, board.Total(m))).Text(s.doc.Words)
 		}
 	}

@@ -18,7 +18,7 @@ import (
 // before.
 const (
 	Format = 2
-	Minor  = 2
+	Minor  = 3
 )
 
 // Lesson is the whole document. Values are immutable: an edit gives a new one.

@@ -60,6 +60,10 @@ func drawField(t *rapid.T, v reflect.Value, f reflect.StructField, m board.Model
 	case *[]string:
 		*value = rapid.SliceOfN(rapid.SampledFrom([]string{"numeral", "words", "bond", "moon"}), 0, 3).Draw(t, f.Name)
 	default:
+		if v.Kind() == reflect.String {
+			v.SetString(drawText(t, f, m))
+			return
+		}
 		drawList(t, v)
 	}
 }

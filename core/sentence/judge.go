@@ -30,12 +30,19 @@ func Judge(text string) (Verdict, error) {
 		return Verdict{}, err
 	}
 	v := Verdict{Text: s.String()}
+	if s.hasRemainder() {
+		s.judgeDivision(&v)
+		return v, nil
+	}
 	values := make([]value, len(s.Sides))
 	for i, side := range s.Sides {
 		if values[i], err = side.eval(); err != nil {
 			return Verdict{}, err
 		}
-		if values[i].isPlain() {
+		if i > 0 && values[i].of != values[0].of {
+			return Verdict{}, unlike(values[0].of, values[i].of)
+		}
+		if values[i].isPlain() && values[i].of == plainly {
 			v.Values = append(v.Values, written(values[i].rat()))
 		}
 	}
@@ -48,9 +55,13 @@ func Judge(text string) (Verdict, error) {
 	for i, r := range s.Relations {
 		if !holds(values[i].rat(), r, values[i+1].rat()) {
 			v.State = "false"
-			v.Said = say.New("sentence.false", say.Text("left", say.Amount, s.Sides[i].String()),
-				say.Text("value", say.Amount, written(values[i].rat())),
-				say.Text("right", say.Amount, s.Sides[i+1].String()), say.Text("other", say.Amount, written(values[i+1].rat())))
+			id := "sentence.false"
+			if r == '≈' {
+				id = "sentence.far"
+			}
+			v.Said = say.New(id, say.Text("left", say.Amount, s.Sides[i].String()),
+				say.Text("value", say.Amount, values[i].written()),
+				say.Text("right", say.Amount, s.Sides[i+1].String()), say.Text("other", say.Amount, values[i+1].written()))
 			v.Arrow = s.arrow(values)
 			break
 		}
@@ -64,8 +75,18 @@ func holds(a *big.Rat, r rune, b *big.Rat) bool {
 		return a.Cmp(b) < 0
 	case '>':
 		return a.Cmp(b) > 0
+	case '≈':
+		return near(a, b)
 	}
 	return a.Cmp(b) == 0
+}
+
+// written is a value with the first unit of its kind.
+func (v value) written() string {
+	if v.of == plainly {
+		return written(v.rat())
+	}
+	return written(v.rat()) + " " + string(v.of)
 }
 
 // written is a value as a numeral, or as a quotient where it does not end.

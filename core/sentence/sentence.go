@@ -1,12 +1,16 @@
 // Package sentence reads number sentences as a class writes them, judges them
-// and completes them: =, <, > between sums, differences, products and
-// quotients, either side first, one unknown anywhere. Values are exact.
+// and completes them: =, <, >, ≈ between sums, differences, products and
+// quotients, either side first, one unknown anywhere, with units of measure, names
+// of places and remainders. Values are exact.
 package sentence
 
 import (
 	"fmt"
 	"math/big"
+	"slices"
 	"strings"
+	"unicode"
+	"unicode/utf8"
 
 	"unitbloom/core/place"
 	"unitbloom/core/say"
@@ -18,19 +22,27 @@ const Unknown = "□"
 // Sentence is sides with the relations between them: 3 + 4 = 7, or a chain.
 type Sentence struct {
 	Sides     []Side
-	Relations []rune // '=', '<' or '>'
+	Relations []rune // '=', '<', '>' or '≈'
 }
 
-// Side is terms from left to right with the operations between them.
+// Side is terms from left to right with the operations between them, or a quotient with
+// what is left over.
 type Side struct {
-	Terms []Term
-	Ops   []rune // '+', '−', '×', '÷'
+	Terms     []Term
+	Ops       []rune // '+', '−', '×', '÷'
+	Remainder *Term  // of 21 r 1, the 1
 }
 
-// Term is a written number, or the unknown.
+// Term is a written number or the unknown, with a unit where one is written after it; or a
+// number told by its places, as 3 tens 6 ones.
 type Term struct {
 	Number  place.Written
 	Unknown bool
+	// Word is what is written after the number: cm, or thousands.
+	Word string
+	unit unit
+	// Form is a number told by several places.
+	Form place.UnitForm
 }
 
 // String writes the sentence in our signs.
@@ -52,13 +64,27 @@ func (s Side) String() string {
 		if i > 0 {
 			fmt.Fprintf(&b, " %c ", s.Ops[i-1])
 		}
-		if t.Unknown {
-			b.WriteString(Unknown)
-		} else {
-			b.WriteString(t.Number.String())
-		}
+		b.WriteString(t.String())
+	}
+	if s.Remainder != nil {
+		b.WriteString(" r " + s.Remainder.String())
 	}
 	return b.String()
+}
+
+// String writes the term.
+func (t Term) String() string {
+	text := t.Number.String()
+	switch {
+	case t.Form != nil:
+		return t.Form.String()
+	case t.Unknown:
+		text = Unknown
+	}
+	if t.Word != "" {
+		text += " " + t.Word
+	}
+	return text
 }
 
 // signs are the ways in which a class or a keyboard writes each sign.
@@ -70,7 +96,7 @@ func Parse(text string) (Sentence, error) {
 	var s Sentence
 	rest := signs.Replace(text)
 	for {
-		i := strings.IndexAny(rest, "=<>")
+		i := strings.IndexAny(rest, "=<>≈")
 		part := rest
 		if i >= 0 {
 			part = rest[:i]
@@ -83,8 +109,9 @@ func Parse(text string) (Sentence, error) {
 		if i < 0 {
 			break
 		}
-		s.Relations = append(s.Relations, rune(rest[i]))
-		rest = rest[i+1:]
+		r, size := utf8.DecodeRuneInString(rest[i:])
+		s.Relations = append(s.Relations, r)
+		rest = rest[i+size:]
 	}
 	switch {
 	case len(s.Sides) < 2:
@@ -93,12 +120,25 @@ func Parse(text string) (Sentence, error) {
 		return s, say.Refuse("sentence-long")
 	case s.unknowns() > 1:
 		return s, say.Refuse("sentence-unknowns", say.Int("n", say.Given, s.unknowns()))
+	case s.hasRemainder() && !s.isDivision():
+		return s, say.Refuse("sentence-remainder")
 	}
 	return s, nil
 }
 
+func (s Sentence) hasRemainder() bool {
+	return slices.ContainsFunc(s.Sides, func(side Side) bool { return side.Remainder != nil })
+}
+
 func parseSide(text string) (Side, error) {
 	var s Side
+	if quotient, left, found := cutRemainder(text); found {
+		r, err := parseTerm(strings.TrimSpace(left))
+		if err != nil {
+			return s, err
+		}
+		s.Remainder, text = &r, quotient
+	}
 	for _, field := range strings.FieldsFunc(text, isOperator) {
 		if field = strings.TrimSpace(field); field == "" {
 			continue
@@ -123,49 +163,83 @@ func parseSide(text string) (Side, error) {
 func isOperator(r rune) bool { return strings.ContainsRune("+−×÷", r) }
 
 func parseTerm(text string) (Term, error) {
-	if text == Unknown {
-		return Term{Unknown: true}, nil
+	if w, err := place.Parse(text); err == nil {
+		return Term{Number: w}, nil
 	}
-	w, err := place.Parse(text)
+	amount, word := text, ""
+	if i := strings.IndexFunc(text, unicode.IsLetter); i > 0 {
+		amount, word = strings.TrimSpace(text[:i]), text[i:]
+	}
+	t := Term{Unknown: amount == Unknown, Word: word}
+	if word != "" {
+		var known bool
+		if t.unit, known = unitOf(word); !known {
+			return inPlaces(text)
+		}
+	}
+	if t.Unknown {
+		return t, nil
+	}
+	var err error
+	if t.Number, err = place.Parse(amount); err != nil {
+		return Term{}, say.Refuse("bad-number", say.Text("reason", say.Given, err.Error()+"."))
+	}
+	return t, nil
+}
+
+// inPlaces reads a number that is told by its places.
+func inPlaces(text string) (Term, error) {
+	form, err := place.ParseUnitForm(text)
+	if err == nil {
+		_, err = form.Total()
+	}
 	if err != nil {
 		return Term{}, say.Refuse("bad-number", say.Text("reason", say.Given, err.Error()+"."))
 	}
-	return Term{Number: w}, nil
+	return Term{Form: form}, nil
 }
 
 func (s Sentence) unknowns() int {
 	n := 0
 	for _, side := range s.Sides {
-		if side.hasUnknown() {
-			for _, t := range side.Terms {
-				if t.Unknown {
-					n++
-				}
+		for _, t := range side.all() {
+			if t.Unknown {
+				n++
 			}
 		}
 	}
 	return n
 }
 
-func (s Side) hasUnknown() bool {
-	for _, t := range s.Terms {
-		if t.Unknown {
-			return true
-		}
+// all are the terms of a side, what is left over among them.
+func (s Side) all() []Term {
+	if s.Remainder == nil {
+		return s.Terms
 	}
-	return false
+	return append(slices.Clip(s.Terms), *s.Remainder)
+}
+
+func (s Side) hasUnknown() bool {
+	return slices.ContainsFunc(s.all(), func(t Term) bool { return t.Unknown })
 }
 
 // value is (p·x + q) / (r·x + t) in the unknown x: with one unknown, every step
-// has a plain number on one side, and so the form is kept.
-type value struct{ p, q, r, t *big.Rat }
-
-func plain(n place.Number) value {
-	v, _ := new(big.Rat).SetString(n.String())
-	return value{new(big.Rat), v, new(big.Rat), big.NewRat(1, 1)}
+// has a plain number on one side, and so the form is kept. What it measures is told by of.
+type value struct {
+	p, q, r, t *big.Rat
+	of         measure
 }
 
-var unknown = value{big.NewRat(1, 1), new(big.Rat), new(big.Rat), big.NewRat(1, 1)}
+func plain(v *big.Rat) value {
+	return value{p: new(big.Rat), q: v, r: new(big.Rat), t: big.NewRat(1, 1)}
+}
+
+func ratOf(n place.Number) *big.Rat {
+	v, _ := new(big.Rat).SetString(n.String())
+	return v
+}
+
+var unknown = value{p: big.NewRat(1, 1), q: new(big.Rat), r: new(big.Rat), t: big.NewRat(1, 1)}
 
 // isPlain reports whether the value does not depend on the unknown.
 func (v value) isPlain() bool { return v.p.Sign() == 0 && v.r.Sign() == 0 }
@@ -182,18 +256,18 @@ func (v value) plus(b value, sign int64) value {
 		add(add(mul(v.p, b.t), mul(v.q, b.r)), mul(s, add(mul(b.p, v.t), mul(b.q, v.r)))),
 		add(mul(v.q, b.t), mul(s, mul(b.q, v.t))),
 		add(mul(v.r, b.t), mul(b.r, v.t)),
-		mul(v.t, b.t),
+		mul(v.t, b.t), v.of,
 	}
 }
 
 func (v value) times(b value) value {
 	return value{
 		add(mul(v.p, b.q), mul(v.q, b.p)), mul(v.q, b.q),
-		add(mul(v.r, b.t), mul(v.t, b.r)), mul(v.t, b.t),
+		add(mul(v.r, b.t), mul(v.t, b.r)), mul(v.t, b.t), v.of + b.of,
 	}
 }
 
-func (v value) inverse() value { return value{v.r, v.t, v.p, v.q} }
+func (v value) inverse() value { return value{v.r, v.t, v.p, v.q, v.of} }
 
 // eval works a side: × and ÷ before + and −, from left to right.
 func (s Side) eval() (value, error) {
@@ -207,6 +281,8 @@ func (s Side) eval() (value, error) {
 		switch {
 		case sum == nil:
 			sum = &product
+		case sum.of != product.of:
+			return value{}, unlike(sum.of, product.of)
 		case op == '+':
 			*sum = sum.plus(product, 1)
 		default:
@@ -229,6 +305,15 @@ func (s Side) product(i int) (value, int, error) {
 				return v, i, say.Refuse("by-zero")
 			}
 			w = w.inverse()
+			switch {
+			case w.of == v.of:
+				v.of, w.of = plainly, plainly
+			case w.of != plainly:
+				return v, i, unlike(v.of, w.of)
+			}
+		}
+		if v.of != plainly && w.of != plainly {
+			return v, i, unlike(v.of, w.of)
 		}
 		v = v.times(w)
 	}
@@ -236,8 +321,18 @@ func (s Side) product(i int) (value, int, error) {
 }
 
 func (t Term) value() value {
-	if t.Unknown {
-		return unknown
+	v := unknown
+	switch {
+	case t.Form != nil:
+		total, _ := t.Form.Total() // it was read
+		return plain(ratOf(total))
+	case !t.Unknown:
+		v = plain(ratOf(t.Number.Number))
 	}
-	return plain(t.Number.Number)
+	if t.Word == "" {
+		return v
+	}
+	v = v.times(plain(t.unit.size))
+	v.of = t.unit.of
+	return v
 }

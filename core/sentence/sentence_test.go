@@ -44,6 +44,39 @@ func TestSentencesAreJudged(t *testing.T) {
 		{"3 - ? = 5", "claimed", "", "No number here makes it true."},
 		{"0 × ? = 5", "claimed", "", "No number here makes it true."},
 		{"? > 5", "claimed", "", "Many numbers make it true."},
+		{"450 cm = 4.5 m", "true", "", "True."},
+		{"450cm = 4.6m", "false", "", "450 cm is 4.5 m, and 4.6 m is 4.6 m."},
+		{"3 kg − 250 g = 2750 g", "true", "", "True."},
+		{"2 l > 1999 ml", "true", "", "True."},
+		{"90 min = 1.5 h", "true", "", "True."},
+		{"3 × 25 cm = 75 cm", "true", "", "True."},
+		{"75 cm ÷ 25 cm = 3", "true", "", "True."},
+		{"75 cm ÷ 3 = 0.25 m", "true", "", "True."},
+		{"? cm = 4.5 m", "open", "450", "450 makes it true."},
+		{"6 thousands ÷ 3 = 2 thousands", "true", "", "True."},
+		{"3 tens 6 ones = 36", "true", "", "True."},
+		{"14 tens = 1 hundred 4 tens", "true", "", "True."},
+		{"1 ten = 1", "false", "", "1 ten is 10, and 1 is 1."},
+		{"? tens = 60", "open", "6", "6 makes it true."},
+		{"34 tenths = 3.4", "true", "", "True."},
+		{"85 ÷ 4 = 21 r 1", "true", "", "True."},
+		{"21 R 1 = 85 : 4", "true", "", "True."},
+		{"85 ÷ 4 = 21r1", "true", "", "True."},
+		{"85 ÷ 4 = 20 remainder 5", "false", "", "With 5 left over, 4 more can go. Less than 4 is left over."},
+		{"85 ÷ 4 = 21 r 2", "false", "", "21 × 4 and 2 more is 86, not 85."},
+		{"85 ÷ 4 = 21 r ?", "open", "1", "1 makes it true."},
+		{"85 ÷ 4 = ? r 1", "open", "21", "21 makes it true."},
+		{"85 ÷ ? = 21 r 1", "open", "4", "4 makes it true."},
+		{"? ÷ 4 = 21 r 1", "open", "85", "85 makes it true."},
+		{"85 ÷ 4 = ? r 2", "claimed", "", "No number here makes it true."},
+		{"85 ÷ ? = 0 r 1", "claimed", "", "No number here makes it true."},
+		{"84 ÷ 4 = 21 r 0", "true", "", "True."},
+		{"3.98 ≈ 4", "true", "", "True."},
+		{"146 + 87 ≈ 200", "true", "", "True."},
+		{"48 + 33 ≈ 50 + 30 = 80", "true", "", "True."},
+		{"27 ≈ 100", "false", "", "27 is 27, and 100 is 100. These are not near each other."},
+		{"0 ≈ 1", "false", "", "0 is 0, and 1 is 1. These are not near each other."},
+		{"0.34 ≈ 0.3", "true", "", "True."},
 		{"3 = 4 = ?", "false", "", "No number here makes it true."},
 		{"3 + ? = 8 = 9", "false", "", "No number here makes it true."},
 	} {
@@ -140,4 +173,22 @@ func FuzzJudge(f *testing.F) {
 		require.Equal(t, v.Text, again.Text)
 		require.Equal(t, v.State, again.State)
 	})
+}
+
+func TestWhatDoesNotMeasureTheSameIsRefused(t *testing.T) {
+	for text, says := range map[string]string{
+		"3 m = 3 kg":           "Here are m and g. They do not measure the same.",
+		"3 m + 2 kg = 5 m":     "Here are m and g. They do not measure the same.",
+		"3 m × 2 m = 6 m":      "Here m is multiplied by m. Multiply by a number alone.",
+		"450 cm = 4.5":         "One side is in m, and the other has no unit. Write the unit too.",
+		"6 ÷ 2 m = 3 m":        "One side is in m, and the other has no unit. Write the unit too.",
+		"3 + 4 = 7 r 1":        "A remainder stands beside a quotient, like 85 ÷ 4 = 21 r 1.",
+		"85 ÷ 4 < 21 r 2":      "A remainder stands beside a quotient, like 85 ÷ 4 = 21 r 1.",
+		"85 ÷ 4 = 21 r 1 = 22": "A remainder stands beside a quotient, like 85 ÷ 4 = 21 r 1.",
+		"3 bulbs = 3":          `"bulbs" is not a place.`,
+	} {
+		_, err := sentence.Judge(text)
+		require.Error(t, err, text)
+		assert.Contains(t, err.Error(), strings.TrimSuffix(says, "."), text)
+	}
 }

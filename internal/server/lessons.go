@@ -34,22 +34,38 @@ func (s *Server) list(c *gin.Context) {
 }
 
 // create imports a lesson file under an id of its own.
-func (s *Server) create(c *gin.Context) { s.keepNew(c, NewID()) }
+func (s *Server) create(c *gin.Context) { s.keepNew(c, NewID(), s.store.Create) }
 
 // put makes a lesson under the id that the device gave it: a new lesson, a file, or a
 // copy of unsent work. The same again does nothing.
-func (s *Server) put(c *gin.Context) {
-	id := c.Param("id")
+func (s *Server) put(c *gin.Context) { s.putAs(c, c.Param("id"), s.store.Create) }
+
+// putShowing keeps a showing of a lesson under the id that the device gave it.
+func (s *Server) putShowing(c *gin.Context) {
+	s.putAs(c, c.Param("showing"), func(l lesson.Lesson) (int, error) { return s.store.CreateShowing(c.Param("id"), l) })
+}
+
+// showings lists those of a lesson.
+func (s *Server) showings(c *gin.Context) {
+	list, err := s.store.Showings(c.Param("id"))
+	if err != nil {
+		s.storeError(c, 0, err)
+		return
+	}
+	c.JSON(http.StatusOK, gin.H{"showings": list})
+}
+
+func (s *Server) putAs(c *gin.Context, id string, keep func(lesson.Lesson) (int, error)) {
 	if len(id) < 8 || len(id) > 64 || strings.ContainsFunc(id, func(r rune) bool { return !isIDLetter(r) }) {
 		fail(c, http.StatusBadRequest, "id", "id: a lesson's id has 8 to 64 letters from a to z, digits or hyphens.")
 		return
 	}
-	s.keepNew(c, id)
+	s.keepNew(c, id, keep)
 }
 
 func isIDLetter(r rune) bool { return r >= 'a' && r <= 'z' || r >= '0' && r <= '9' || r == '-' }
 
-func (s *Server) keepNew(c *gin.Context, id string) {
+func (s *Server) keepNew(c *gin.Context, id string, keep func(lesson.Lesson) (int, error)) {
 	raw, ok := body(c, maxImport)
 	if !ok {
 		return
@@ -66,7 +82,7 @@ func (s *Server) keepNew(c *gin.Context, id string) {
 		return
 	}
 	l.ID = id
-	rev, err := s.store.Create(l)
+	rev, err := keep(l)
 	if err != nil {
 		s.storeError(c, rev, err)
 		return

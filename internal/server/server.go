@@ -113,6 +113,8 @@ func (s *Server) Handler() http.Handler {
 	known.POST("/lessons/:id/hold", s.hold)
 	known.DELETE("/lessons/:id", s.delete)
 	known.POST("/lessons/:id/restore", s.restore)
+	known.GET("/lessons/:id/showings", s.showings)
+	known.PUT("/lessons/:id/showings/:showing", s.putShowing)
 	r.NoRoute(s.static)
 	return r
 }

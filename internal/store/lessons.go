@@ -38,7 +38,7 @@ func (s *Store) List(deleted bool) ([]Line, error) {
 	}
 	lines := []Line{}
 	q := s.read.Model(&Row{}).Select("id", "title", "objective", "scenes", "rev", "updated_at",
-		"deleted_at").Order("updated_at DESC, id")
+		"deleted_at").Where("showing_of = ''").Order("updated_at DESC, id")
 	if deleted {
 		q = q.Unscoped().Where("deleted_at IS NOT NULL")
 	}
@@ -89,6 +89,34 @@ func (s *Store) Create(l lesson.Lesson) (rev int, err error) {
 
 // CreateAll keeps new lessons, all of them or none. The last revision comes back.
 func (s *Store) CreateAll(list []lesson.Lesson) (rev int, err error) {
+	return s.create(list, "")
+}
+
+// CreateShowing keeps a showing of a lesson, as Create keeps a lesson. Of two that a device
+// made without the network, the showing may come before its lesson.
+func (s *Store) CreateShowing(of string, l lesson.Lesson) (rev int, err error) {
+	return s.create([]lesson.Lesson{l}, of)
+}
+
+// Showing is one presenting of a lesson that was kept.
+type Showing struct {
+	ID        string    `json:"id"`
+	CreatedAt time.Time `json:"createdAt"`
+	UpdatedAt time.Time `json:"updatedAt"`
+}
+
+// Showings are those of a lesson, the last begun first.
+func (s *Store) Showings(of string) ([]Showing, error) {
+	if !s.Has(of) {
+		return nil, ErrNotFound
+	}
+	list := []Showing{}
+	err := s.read.Model(&Row{}).Select("id", "created_at", "updated_at").Where("showing_of = ?", of).
+		Order("created_at DESC, id").Scan(&list).Error
+	return list, err
+}
+
+func (s *Store) create(list []lesson.Lesson, showingOf string) (rev int, err error) {
 	fresh := map[string]lesson.Lesson{}
 	err = s.write.Transaction(func(tx *gorm.DB) error {
 		for _, l := range list {
@@ -99,17 +127,17 @@ func (s *Store) CreateAll(list []lesson.Lesson) (rev int, err error) {
 			sum := sha256.Sum256(doc)
 			made := hex.EncodeToString(sum[:])
 			var there []Row
-			if err := tx.Unscoped().Select("rev", "made").Where("id = ?", l.ID).Limit(1).Find(&there).Error; err != nil {
+			if err := tx.Unscoped().Select("rev", "made", "showing_of").Where("id = ?", l.ID).Limit(1).Find(&there).Error; err != nil {
 				return err
 			}
 			if len(there) > 0 {
-				if rev = there[0].Rev; there[0].Made != made {
+				if rev = there[0].Rev; there[0].Made != made || there[0].ShowingOf != showingOf {
 					return ErrOther
 				}
 				continue
 			}
 			rev = 1
-			row := Row{ID: l.ID, Title: l.Title, Objective: l.Objective, Scenes: len(l.Scenes), Rev: 1, Made: made,
+			row := Row{ID: l.ID, Title: l.Title, Objective: l.Objective, Scenes: len(l.Scenes), Rev: 1, Made: made, ShowingOf: showingOf,
 				CreatedAt: s.now(), UpdatedAt: s.now()}
 			if err := errors.Join(tx.Create(&row).Error, tx.Create(&Document{l.ID, 1, doc}).Error); err != nil {
 				return err

@@ -129,11 +129,16 @@ func connect(path, how string, conns int) (*gorm.DB, error) {
 	return db, pool.Ping()
 }
 
-// sweep removes lessons deleted long ago, and operations too old to be sent
-// again.
+// sweep removes lessons deleted long ago with their showings, and operations too old to
+// be sent again.
 func (s *Store) sweep() error {
 	before := s.now().Add(-KeepDeleted)
 	return s.write.Transaction(func(tx *gorm.DB) error {
+		lost := tx.Unscoped().Model(&Row{}).Select("id").Where("deleted_at < ?", before)
+		err := tx.Unscoped().Model(&Row{}).Where("showing_of IN (?)", lost).Update("deleted_at", before.Add(-time.Second)).Error
+		if err != nil {
+			return err
+		}
 		gone := tx.Unscoped().Model(&Row{}).Select("id").Where("deleted_at < ?", before)
 		folded := tx.Model(&Document{}).Select("rev").Where("documents.lesson_id = operations.lesson_id")
 		return errors.Join(

@@ -190,3 +190,41 @@ func mustJSON(t testing.TB, value any) []byte {
 	require.NoError(t, err)
 	return body
 }
+
+func TestAShowingIsFoundWithItsLessonAndGoesWithIt(t *testing.T) {
+	s, _ := open(t)
+	_, err := s.CreateShowing("x", sample(t, "monday"))
+	require.NoError(t, err, "a device may send it before its lesson")
+	_, err = s.Showings("x")
+	require.ErrorIs(t, err, store.ErrNotFound)
+	_, err = s.Create(sample(t, "x"))
+	require.NoError(t, err)
+	for _, id := range []string{"tuesday", "monday"} {
+		rev, err := s.CreateShowing("x", sample(t, id))
+		require.NoError(t, err, "the same again does nothing")
+		assert.Equal(t, 1, rev)
+	}
+	_, err = s.Create(sample(t, "monday"))
+	require.ErrorIs(t, err, store.ErrOther, "a showing's id is no lesson's")
+	_, err = s.Save("monday", store.Save{Operation: "one", Base: 1, Edits: place("1 ten")})
+	require.NoError(t, err)
+	assert.Equal(t, "163", total(t, s, "monday"))
+	assert.Equal(t, "153", total(t, s, "x"), "the lesson is as it was prepared")
+
+	lines, err := s.List(false)
+	require.NoError(t, err)
+	require.Len(t, lines, 1, "the shelf has the lesson alone")
+	shown, err := s.Showings("x")
+	require.NoError(t, err)
+	require.Len(t, shown, 2)
+	assert.False(t, shown[0].CreatedAt.IsZero())
+	require.NoError(t, s.Delete("tuesday"))
+	shown, err = s.Showings("x")
+	require.NoError(t, err)
+	require.Len(t, shown, 1)
+	assert.Equal(t, "monday", shown[0].ID)
+
+	require.NoError(t, s.Delete("x"))
+	_, err = s.Showings("x")
+	assert.ErrorIs(t, err, store.ErrNotFound)
+}

@@ -18,7 +18,9 @@ type Row struct {
 	Rev       int
 	// Made is a digest of what the lesson was made from, so that making it again
 	// under the same id is known to be the same act.
-	Made      string
+	Made string
+	// ShowingOf is the lesson that this is a showing of; empty for a lesson of the shelf.
+	ShowingOf string
 	CreatedAt time.Time
 	UpdatedAt time.Time
 	DeletedAt gorm.DeletedAt `gorm:"index"`
@@ -86,6 +88,13 @@ var migrations = []*gormigrate.Migration{
 	// What the school has set for all its lessons.
 	{ID: "2026-11-26-settings", Migrate: func(tx *gorm.DB) error {
 		return run(tx, "CREATE TABLE `settings` (`name` text,`value` blob,`updated_at` datetime,PRIMARY KEY (`name`))")
+	}},
+	// A showing is kept like a lesson, and is found with the lesson that was shown.
+	{ID: "2026-11-27-showings", Migrate: func(tx *gorm.DB) error {
+		return run(tx,
+			"ALTER TABLE `lessons` ADD COLUMN `showing_of` text NOT NULL DEFAULT ''",
+			"CREATE INDEX `idx_lessons_showing_of` ON `lessons`(`showing_of`)",
+		)
 	}},
 }
 

@@ -21,9 +21,9 @@ import { openWays, WayBar } from '../stage/WayBar';
 import type { DialogName } from './Dialogs';
 import { fetchDialogs, OpenDialog } from './OpenDialog';
 import { addSet, Prompt } from './Prompt';
-import { act, addBoard, change, dropScratch, edit, setPresenting, show } from '../state/acts';
+import { act, addBoard, change, dropScratch, edit, setPresenting } from '../state/acts';
 import { notify, sentence, useLesson } from '../state/lesson';
-import { claim, closeLesson, openLesson } from '../state/session';
+import { claim, closeLesson, endShowing, openLesson } from '../state/session';
 import { Stem } from './Stem';
 import { names } from '../shell/names';
 import css from './BenchPage.module.css';
@@ -41,10 +41,9 @@ export function BenchPage() {
   useEffect(() => {
     setPresenting(false);
     // Coming back from presenting, the lesson stands where it was left.
-    const { id: open, status: was, frame } = useLesson.getState();
-    if (open === id && was === 'open') {
-      if (frame.scene) show(frame.scene, frame.step, frame.phase);
-    } else void openLesson(id);
+    const { id: open, status: was } = useLesson.getState();
+    if (open === id && was === 'open') endShowing();
+    else void openLesson(id);
   }, [id]);
   useEffect(() => {
     if (status === 'open') fetchDialogs();
@@ -264,6 +263,7 @@ function MoreMenu({ disabled, onDialog }: { disabled: boolean; onDialog: (d: Dia
     { key: 'builds', label: 'All builds of a number', onClick: () => onDialog('builds') },
     { key: 'acts', label: 'Slow way and fast way', onClick: () => onDialog('acts') },
     { key: 'compare', label: 'Compare the two models', disabled: models.length < 2, onClick: compare },
+    { key: 'showings', label: 'Showings of this lesson', onClick: () => onDialog('showings') },
     { key: 'words', label: 'Words of the class', onClick: () => onDialog('about') },
   ];
   return (

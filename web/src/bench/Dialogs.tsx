@@ -5,6 +5,7 @@ import { ActsDialog } from './ActsDialog';
 import { BuildsDialog } from './BuildsDialog';
 import { ChanceDialog } from './ChanceDialog';
 import { ExampleDialog } from './ExampleDialog';
+import { ShowingsDialog } from './ShowingsDialog';
 import { StepDialog } from './StepDialog';
 
 const dialogs = {
@@ -14,6 +15,7 @@ const dialogs = {
   builds: BuildsDialog,
   acts: ActsDialog,
   step: StepDialog,
+  showings: ShowingsDialog,
 };
 
 export type DialogName = keyof typeof dialogs;

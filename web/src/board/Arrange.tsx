@@ -13,8 +13,8 @@ interface Props {
   model: DrawnModel;
   index: number;
   alone: boolean;
-  zoom: number;
-  setZoom: (zoom: number) => void;
+  zoom?: number | undefined;
+  setZoom?: ((zoom: number) => void) | undefined;
 }
 
 /** The same number as a sketch: linked blocks, drawn. */
@@ -24,12 +24,21 @@ function sketchBeside(index: number, at: number) {
   else act({ kind: 'removeModel', model: at });
 }
 
-export function Arrange({ model, index, alone, zoom, setZoom }: Props) {
+const zooms = (zoom: number, setZoom: (zoom: number) => void): Word[] => [
+  { label: 'Larger', off: zoom >= LARGEST, run: () => setZoom(Math.min(LARGEST, zoom * 1.5)) },
+  { label: 'Smaller', off: zoom <= SMALLEST, run: () => setZoom(Math.max(SMALLEST, zoom / 1.5)) },
+  { label: 'Fit to the board', off: zoom === 1, run: () => setZoom(1) },
+];
+
+export function Arrange({ model, index, alone, zoom = 1, setZoom }: Props) {
   const models = useLesson((s) => s.models);
   const [title, setTitle] = useState<string>();
   const make = acting(index);
   const share = model.width || 100;
-  const beside = model.readouts.filter((r) => r.beside).map((r) => r.id);
+  const beside = model.readouts.filter((r) => r.beside && !model.held.includes(r.id)).map((r) => r.id);
+  const { countsShown, held } = model;
+  const hold = (counts: typeof countsShown, readouts = held) =>
+    make('holdBack', { ...(counts && { counts }), readouts });
   const links: Word[] = model.linked
     ? [{ label: 'Unlink', run: () => make('unlink') }]
     : models.flatMap((m, i) =>
@@ -74,17 +83,26 @@ export function Arrange({ model, index, alone, zoom, setZoom }: Props) {
             off: models.length === 4,
             run: () => sketchBeside(index, models.length),
           },
-          { label: 'Larger', off: zoom >= LARGEST, run: () => setZoom(Math.min(LARGEST, zoom * 1.5)) },
-          { label: 'Smaller', off: zoom <= SMALLEST, run: () => setZoom(Math.max(SMALLEST, zoom / 1.5)) },
-          { label: 'Fit to the board', off: zoom === 1, run: () => setZoom(1) },
+          ...(setZoom ? zooms(zoom, setZoom) : []),
           ...places,
+          'line',
+          { label: 'Counts shown', on: !countsShown, run: () => hold(undefined) },
+          { label: 'Counts when I reveal them', on: countsShown === 'reveal', run: () => hold('reveal') },
+          { label: 'No counts', on: countsShown === 'never', run: () => hold('never') },
+          'line',
+          ...model.readouts.slice(0, 6).map((r) => ({
+            label: `${r.label} when I reveal it`,
+            on: held.includes(r.id),
+            run: () =>
+              hold(countsShown, held.includes(r.id) ? held.filter((id) => id !== r.id) : [...held, r.id]),
+          })),
           'line',
           ...model.readouts.slice(0, 6).map((r) => ({
             label: `${r.label} on the board`,
-            on: r.beside,
+            on: beside.includes(r.id),
             run: () =>
               make('beside', {
-                readouts: r.beside ? beside.filter((id) => id !== r.id) : [...beside, r.id],
+                readouts: beside.includes(r.id) ? beside.filter((id) => id !== r.id) : [...beside, r.id],
               }),
           })),
         ]}

@@ -2,10 +2,11 @@
 // moved and resized. A tap shows what is under one; a quick look shows all of
 // it for a moment.
 import { Button } from 'antd';
-import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { CoverView } from '../core/core';
 import { act } from '../state/acts';
 import { type DrawnModel } from '../state/lesson';
+import { lengths, setGlanceSeconds, useGlanceSeconds } from './glance';
 import { Menu } from '../shell/later';
 import { names } from '../shell/names';
 import css from './Covers.module.css';
@@ -152,23 +153,15 @@ export function CoverMenu({ model, index }: { model: DrawnModel; index: number }
   );
 }
 
-/** How long a quick look lasts, in seconds. */
-const lengths = [0.5, 1, 2, 5];
-
-/** Shows what is covered for a moment. The read-outs stay silent. */
-export function QuickLook({ looking, setLooking }: { looking: boolean; setLooking: (on: boolean) => void }) {
-  const [seconds, setSeconds] = useState(1);
-  useEffect(() => {
-    if (!looking) return;
-    const timer = setTimeout(() => setLooking(false), seconds * 1000);
-    return () => clearTimeout(timer);
-  }, [looking, seconds, setLooking]);
+/** A look at what is covered, and how long it lasts. The read-outs stay silent. */
+export function QuickLook({ looking, look }: { looking: boolean; look: () => void }) {
+  const seconds = useGlanceSeconds();
   return (
     <span className={cx('quick-look')}>
-      <Button disabled={looking} onClick={() => setLooking(true)}>
+      <Button disabled={looking} onClick={look}>
         Quick look
       </Button>
-      <Menu items={lengths.map((s) => ({ key: s, label: `${s} s`, onClick: () => setSeconds(s) }))}>
+      <Menu items={lengths.map((s) => ({ key: s, label: `${s} s`, onClick: () => setGlanceSeconds(s) }))}>
         <Button aria-label={`A quick look lasts ${seconds} seconds`}>{seconds} s</Button>
       </Menu>
     </span>

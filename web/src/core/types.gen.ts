@@ -162,7 +162,8 @@ export type Move =
   | MoveOnBoardKeep
   | MoveOnBoardAllWays
   | MoveOnBoardDropKept
-  | MoveOnBoardBeside;
+  | MoveOnBoardBeside
+  | MoveOnBoardHoldBack;
 /**
  * Pieces as drawn: [id, look, x, y, w, h, part, marks] in model units, and the text on it, if any.
  */
@@ -467,6 +468,18 @@ export interface Calls {
     answer: Update;
   };
   /**
+   * Makes a worked example anew with other numbers.
+   */
+  otherNumbers: {
+    arg: {
+      handle: number;
+      scene: string;
+      typed?: string;
+      seed?: number;
+    };
+    answer: Update;
+  };
+  /**
    * Adds worked examples like one, each a step harder.
    */
   addSet: {
@@ -507,6 +520,59 @@ export interface Calls {
       handle: number;
     };
     answer: Frame;
+  };
+  /**
+   * Opens a showing of the lesson: what is done by hand there leaves the lesson as it was prepared.
+   */
+  beginShowing: {
+    arg: {
+      handle: number;
+      id: string;
+      lesson?: unknown;
+    };
+    answer: Opened;
+  };
+  /**
+   * Brings a scene of a showing back to how it was prepared.
+   */
+  startAgain: {
+    arg: {
+      handle: number;
+      other: number;
+      scene: string;
+    };
+    answer: Update;
+  };
+  /**
+   * Keeps a scene of a showing in the lesson.
+   */
+  keepInLesson: {
+    arg: {
+      handle: number;
+      other: number;
+      scene: string;
+    };
+    answer: Update;
+  };
+  /**
+   * Adds the lines of a showing's record to the lesson's.
+   */
+  keepRecord: {
+    arg: {
+      handle: number;
+      other: number;
+      scene: string;
+    };
+    answer: Update;
+  };
+  /**
+   * Shows the next thing that is held back on a free board.
+   */
+  reveal: {
+    arg: {
+      handle: number;
+    };
+    answer: Update;
   };
   /**
    * Makes every further move on the free board a move of a new example.
@@ -636,6 +702,16 @@ export interface Calls {
       text: string;
     };
     answer: Verdict;
+  };
+  /**
+   * Which digits of lines stayed, and which changed.
+   */
+  stayed: {
+    arg: {
+      handle: number;
+      lines: string[];
+    };
+    answer: Lit;
   };
   /**
    * The first two models with the sign between them.
@@ -3560,6 +3636,26 @@ export interface MoveOnBoardBeside {
    */
   readouts: string[];
 }
+/**
+ * Choose what waits until it is revealed: the counts, and read-outs beside the model.
+ */
+export interface MoveOnBoardHoldBack {
+  kind: 'holdBack';
+  /**
+   * Which model of the board, the first when left out.
+   */
+  model?: number;
+  /**
+   * When the counts over columns and beside rows stand there: on reveal or never; always when left out.
+   */
+  counts?: 'reveal' | 'never';
+  /**
+   * Ids of the read-outs that stand beside the model once they are revealed, in their order.
+   *
+   * @maxItems 4
+   */
+  readouts: string[];
+}
 export interface Write {
   /**
    * A number sentence, a cell of the written method, a table row, a bond or a text.
@@ -3748,6 +3844,8 @@ export interface Frame {
   scratch: boolean;
   canUndo: boolean;
   canRedo: boolean;
+  secrets: number;
+  offers: string[];
   board: BoardView;
   prompt: StepLine;
   written?: Written;
@@ -3783,6 +3881,8 @@ export interface ModelView {
   zones: ZoneView[];
   decor: Decor[];
   covers: CoverView[];
+  countsShown?: 'reveal' | 'never';
+  held: string[];
   readouts: ReadOut[];
   kept: KeptView[];
   pieces: Pieces;
@@ -3928,6 +4028,8 @@ export interface Delta {
   scratch: boolean;
   canUndo: boolean;
   canRedo: boolean;
+  secrets: number;
+  offers: string[];
   became: Became[];
   beats: BoardView[];
   announce: string;
@@ -3954,6 +4056,8 @@ export interface ModelDelta {
   zones: ZoneView[];
   decor: Decor[];
   covers: CoverView[];
+  countsShown?: 'reveal' | 'never';
+  held: string[];
   readouts: ReadOut[];
   kept: KeptView[];
   changed: Pieces;
@@ -4120,6 +4224,14 @@ export interface Verdict {
   arrow?: string;
   model?: string;
   fits: boolean;
+}
+export interface Lit {
+  lines: Part[][];
+  said: string;
+}
+export interface Part {
+  text: string;
+  mark?: 'stayed' | 'changed';
 }
 export interface TextArgs {
   text: string;

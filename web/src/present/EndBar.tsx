@@ -7,13 +7,14 @@ import css from './EndBar.module.css';
 
 const cx = names(css);
 
-export function EndBar({ quit }: { quit: () => void }) {
+export function EndBar({ toRecord, quit }: { toRecord: () => void; quit: () => void }) {
   const first = useLesson((s) => s.outline.scenes[0]?.id);
   return (
     <div className={cx('end-bar')} role="status">
       <span>This is the end of the lesson.</span>
       <Button onClick={() => first && show(first, 0)}>Begin again</Button>
-      <Button onClick={quit}>To the record</Button>
+      <Button onClick={toRecord}>To the record</Button>
+      <Button onClick={quit}>Quit</Button>
     </div>
   );
 }

@@ -1,21 +1,63 @@
-// The foot while presenting: how far the class has come, and the teacher's buttons.
-import type { ReactNode } from 'react';
-import { WordMenu } from '../board/controls';
+// The foot while presenting: how far the class has come, the three presses of a lesson, and
+// one place for the rest. It leaves the stage to the class when the pointer rests.
+import { Button } from 'antd';
+import { useEffect, useState, type ReactNode } from 'react';
 import { show } from '../state/acts';
 import { useLesson } from '../state/lesson';
+import { reveal } from '../state/walk';
 import { Flower } from '../shell/Mark';
 import { names } from '../shell/names';
 import css from './Foot.module.css';
 
 const cx = names(css);
 
-export function Foot({ children }: { children: ReactNode }) {
+interface Props {
+  forward: () => void;
+  backward: () => void;
+  /** The place for the rest. */
+  children: ReactNode;
+}
+
+export function Foot({ forward, backward, children }: Props) {
+  const resting = useRest();
+  const waits = useLesson((s) => s.frame.open || s.frame.secrets > 0);
   return (
-    <footer className={cx('foot')}>
+    <footer className={cx(resting ? 'foot resting' : 'foot')}>
       <Progress />
+      <Button onClick={backward}>Back</Button>
+      <Button onClick={reveal} disabled={!waits}>
+        Reveal
+      </Button>
+      <Button type="primary" onClick={forward} data-focus="">
+        Next
+      </Button>
       {children}
     </footer>
   );
+}
+
+/** How long nobody moves a pointer or presses a key before the foot gives way, in milliseconds. */
+const REST_MS = 5000;
+
+function useRest(): boolean {
+  const [resting, setResting] = useState(false);
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout>;
+    const wake = () => {
+      clearTimeout(timer);
+      setResting(false);
+      timer = setTimeout(() => setResting(true), REST_MS);
+    };
+    wake();
+    addEventListener('pointermove', wake);
+    addEventListener('pointerdown', wake);
+    return () => {
+      clearTimeout(timer);
+      removeEventListener('pointermove', wake);
+      removeEventListener('pointerdown', wake);
+    };
+  }, []);
+  return resting;
 }
 
 /** Ten petals, and a dot for each step. */
@@ -43,34 +85,5 @@ function Progress() {
         ))}
       </ol>
     </>
-  );
-}
-
-interface PlayProps {
-  pace: number;
-  setPace: (seconds: number) => void;
-  theirs: number;
-  setTheirs: (steps: number) => void;
-}
-
-/** How the example goes on, and which of its last steps are the class's. */
-export function PlayMenu({ pace, setPace, theirs, setTheirs }: PlayProps) {
-  return (
-    <WordMenu
-      label="Play"
-      words={[
-        ...[4, 7, 12].map((s) => ({
-          label: `By itself, every ${s} seconds`,
-          on: pace === s,
-          run: () => setPace(s),
-        })),
-        { label: 'By hand', on: pace === 0, run: () => setPace(0) },
-        'line',
-        { label: 'Your turn: the last step', on: theirs === 1, run: () => setTheirs(1) },
-        { label: 'Your turn: the last two', on: theirs === 2, run: () => setTheirs(2) },
-        { label: 'Your turn: all steps', on: theirs === 500, run: () => setTheirs(500) },
-        { label: 'No turns', on: theirs === 0, run: () => setTheirs(0) },
-      ]}
-    />
   );
 }

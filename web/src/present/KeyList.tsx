@@ -1,28 +1,30 @@
 // The keys while presenting, as a list to look at.
 import { Dialog } from '../shell/later';
 import { names } from '../shell/names';
+import type { Deeds } from './More';
 import css from './KeyList.module.css';
 
 const cx = names(css);
 
-const keys = [
+/** The presses of a lesson; a clicker has them too. */
+const presses = [
   ['→, Space, Page Down', 'Next'],
   ['←, Page Up', 'Back'],
-  ['R', 'Reveal the answer'],
-  ['B', 'Blank the board, and back'],
-  ['F', 'Full screen'],
-  ['W', 'Written work, shown or not'],
-  ['L', 'All in full light, or what the step looks at'],
-  ['Home', 'To the start of the scene'],
-  ['Esc', 'Quit, where it stands'],
-  ['?', 'This list'],
+  ['R', 'Reveal the answer, or what is held back'],
 ] as const;
 
-export function KeyList({ open, close }: { open: boolean; close: () => void }) {
+interface Props {
+  open: boolean;
+  close: () => void;
+  groups: Deeds[];
+}
+
+export function KeyList({ open, close, groups }: Props) {
+  const others = groups.flatMap((g) => g.deeds).flatMap((d) => (d.key ? [[d.key, d.word] as const] : []));
   return (
     <Dialog title="Keys while presenting" open={open} onCancel={close} footer={null}>
       <dl className={cx('keys')}>
-        {keys.map(([key, what]) => (
+        {[...presses, ...others].map(([key, what]) => (
           <div key={key}>
             <dt>{key}</dt>
             <dd>{what}</dd>

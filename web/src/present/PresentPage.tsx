@@ -1,8 +1,8 @@
 // Presenting gives all to the board: one prompt line, the written work if wanted, ten
-// petals for progress.
-import { Button } from 'antd';
+// petals for progress. What is done by hand is written to a showing of the lesson.
 import { useCallback, useEffect, useRef, useState, type CSSProperties } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { glance } from '../board/glance';
 import { takePen } from '../ink/pen';
 import { PenBar } from '../ink/PenBar';
 import { fetchOpened } from '../shell/later';
@@ -16,93 +16,148 @@ import { openWays, WayBar } from '../stage/WayBar';
 import { setPresenting, show } from '../state/acts';
 import { useLesson } from '../state/lesson';
 import { finishBeats } from '../state/motion';
-import { openLesson } from '../state/session';
+import { beginShowing, openLesson } from '../state/session';
 import { reveal } from '../state/walk';
 import { Cue } from './Cue';
-import { Foot, PlayMenu } from './Foot';
+import { coverAll, nextCounts } from './deeds';
 import { EndBar } from './EndBar';
+import { Foot } from './Foot';
+import { HandStrip } from './HandStrip';
 import { KeyList } from './KeyList';
 import { usePresentingKeys } from './keys';
+import { More, type Deeds } from './More';
+import { NumbersBar } from './NumbersBar';
 import css from './PresentPage.module.css';
+import { RecordSide } from './RecordSide';
 import { ScratchBar } from './ScratchBar';
+import { clearRecord, keepBoard, keepRecord, startAgain } from './showing';
 import { usePlay } from './usePlay';
 import { useSteps } from './useSteps';
 import { WrittenSide } from './WrittenSide';
 
 const cx = names(css);
 
+/** What is seen beside the board, or in which light: each on or off. */
+const seenAtFirst = {
+  blank: false,
+  listed: false,
+  written: true,
+  all: false,
+  hand: false,
+  numbers: false,
+  record: false,
+};
+
 export function PresentPage() {
   const { id = '' } = useParams();
   const status = usePresented(id);
   const frame = useLesson((s) => s.frame);
   const scene = useLesson((s) => s.outline.scenes.find((x) => x.id === s.frame.scene));
+  const showing = useLesson((s) => s.showing);
   const { forward, backward, offered, keep, putAway, ended } = useSteps();
   const { pace, setPace } = usePlay(forward);
   const quit = useQuit(id);
   useAddress(id);
-  const [blank, setBlank] = useState(false);
-  const [listed, setListed] = useState(false);
-  const [written, setWritten] = useState(true);
-  /** Whether all stands in full light, not only what the step looks at. */
-  const [all, setAll] = useState(false);
+  const [seen, setSeen] = useState(seenAtFirst);
   /** How many of the last steps the class says by itself. */
   const [theirs, setTheirs] = useState(0);
 
+  const turn = (what: keyof typeof seenAtFirst) => () => setSeen((x) => ({ ...x, [what]: !x[what] }));
+  const free = frame.steps === 0;
+  const made = scene?.method !== undefined;
+  const groups: Deeds[] = [
+    {
+      title: 'With the class',
+      deeds: [
+        { word: 'Build and change by hand', key: 'H', run: turn('hand'), on: seen.hand, off: !free },
+        { word: 'Draw', run: () => takePen('pen') },
+        { word: 'Count aloud', run: () => countAloud(0) },
+        { word: 'A child’s way', run: openWays },
+        { word: 'Other numbers', key: 'N', run: turn('numbers'), on: seen.numbers, off: !made },
+      ],
+    },
+    {
+      title: 'Hidden and seen',
+      deeds: [
+        { word: 'Cover all, or show it', key: 'V', run: coverAll, off: !free },
+        { word: 'Look for two seconds', key: 'Q', run: glance, off: !free },
+        { word: 'Counts: on, held, off', key: 'C', run: nextCounts, off: !free },
+        { word: 'Our record', key: 'M', run: turn('record'), on: seen.record },
+        { word: 'Written work', key: 'W', run: turn('written'), on: seen.written },
+        { word: 'All in full light', key: 'L', run: turn('all'), on: seen.all },
+      ],
+    },
+    {
+      title: 'Going on',
+      deeds: [
+        { word: 'To the start', key: 'Home', run: () => scene && show(scene.id, 0) },
+        { word: 'Blank the board', key: 'B', run: turn('blank') },
+        { word: 'Full screen', key: 'F', run: toggleFullScreen },
+        { word: 'Keys', key: '?', run: turn('listed') },
+        { word: 'Quit', key: 'Esc', run: quit },
+      ],
+    },
+    {
+      title: 'This showing',
+      deeds: [
+        { word: 'Start this board again', run: startAgain, off: !showing },
+        { word: 'Clear the record', run: clearRecord, off: !showing },
+        { word: 'Keep this board in the lesson', run: keepBoard, off: !showing },
+        { word: 'Keep the record in the lesson', run: keepRecord, off: !showing },
+      ],
+    },
+  ];
+  const byKey = Object.fromEntries(
+    groups.flatMap((g) => g.deeds).flatMap((d) => (d.key && !d.off ? [[keyOf(d.key), d.run]] : [])),
+  );
   usePresentingKeys({
+    ...byKey,
     ArrowRight: forward,
     PageDown: forward,
     ' ': forward,
     ArrowLeft: backward,
     PageUp: backward,
     r: reveal,
-    b: () => setBlank((x) => !x),
-    f: toggleFullScreen,
-    w: () => setWritten((x) => !x),
-    Home: () => scene && show(scene.id, 0),
-    Escape: quit,
-    l: () => setAll((x) => !x),
-    '?': () => setListed(true),
+    Escape: seen.numbers ? turn('numbers') : seen.hand ? turn('hand') : quit,
   });
 
   if (status !== 'open' || !scene) return <main className={cx('present')} aria-busy="true" />;
-  if (blank) return <Blank showAgain={() => setBlank(false)} />;
+  if (seen.blank) return <Blank showAgain={turn('blank')} />;
   const yourTurn = theirs > 0 && frame.open && frame.step >= frame.steps - theirs;
   return (
     <main className={cx('present')}>
       <h1 className="sr-only">{scene.title}</h1>
       <Cue title={scene.title} yourTurn={yourTurn} />
-      <Composed written={written} all={all} />
+      <div className={cx('middle')}>
+        <Composed written={seen.written} all={seen.all} building={free && seen.hand} />
+        {seen.record && <RecordSide />}
+      </div>
       {frame.scratch && <ScratchBar offered={offered} keep={keep} putAway={putAway} />}
-      {ended && <EndBar quit={quit} />}
-      <PenBar />
-      <CountBar />
-      <WayBar />
-      <Foot>
-        <Button onClick={backward}>Back</Button>
-        <Button onClick={reveal} disabled={!frame.open}>
-          Reveal
-        </Button>
-        <Button type="primary" onClick={forward} data-focus="">
-          Next
-        </Button>
-        <Button onClick={toggleFullScreen}>Full screen</Button>
-        <PlayMenu pace={pace} setPace={setPace} theirs={theirs} setTheirs={setTheirs} />
-        <Button onClick={() => takePen('pen')}>Draw</Button>
-        <Button onClick={() => countAloud(0)}>Count</Button>
-        <Button onClick={openWays}>Ways</Button>
-        <Button onClick={() => setListed(true)}>Keys</Button>
-        <Button onClick={quit}>Quit</Button>
+      {ended && <EndBar toRecord={() => setSeen((x) => ({ ...x, record: true }))} quit={quit} />}
+      <div>
+        <PenBar />
+        <CountBar />
+        <WayBar />
+        {seen.numbers && made && <NumbersBar close={turn('numbers')} />}
+        {seen.hand && free && <HandStrip />}
+      </div>
+      <Foot forward={forward} backward={backward}>
+        <More groups={groups} pace={pace} setPace={setPace} theirs={theirs} setTheirs={setTheirs} />
       </Foot>
-      <KeyList open={listed} close={() => setListed(false)} />
+      <KeyList open={seen.listed} close={turn('listed')} groups={groups} />
       <Notices />
     </main>
   );
 }
 
+/** A key as the browser names it. */
+const keyOf = (shown: string) =>
+  shown === 'Esc' ? 'Escape' : shown.length === 1 ? shown.toLowerCase() : shown;
+
 /** The board and the written work, each where the composition has put it. */
-function Composed({ written, all }: { written: boolean; all: boolean }) {
+function Composed({ written, all, building }: { written: boolean; all: boolean; building: boolean }) {
   const ref = useRef<HTMLDivElement>(null);
-  const composed = useComposition(ref, written);
+  const composed = useComposition(ref, written, building);
   const style = composed && {
     '--unit': composed.unit,
     '--name': `${composed.name}px`,
@@ -121,17 +176,21 @@ function Composed({ written, all }: { written: boolean; all: boolean }) {
   );
 }
 
-/** Opens the lesson to be presented, or goes on with the one that is open. */
+/** Opens the lesson to be presented, or goes on with the one that is open; then its showing. */
 function usePresented(id: string) {
   const status = useLesson((s) => s.status);
+  const [params] = useSearchParams();
+  const wanted = useRef(params.get('showing') ?? undefined);
   useEffect(() => {
     if (status === 'open') fetchOpened();
   }, [status]);
   useEffect(() => {
     setPresenting(true);
     const { id: open, status: was, frame: at } = useLesson.getState();
-    if (open === id && was === 'open') show(at.scene, at.step, at.phase);
-    else void openLesson(id);
+    if (open === id && was === 'open') {
+      show(at.scene, at.step, at.phase);
+      void beginShowing(wanted.current);
+    } else void openLesson(id, wanted.current);
     return () => setPresenting(false);
   }, [id]);
   return status;

@@ -8,7 +8,7 @@ export type KeyActs = Record<string, () => void>;
 
 const own = 'input, textarea, [contenteditable], .ant-modal, .ant-dropdown, .ant-popover, [role=menu]';
 const open =
-  '.ant-dropdown:not(.ant-dropdown-hidden), .ant-popover:not(.ant-popover-hidden), .ant-modal:not(.ant-zoom-leave)';
+  '.ant-dropdown:not(.ant-dropdown-hidden), .ant-popover:not(.ant-popover-hidden):not(.ant-zoom-big-leave), .ant-modal:not(.ant-zoom-leave)';
 
 /** Whether something over the board is open, whose keys these are; a dialog on its way out has none. */
 function isOver(e: KeyboardEvent): boolean {

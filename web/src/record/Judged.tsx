@@ -9,22 +9,30 @@ import css from './Judged.module.css';
 
 const cx = names(css);
 
-const isSentence = (text: string) => /[=<>]/.test(text);
+const isSentence = (text: string) => /[=<>≈]/.test(text);
+
+/** The verdict on a text as it stands; none where there is nothing to judge. */
+export function verdictOf(text: string): Verdict | undefined {
+  const verdict = judged(useLesson.getState().handle, text);
+  return typeof verdict === 'string' ? undefined : verdict;
+}
+
+function judged(handle: number, text: string): Verdict | string | undefined {
+  if (!isSentence(text) || !handle) return undefined;
+  try {
+    return call('judge', { handle, text });
+  } catch (error) {
+    return error instanceof CoreError ? error.message : undefined;
+  }
+}
 
 /** The verdict on a text, or why it is none. Nothing for a text without a sign. */
 export function useVerdict(text: string): Verdict | string | undefined {
   const handle = useLesson((s) => s.handle);
   const notation = useLesson((s) => s.notation);
-  return useMemo(() => {
-    if (!isSentence(text) || !handle) return undefined;
-    try {
-      return call('judge', { handle, text });
-    } catch (error) {
-      return error instanceof CoreError ? error.message : undefined;
-    }
-    // The models may have changed though the text has not.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [text, handle, notation]);
+  // The models may have changed though the text has not.
+  // eslint-disable-next-line react-hooks/exhaustive-deps
+  return useMemo(() => judged(handle, text), [text, handle, notation]);
 }
 
 /** What is said of the sentence that is being typed. */
@@ -45,10 +53,24 @@ export function Judged({ text, put }: { text: string; put: (text: string) => voi
   );
 }
 
-/** The sign of a sentence that is kept: true, not true, or still claimed. */
-export function Standing({ text }: { text: string }) {
+interface StandingProps {
+  text: string;
+  /** Writes the sentence with its unknown filled. */
+  fill: (solved: string) => void;
+}
+
+/** How a sentence that is kept stands: true, not true, or with an unknown that can be filled. */
+export function Standing({ text, fill }: StandingProps) {
   const verdict = useVerdict(text);
   if (!verdict || typeof verdict === 'string') return null;
-  const words = { true: 'true', false: 'not true', open: 'claimed', claimed: 'claimed' }[verdict.state];
-  return <em className={cx(`standing ${verdict.state}`)}>{words}</em>;
+  const { state, solved } = verdict;
+  if (state === 'open' && solved) {
+    return (
+      <Button className={cx('fill')} onClick={() => fill(solved)}>
+        Fill in
+      </Button>
+    );
+  }
+  const words = { true: 'true', false: 'not true', open: 'claimed', claimed: 'claimed' }[state];
+  return <em className={cx(`standing ${state}`)}>{words}</em>;
 }

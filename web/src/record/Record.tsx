@@ -1,12 +1,10 @@
 // The ruled margin: what the model says, the written method, and the lines that
 // are kept across scenes.
-import { Button, Input } from 'antd';
-import { useState } from 'react';
 import { views, type Kind } from '../board/views';
 import { call } from '../core/core';
 import { edit } from '../state/acts';
 import { useLesson, type DrawnModel } from '../state/lesson';
-import { Judged, Standing } from './Judged';
+import { Kept } from './Kept';
 import { Lines } from './Lines';
 import { Written } from './Written';
 import { names } from '../shell/names';
@@ -78,50 +76,5 @@ function FollowsTheHand() {
       <span className={cx('readout-label')}>Written method</span>
       <span className={cx('readout-text')}>{shown ? 'It follows the hand' : 'Show'}</span>
     </button>
-  );
-}
-
-/** Lines that stay when the pieces go and the scene changes. */
-function Kept() {
-  const record = useLesson((s) => s.outline.record);
-  const maths = useLesson((s) => s.outline.words.maths);
-  const [text, setText] = useState('');
-  const put = (lines: typeof record) =>
-    edit((handle) => call('edit', { handle, edit: { kind: 'setRecord', record: lines } }));
-  const add = () => {
-    if (text.trim() && put([...record, { text: text.trim() }])) setText('');
-  };
-  return (
-    <section className={cx('kept')} aria-label="Lines kept">
-      <h3>Our {maths ?? 'maths'}</h3>
-      <ul>
-        {record.map((line, i) => (
-          <li key={i}>
-            <span>
-              {line.text} <Standing text={line.text} />
-            </span>
-            <Button
-              type="text"
-              className={cx('small')}
-              aria-label={`Remove ${line.text}`}
-              onClick={() => put(record.filter((_, j) => j !== i))}
-            >
-              ×
-            </Button>
-          </li>
-        ))}
-      </ul>
-      <Judged text={text} put={setText} />
-      <Input
-        aria-label="Write a line to keep"
-        placeholder="Write a line, or 6 + ? = 9"
-        value={text}
-        onChange={(e) => setText(e.target.value)}
-        onPressEnter={add}
-        maxLength={500}
-        autoComplete="off"
-        spellCheck={false}
-      />
-    </section>
   );
 }

@@ -1,25 +1,23 @@
 // One model on the board: its line of words, its pieces fitted to the room with
 // the copies kept beside them, and the covers over them.
-import { Button, Input, type InputRef } from 'antd';
 import { useDeferredValue, useMemo, useRef, useState } from 'react';
 import { call } from '../core/core';
 import { InkLayer } from '../ink/InkLayer';
 import { BoardNotes, ModelNotes, type Fresh } from '../ink/Notes';
 import { ModelInk } from '../ink/strokes';
-import { act, edit } from '../state/acts';
-import { newId } from '../state/api';
 import { useLesson, type DrawnModel } from '../state/lesson';
-import { Arrange } from '../board/Arrange';
 import { Beside } from '../board/Beside';
-import { CoverMenu, Covers, QuickLook } from '../board/Covers';
+import { Covers, QuickLook } from '../board/Covers';
 import { Edge } from '../board/Edge';
 import { KEPT_GAP, keptSize, useSize } from '../board/geometry';
+import { useGlance } from '../board/glance';
 import { KeptCopies } from '../board/KeptCopies';
 import { usePinch } from '../board/pinch';
 import { SelectionStrip } from '../board/SelectionStrip';
 import { views, type Kind } from '../board/views';
 import { names } from '../shell/names';
 import type { Round } from './compose';
+import { ModelLine } from './ModelLine';
 import type { Composed } from './useComposition';
 import { WayLayer } from './WayLayer';
 import css from './Tile.module.css';
@@ -31,18 +29,20 @@ interface TileProps {
   index: number;
   alone: boolean;
   bare: boolean;
+  /** Whether the controls for building stand at the pieces. */
+  building: boolean;
   /** Where the composition has put it. */
   placed: { scale: number; round: Round } | undefined;
 }
 
-export function Tile({ model, index, alone, bare, placed }: TileProps) {
+export function Tile({ model, index, alone, bare, building, placed }: TileProps) {
   const view = views[model.kind as Kind];
   const room = useRef<HTMLDivElement>(null);
   const size = useSize(room);
   const ink = useLesson((s) => s.frame.ink);
   const [zoom, setZoom] = useState(1);
   const pinch = usePinch(room, zoom, setZoom);
-  const [looking, setLooking] = useState(false);
+  const { looking, look } = useGlance(model);
   // The pieces come first: their line of words follows at once.
   const rest = useDeferredValue(true, false);
   const handle = useLesson((s) => s.handle);
@@ -73,9 +73,9 @@ export function Tile({ model, index, alone, bare, placed }: TileProps) {
     <section className={cx(placed ? 'tile placed' : 'tile')} aria-label={name}>
       {!bare &&
         (rest ? (
-          <TileLine model={model} index={index} alone={alone} zoom={zoom} setZoom={setZoom} />
+          <ModelLine model={model} index={index} alone={alone} zoom={zoom} setZoom={setZoom} />
         ) : (
-          <div className={cx('tile-line')} />
+          <div className={cx('line-room')} />
         ))}
       {model.title && <h2 className={cx('tile-title')}>{model.title}</h2>}
       {model.linked && <span className={cx('link-mark')}>Linked: one number</span>}
@@ -89,9 +89,9 @@ export function Tile({ model, index, alone, bare, placed }: TileProps) {
                 : `${head}px ${end}px ${foot}px ${side}px`,
             }}
           >
-            <KeptCopies model={model} index={index} scale={scale} gap={KEPT_GAP} bare={bare} />
+            <KeptCopies model={model} index={index} scale={scale} gap={KEPT_GAP} bare={!building} />
             <div className={cx('drawing')} style={{ width: model.w * scale, height: model.h * scale }}>
-              <view.Pieces model={seen} index={index} scale={scale} bare={bare} />
+              <view.Pieces model={seen} index={index} scale={scale} bare={!building} />
               <ModelInk model={model} index={index} scale={scale} ink={ink} />
               <ModelNotes model={model} index={index} scale={scale} />
               <WayLayer model={model} index={index} scale={scale} />
@@ -101,58 +101,9 @@ export function Tile({ model, index, alone, bare, placed }: TileProps) {
         )}
         <SelectionStrip model={model} index={index} />
       </div>
-      {covered && <QuickLook looking={looking} setLooking={setLooking} />}
+      {covered && !placed && <QuickLook looking={looking} look={look} />}
       <Beside model={model} />
     </section>
-  );
-}
-
-interface LineProps {
-  model: DrawnModel;
-  index: number;
-  alone: boolean;
-  zoom: number;
-  setZoom: (zoom: number) => void;
-}
-
-/** The model's own line: typed numbers, and its words. */
-function TileLine({ model, index, alone, zoom, setZoom }: LineProps) {
-  const view = views[model.kind as Kind];
-  const [text, setText] = useState('');
-  const input = useRef<InputRef>(null);
-  const build = () => {
-    if (text.trim() === '') return;
-    const { amounts } = call('amounts', { handle: useLesson.getState().handle, text });
-    const built =
-      amounts.length > 1
-        ? edit((handle) => call('buildEach', { handle, model: index, amounts, id: newId() }))
-        : act({ kind: 'build', model: index, amount: text });
-    if (built) {
-      setText('');
-      // On a touch screen the keyboard goes away and the board is seen again.
-      input.current?.blur();
-    }
-  };
-  return (
-    <div className={cx('tile-line')}>
-      <Input
-        ref={input}
-        className={cx('typed')}
-        aria-label={`Type a number for the ${view.title.toLowerCase()}`}
-        placeholder={view.hint}
-        value={text}
-        onChange={(e) => setText(e.target.value)}
-        onPressEnter={build}
-        autoComplete="off"
-        spellCheck={false}
-      />
-      <Button type="primary" onClick={build}>
-        Build
-      </Button>
-      <view.Line model={model} index={index} />
-      <CoverMenu model={model} index={index} />
-      <Arrange model={model} index={index} alone={alone} zoom={zoom} setZoom={setZoom} />
-    </div>
   );
 }
 
@@ -204,6 +155,7 @@ export function Stage({ composed }: { composed?: Composed | undefined }) {
             index={i}
             alone={models.length === 1}
             bare={bare}
+            building={composed ? composed.building : !bare}
             placed={composed?.models[i] && { scale: composed.models[i].scale, round: composed.rounds[i]! }}
           />
           {i < models.length - 1 && !stacked && !composed && (

@@ -1,5 +1,5 @@
 // Where a lesson is stands in the address: scene, steps that are over, and the phase of the
-// next. A reload, a link and the back button come back to it.
+// next, and the showing. A reload, a link and the back button come back to it.
 import { useEffect, useRef } from 'react';
 import { useSearchParams } from 'react-router';
 import { show } from '../state/acts';
@@ -8,6 +8,7 @@ import { useLesson } from '../state/lesson';
 export function useAddress(id: string) {
   const here = useLesson((s) => s.id === id && s.status === 'open');
   const { scene, step, phase } = useLesson((s) => s.frame);
+  const showing = useLesson((s) => s.showing);
   const [params, setParams] = useSearchParams();
   /** The lesson that was opened at its address, which is written from then on. */
   const opened = useRef<string>(undefined);
@@ -17,6 +18,8 @@ export function useAddress(id: string) {
     next.set('step', String(at.step));
     if (at.phase) next.set('phase', at.phase);
     else next.delete('phase');
+    if (showing) next.set('showing', showing);
+    else next.delete('showing');
     if (next.toString() !== params.toString()) setParams(next, { replace: true });
   };
   useEffect(() => {
@@ -33,5 +36,5 @@ export function useAddress(id: string) {
     if (frame.scene !== wanted || frame.step !== steps || frame.phase !== then) show(there.id, steps, then);
     // Written when it changes, and not when it is the address that does.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [here, id, scene, step, phase]);
+  }, [here, id, scene, step, phase, showing]);
 }

@@ -20,6 +20,8 @@ export interface Composed extends Composition {
   name: number;
   twoLines: boolean;
   unit: number;
+  /** Whether the controls for building stand at the pieces. */
+  building: boolean;
 }
 
 /** How the screen stands to one of 1280 × 800, wide or upright; a phone in the hand is nearer. */
@@ -32,7 +34,11 @@ export const screenUnit = () => {
   );
 };
 
-export function useComposition(ref: RefObject<HTMLElement | null>, wantsWork: boolean): Composed | undefined {
+export function useComposition(
+  ref: RefObject<HTMLElement | null>,
+  wantsWork: boolean,
+  building: boolean,
+): Composed | undefined {
   const size = useSize(ref);
   const models = useLesson((s) => s.models);
   const { extents, written, lines, ways, scratch } = useLesson((s) => s.frame);
@@ -40,16 +46,18 @@ export function useComposition(ref: RefObject<HTMLElement | null>, wantsWork: bo
   const fonts = useFonts();
   // A copy that was tried keeps the way in which it was laid.
   const open = scratch ? extents?.slice(0, 1) : extents;
+  const free = useGrown(models);
   const now = useMemo(
-    () => (open?.length ? open : [loose(models)]),
+    () => (open?.length ? open : [free]),
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [extents, scratch, models],
+    [extents, scratch, free],
   );
   // All that composes is in one key: a step that changes none of it changes nothing.
   const key = JSON.stringify([
     now,
     size,
     wantsWork,
+    building,
     written?.places,
     models.map((m) => [m.kind, m.w, m.h, m.title, around(m), columns(m)]),
     ways.map((w) => w.text),
@@ -60,7 +68,7 @@ export function useComposition(ref: RefObject<HTMLElement | null>, wantsWork: bo
     const unit = screenUnit();
     const told = extents?.[0]?.written ?? { lines: lines.map((l) => l.text ?? ''), bonds: 0, table: [] };
     const work = wantsWork ? workSize(written, told, ways, size.w * 0.4) : undefined;
-    return composedOf(now, models, size, work, unit);
+    return composedOf(now, models, size, work, unit, building);
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key, fonts]);
   const laid = extents?.[0];
@@ -85,16 +93,17 @@ function composedOf(
   room: { w: number; h: number },
   work: ReturnType<typeof workSize>,
   unit: number,
+  building: boolean,
 ): Composed {
   const attempt = (name: number, twoLines: boolean) => {
-    const rounds = models.map((m) => roundOf(m, unit, name, twoLines));
+    const rounds = models.map((m) => roundOf(m, unit, name, twoLines, building));
     const asked = { room, extents, round: rounds, work, unit };
     const best = compose(asked);
     // What stands there now, in that way, may have been widened by what was tried.
     const [first] = extents;
     const composed =
       first && sameWay(first, best.way) ? compose({ ...asked, extents: [atLeast(first, models)] }) : best;
-    return { ...composed, rounds, name, twoLines, unit };
+    return { ...composed, rounds, name, twoLines, unit, building };
   };
   // Names stand beside their counts where all have room, else over them.
   const large = attempt(NAME.large * unit, false);
@@ -126,7 +135,7 @@ const columns = (m: DrawnModel) =>
 /** What stands round a model beside its pieces: a title, what is read out of it. */
 const around = (m: DrawnModel) => [m.linked, m.readouts.filter((r) => r.beside).length];
 
-function roundOf(m: DrawnModel, unit: number, name: number, twoLines: boolean): Round {
+function roundOf(m: DrawnModel, unit: number, name: number, twoLines: boolean, building: boolean): Round {
   const view = views[m.kind as Kind];
   const titled = (m.title ? 44 * unit : 0) + (m.linked ? 36 : 0);
   const count = 1.24 * COUNT * unit;
@@ -137,12 +146,36 @@ function roundOf(m: DrawnModel, unit: number, name: number, twoLines: boolean): 
     kind: m.kind,
     under: view.under,
     head: named + titled,
-    side: view.side * unit * 1.15,
-    foot: 8,
+    side: Math.max(view.side * unit * 1.15, building ? view.end / 2 : 0),
+    foot: building ? view.foot : 8,
     below: readOut,
     rim: view.rim,
   };
 }
+
+/**
+ * The extent of a free board: as large as it has been since it was shown, so that it gives way
+ * only to what needs more room.
+ */
+function useGrown(models: DrawnModel[]): Extent {
+  const scene = useLesson((s) => s.frame.scene);
+  const kinds = `${scene} ${models.map((m) => m.kind).join()}`;
+  const [grown, setGrown] = useState({ kinds, extent: loose(models) });
+  const next = loose(models);
+  if (grown.kinds === kinds) next.models = next.models.map((m, i) => larger(m, grown.extent.models[i] ?? m));
+  if (grown.kinds === kinds && JSON.stringify(next) === JSON.stringify(grown.extent)) return grown.extent;
+  setGrown({ kinds, extent: next });
+  return next;
+}
+
+type Part = Extent['models'][number];
+
+const larger = (a: Part, b: Part): Part => ({
+  w: Math.max(a.w, b.w),
+  h: Math.max(a.h, b.h),
+  least: Math.min(a.least, b.least),
+  kept: { w: Math.max(a.kept.w, b.kept.w), h: Math.max(a.kept.h, b.kept.h) },
+});
 
 /** An extent that holds what is there now too, which may have been tried on a copy. */
 function atLeast(e: Extent, models: DrawnModel[]): Extent {
@@ -163,7 +196,7 @@ const loose = (models: DrawnModel[]): Extent => ({
   written: { lines: [], bonds: 0, table: [] },
 });
 
-function looseModel(m: DrawnModel): Extent['models'][number] {
+function looseModel(m: DrawnModel): Part {
   return {
     w: m.w,
     h: m.h,

@@ -32,7 +32,7 @@ export const acting =
     act({ kind, model, ...args[0] } as PageMove);
 
 function blocked() {
-  if (!get().readOnly || get().presenting) return false;
+  if (!get().readOnly || get().presenting || get().showing) return false;
   notify(
     'info',
     get().outline.newer
@@ -106,7 +106,7 @@ function applyDelta(delta: Delta) {
     ...head,
     pieces: merge(before.models[i]?.pieces ?? [], changed, moved, removed),
   }));
-  const { rev, scratch, canUndo, canRedo, capture } = delta;
+  const { rev, scratch, canUndo, canRedo, secrets, offers, capture } = delta;
   set({
     frame: {
       ...before.frame,
@@ -114,6 +114,8 @@ function applyDelta(delta: Delta) {
       scratch,
       canUndo,
       canRedo,
+      secrets,
+      offers,
       capture,
       ...(before.frame.steps === 0 && { written: delta.written }),
       ...delta.overlay,

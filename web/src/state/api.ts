@@ -26,6 +26,13 @@ export interface ShelfLine {
   deletedAt?: string;
 }
 
+/** One presenting of a lesson in which something was done. */
+export interface ShowingLine {
+  id: string;
+  createdAt: string;
+  updatedAt: string;
+}
+
 let firstBuild: string | null = null;
 let newBuild: (() => void) | undefined;
 
@@ -126,6 +133,14 @@ export const api = {
   /** Makes a lesson under an id of this device; the same again does nothing. */
   make: (id: string, lesson: unknown) =>
     request<Made>('PUT', `/lessons/${id}`, JSON.stringify(lesson)).then((r) => made(id, r)),
+  /** Makes a showing of a lesson under an id of this device; the same again does nothing. */
+  makeShowing: (of: string, id: string, lesson: unknown) =>
+    request<Made>('PUT', `/lessons/${of}/showings/${id}`, JSON.stringify(lesson)).then((r) => made(id, r)),
+  showings: (of: string) =>
+    request<{ showings: ShowingLine[] }>('GET', `/lessons/${of}/showings`).then((r) => {
+      if (!Array.isArray(r.showings)) throw notOurs(200);
+      return r.showings;
+    }),
   importFile: (id: string, text: string) =>
     request<Made>('PUT', `/lessons/${id}`, text).then((r) => made(id, r)),
   save: (id: string, save: Save) =>

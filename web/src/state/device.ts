@@ -17,6 +17,8 @@ export interface Pending {
   tab?: string;
   /** A lesson to make under its id, rather than edits. */
   make?: unknown;
+  /** The lesson that what is made is a showing of. */
+  showingOf?: string;
 }
 
 interface Schema extends DBSchema {

@@ -54,6 +54,8 @@ export interface LessonState {
   lit: ReadonlySet<number>;
   readOnly: boolean;
   presenting: boolean;
+  /** The showing that is open; none while the lesson is prepared. */
+  showing: string;
   /** Whether boards are shown on the way to where an act leads. */
   moving: boolean;
   save: SaveState;
@@ -72,6 +74,8 @@ export const emptyFrame: LessonState['frame'] = {
   scratch: false,
   canUndo: false,
   canRedo: false,
+  secrets: 0,
+  offers: [],
   prompt: { say: '', ask: '', answer: '', look: '', moves: 0 },
   lines: [],
   ink: [],
@@ -96,6 +100,7 @@ export const initial: LessonState = {
   lit: new Set(),
   readOnly: false,
   presenting: false,
+  showing: '',
   moving: false,
   save: { unsent: 0, sending: false, kept: true },
   announce: '',

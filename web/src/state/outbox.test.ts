@@ -60,6 +60,13 @@ class Server implements Net {
     this.made.set(id, lesson);
     return { id, title: (lesson as { title: string }).title, rev: 1 };
   };
+
+  /** Which lesson each showing is of. */
+  shown = new Map<string, string>();
+  makeShowing = async (of: string, id: string, lesson: unknown): Promise<Made> => {
+    this.shown.set(id, of);
+    return this.make(id, lesson);
+  };
 }
 
 const edit = (n: number): Edit => ({ kind: 'record', at: 0, record: [{ text: `${n} = ${n}` }] });
@@ -362,4 +369,23 @@ test('an outbox of the time before formats and tabs is sent as it is', async () 
   expect(formats).toEqual([1]);
   expect(server.edits).toEqual([edit(4)]);
   expect(device.rows.size).toBe(0);
+});
+
+test('makes a showing before its first save, and goes on sending it when it is closed', async () => {
+  server.rev = 1;
+  const own = begin('monday-1');
+  own.loaded(0);
+  server.fault = () => new ApiError(0, 'offline', 'The server cannot be reached just now.');
+  own.make({ title: 'Bulbs' }, 'bulbs');
+  own.add([edit(1)]);
+  await flush();
+  expect((await device.of('monday-1')).map((p) => p.showingOf)).toEqual(['bulbs', undefined]);
+  own.outlive(() => ({ title: 'As it was left' }));
+  server.fault = undefined;
+  own.again();
+  await flush();
+  expect(server.shown.get('monday-1')).toBe('bulbs');
+  expect(server.saved).toEqual(['monday-1']);
+  expect(await device.all()).toEqual([]);
+  own.close();
 });

@@ -22,6 +22,7 @@ export interface SaveState {
 export interface Net {
   save(lesson: string, save: Save): Promise<number>;
   make(id: string, lesson: unknown): Promise<Made>;
+  makeShowing(of: string, id: string, lesson: unknown): Promise<Made>;
 }
 
 export interface OutboxOptions {
@@ -54,9 +55,11 @@ export class Outbox {
   private retry: ReturnType<typeof setTimeout> | undefined;
   private closed = false;
   private readonly o: OutboxOptions;
+  private document: () => unknown;
 
   constructor(options: OutboxOptions) {
     this.o = options;
+    this.document = options.document;
     globalThis.addEventListener?.('online', this.again);
     globalThis.addEventListener?.('focus', this.again);
   }
@@ -104,7 +107,17 @@ export class Outbox {
     for (const part of parted(edits)) this.put({ base: this.rev + this.queue.length, edits: part });
   }
 
-  private put(what: Pick<Pending, 'base' | 'edits'>) {
+  /** Makes the document, which is a showing of a lesson, before its first save. */
+  make(document: unknown, showingOf: string) {
+    this.put({ base: 0, edits: [], make: document, showingOf });
+  }
+
+  /** Goes on sending when the document is no longer open; what it was then is given. */
+  outlive(document: () => unknown) {
+    this.document = document;
+  }
+
+  private put(what: Pick<Pending, 'base' | 'edits' | 'make' | 'showingOf'>) {
     const { lesson, tab, format } = this.o;
     const pending: Pending = { lesson, tab, format, operation: newId(), ...what };
     this.queue.push(pending);
@@ -170,7 +183,7 @@ export class Outbox {
     this.why = e.message;
     this.refused = e.ours && forGood.includes(e.status);
     await this.o.device
-      .putDocument(this.o.lesson, this.o.tab, this.o.document())
+      .putDocument(this.o.lesson, this.o.tab, this.document())
       .catch(() => (this.kept = false));
     if (this.closed) return;
     this.retry = setTimeout(() => void this.send(), this.refused ? LONGEST_WAIT_MS : this.wait);
@@ -181,7 +194,7 @@ export class Outbox {
   async keepAsCopy(): Promise<Made> {
     const { net, tab } = this.o;
     const sent = [...this.queue];
-    const copy = await makeCopy(net, sent[0]?.operation ?? newId(), this.o.document());
+    const copy = await makeCopy(net, sent[0]?.operation ?? newId(), this.document());
     // What was done meanwhile is saved on the copy.
     const later = () => this.queue.find((pending) => !sent.includes(pending));
     let { rev } = copy;
@@ -203,7 +216,10 @@ const movedOn = ['stale', 'not-found'];
 const forGood = [400, 413, 422];
 
 async function sendOne(net: Net, pending: Pending, holder: string): Promise<number> {
-  if (pending.make !== undefined) return (await net.make(pending.lesson, pending.make)).rev;
+  if (pending.make !== undefined) {
+    const { lesson, make, showingOf } = pending;
+    return (await (showingOf ? net.makeShowing(showingOf, lesson, make) : net.make(lesson, make))).rev;
+  }
   const { operation, base, edits } = pending;
   return net.save(pending.lesson, { operation, base, edits, format: pending.format ?? 1, holder });
 }

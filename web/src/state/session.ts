@@ -1,19 +1,31 @@
 // Opening and closing a lesson: it is loaded, claimed for this tab and followed; what
 // was left unsent is sent first; after a fault of the module its log is played again.
-import { call, loadCore, onCoreDeath, type Edit } from '../core/core';
+// While presenting, what is done is written to a showing of the lesson beside it.
+import { call, loadCore, onCoreDeath, type Edit, type Update } from '../core/core';
 import { api, ApiError, newId, type Made } from './api';
 import { device, type Pending } from './device';
 import { emptyFrame, get, initial, notify, sentence, set, type Copy } from './lesson';
 import { playFrame, stopBeats } from './motion';
-import { Outbox, sendLeftovers, type Leftovers } from './outbox';
+import { Outbox, sendLeftovers, type Leftovers, type SaveState } from './outbox';
 import { isAlive, tabId } from './tab';
 
-let outbox: Outbox | undefined;
-let events: EventSource | undefined;
-/** The lesson as it was opened, and every edit since: what the module is given after a fault. */
-let log: { lesson: unknown; edits: Edit[] } = { lesson: undefined, edits: [] };
+/** A document that is open in this page, with what is to be sent of it. */
+interface Doc {
+  id: string;
+  handle: number;
+  outbox: Outbox | undefined;
+  /** As it was opened, and every edit since: what the module is given after a fault. */
+  log: { lesson: unknown; edits: Edit[] };
+}
 
-/** From so many edits on the log begins anew with the lesson as it stands. */
+let lesson: Doc | undefined;
+let showing: Doc | undefined;
+let events: EventSource | undefined;
+
+/** The document that acts are written to. */
+const written = () => showing ?? lesson;
+
+/** From so many edits on the log begins anew with the document as it stands. */
 const LONG_LOG = 400;
 
 /** The file form of the edits that this page's core makes. */
@@ -21,24 +33,31 @@ const format = () => call('version', {}).format;
 
 const leftovers: Leftovers = { net: api, device, tab: tabId, alive: isAlive, rebuild };
 
-/** Opens a lesson: sends what was left unsent, loads it, and claims it for this tab. */
-export async function openLesson(id: string) {
+/**
+ * Opens a lesson: sends what was left unsent, loads it, and claims it for this tab. Where it
+ * is to be presented, a showing of it is begun, or the wanted one gone on with.
+ */
+export async function openLesson(id: string, wanted?: string) {
   closeLesson();
   set({ ...initial, id, presenting: get().presenting });
   try {
     const core = loadCore();
     core.catch(() => undefined); // it is told below
-    const { rev, lesson, copy, local } = await fetched(id, core);
+    const { rev, lesson: file, copy, local } = await fetched(id, core);
     await core;
     if (get().id !== id) return;
-    outbox = newOutbox(id);
-    mirror(rev, lesson);
+    const opened: Doc = { id, handle: 0, outbox: undefined, log: { lesson: file, edits: [] } };
+    lesson = opened;
+    opened.outbox = newOutbox(opened, (made) => void reloadAfterConflict(id, made));
+    mirror(rev, file);
+    if (get().presenting) await beginShowing(wanted);
+    if (get().id !== id) return;
     set({ status: 'open', copy });
     if (get().outline.newer) {
       set({ readOnly: true });
       return;
     }
-    outbox.adopt(local);
+    opened.outbox.adopt(local);
     void probe();
     listen(id);
     await claim(false);
@@ -90,16 +109,34 @@ export async function makeLesson(lesson: object): Promise<string> {
   return id;
 }
 
-function newOutbox(id: string) {
+function newOutbox(doc: Doc, conflict: (made: Made) => void) {
   return new Outbox({
-    lesson: id,
+    lesson: doc.id,
     tab: tabId,
     format: format(),
     net: api,
     device,
-    state: (save) => set({ save }),
-    conflict: (made) => void reloadAfterConflict(id, made),
-    document: () => call('document', { handle: get().handle }),
+    state: (save) => tell(doc.id, save),
+    conflict,
+    document: () => call('document', { handle: doc.handle }),
+  });
+}
+
+/** What stands between this tab and the server, by document. */
+const saves = new Map<string, SaveState>();
+
+/** Tells of all documents of this page together. */
+function tell(id: string, save: SaveState) {
+  saves.set(id, save);
+  const all = [...saves.values()];
+  const stuck = all.find((s) => s.why !== undefined);
+  set({
+    save: {
+      unsent: all.reduce((n, s) => n + s.unsent, 0),
+      sending: !stuck && all.some((s) => s.sending),
+      kept: all.every((s) => s.kept),
+      ...(stuck?.why !== undefined && { why: stuck.why, refused: stuck.refused ?? false }),
+    },
   });
 }
 
@@ -113,14 +150,102 @@ async function probe() {
   }
 }
 
-function mirror(rev: number, lesson: unknown) {
-  const old = get().handle;
-  const { handle, outline } = call('open', { lesson });
+function mirror(rev: number, file: unknown) {
+  if (!lesson) return;
+  const old = lesson.handle;
+  const { handle, outline } = call('open', { lesson: file });
   if (old) call('close', { handle: old });
-  outbox?.loaded(rev);
-  log = { lesson, edits: [] };
+  lesson.outbox?.loaded(rev);
+  lesson.handle = handle;
+  lesson.log = { lesson: file, edits: [] };
+  if (showing) return; // the class sees the showing
   set({ handle, outline });
   standAt();
+}
+
+// ---- showings ----
+
+/**
+ * Begins a showing of the open lesson, or goes on with an earlier one. It is made for good
+ * when something is done in it.
+ */
+export async function beginShowing(wanted?: string) {
+  const of = lesson;
+  if (!of || showing || get().outline.newer) return;
+  const kept = wanted ? await earlierShowing(wanted) : undefined;
+  if (lesson !== of || showing) return;
+  const id = kept === 'gone' || !wanted ? newId() : wanted;
+  const was = kept === 'gone' ? undefined : kept;
+  showing = { id, handle: 0, outbox: undefined, log: { lesson: was?.lesson, edits: [] } };
+  openShowing(of, showing);
+  showing.log.lesson ??= call('document', { handle: showing.handle });
+  if (was) outboxOf(of, showing, was);
+  standAt();
+}
+
+function openShowing(of: Doc, doc: Doc) {
+  const { handle, outline } = call('beginShowing', {
+    handle: of.handle,
+    id: doc.id,
+    ...(doc.log.lesson !== undefined && { lesson: doc.log.lesson }),
+  });
+  doc.handle = handle;
+  set({ handle, outline, showing: doc.id });
+}
+
+/** A showing as it was left; none where nothing was done in it, gone where it cannot be had now. */
+async function earlierShowing(id: string): Promise<Fetched | 'gone' | undefined> {
+  try {
+    return await fetched(id, loadCore());
+  } catch (error) {
+    return error instanceof ApiError && error.code === 'not-found' ? undefined : 'gone';
+  }
+}
+
+function outboxOf(of: Doc, doc: Doc, was?: Fetched) {
+  doc.outbox = newOutbox(doc, (made) => {
+    if (showing !== doc) return;
+    leaveShowing();
+    set({ copy: { id: made.id, title: made.title } });
+    void beginShowing(doc.id);
+  });
+  if (was) {
+    doc.outbox.loaded(was.rev);
+    doc.outbox.adopt(was.local);
+  } else doc.outbox.make(doc.log.lesson, of.id);
+}
+
+function leaveShowing() {
+  const doc = showing;
+  if (!doc) return;
+  showing = undefined;
+  if (globalThis.unitbloomCore) {
+    if (doc.outbox && !doc.outbox.idle) {
+      // What could not be sent yet is sent as the showing now stands, while the page is open.
+      const document: unknown = call('document', { handle: doc.handle });
+      doc.outbox.outlive(() => document);
+    } else doc.outbox?.close();
+    call('close', { handle: doc.handle });
+  }
+  set({ showing: '' });
+}
+
+/** Goes from the showing back to the lesson as it is prepared, at the same place where there is one. */
+export function endShowing() {
+  leaveShowing();
+  if (!lesson || !globalThis.unitbloomCore) return;
+  set({ handle: lesson.handle, outline: call('outline', { handle: lesson.handle }) });
+  standAt();
+}
+
+/** The handle of the prepared lesson, while a showing of it is open. */
+export const preparedHandle = () => (showing ? lesson?.handle : undefined);
+
+/** Changes the prepared lesson from a showing of it. */
+export function changePrepared(run: (handle: number, showing: number) => Update) {
+  if (!lesson || !showing) return;
+  const { edits } = run(lesson.handle, showing.handle);
+  keepEdits(lesson, edits);
 }
 
 /** Shows the place where the page was, as far as it is still there. */
@@ -129,39 +254,55 @@ function standAt() {
   const scene = outline.scenes.find((s) => s.id === frame.scene) ?? outline.scenes[0];
   if (!scene) return set({ frame: emptyFrame, models: [], notation: '' });
   const step = Math.min(frame.step, scene.steps.length);
-  playFrame(call('show', { handle, scene: scene.id, step, present: presenting }));
+  const phase = scene.id === frame.scene && step === frame.step ? frame.phase : '';
+  try {
+    playFrame(call('show', { handle, scene: scene.id, step, phase, present: presenting }));
+  } catch {
+    // The step may have lost its phases meanwhile.
+    playFrame(call('show', { handle, scene: scene.id, step, present: presenting }));
+  }
 }
 
 export function closeLesson() {
   stopBeats();
   events?.close();
-  outbox?.close();
-  outbox = undefined;
   events = undefined;
-  const { handle, id, readOnly, presenting } = get();
+  leaveShowing();
+  lesson?.outbox?.close();
+  const { id, readOnly, presenting } = get();
   if (id && !readOnly) release(id);
-  if (handle && globalThis.unitbloomCore) call('close', { handle });
+  if (lesson?.handle && globalThis.unitbloomCore) call('close', { handle: lesson.handle });
+  lesson = undefined;
+  saves.clear();
   set({ ...initial, presenting });
 }
 
 /** Edits of an act: written to the log, kept on the device, sent. */
 export function saveEdits(edits: Edit[]) {
-  if (edits.length === 0 || get().readOnly) return;
-  log.edits.push(...edits);
-  if (log.edits.length > LONG_LOG) log = { lesson: call('document', { handle: get().handle }), edits: [] };
-  outbox?.add(edits);
+  const doc = written();
+  if (!doc || edits.length === 0 || (doc === lesson && get().readOnly)) return;
+  if (lesson && doc === showing && !doc.outbox) outboxOf(lesson, doc);
+  keepEdits(doc, edits);
+}
+
+function keepEdits(doc: Doc, edits: Edit[]) {
+  doc.log.edits.push(...edits);
+  if (doc.log.edits.length > LONG_LOG)
+    doc.log = { lesson: call('document', { handle: doc.handle }), edits: [] };
+  doc.outbox?.add(edits);
 }
 
 /** Tries to send now what is unsent. */
 export function sendAgain() {
-  outbox?.again();
+  lesson?.outbox?.again();
+  showing?.outbox?.again();
 }
 
 /** Keeps unsent work as a lesson of its own, and opens the lesson as the server has it. */
 export async function keepAsCopy() {
   const { id } = get();
   try {
-    const copy = await outbox?.keepAsCopy();
+    const copy = await lesson?.outbox?.keepAsCopy();
     if (copy) await reloadAfterConflict(id, copy);
   } catch (error) {
     notify('refusal', `The copy could not be made now. ${sentence(error)}`);
@@ -212,7 +353,7 @@ globalThis.addEventListener?.('pageshow', (e) => {
 });
 globalThis.addEventListener?.('beforeunload', (e) => {
   // What this device does not keep would be gone.
-  if (outbox?.unkept) e.preventDefault();
+  if (lesson?.outbox?.unkept || showing?.outbox?.unkept) e.preventDefault();
 });
 
 // The module is started again and given the lesson with all that was done since.
@@ -222,10 +363,13 @@ onCoreDeath(() => {
   void (async () => {
     try {
       await loadCore();
-      const { lesson, edits } = log;
-      const { handle, outline } = call('open', { lesson });
-      for (const edit of edits) call('edit', { handle, edit });
-      set({ handle, outline: edits.length > 0 ? call('outline', { handle }) : outline });
+      if (!lesson) return;
+      lesson.handle = call('open', { lesson: lesson.log.lesson }).handle;
+      replay(lesson);
+      if (showing) openShowing(lesson, showing);
+      const shown = written()!;
+      if (showing) replay(showing);
+      set({ handle: shown.handle, outline: call('outline', { handle: shown.handle }) });
       standAt();
       notify('info', 'The core had to start again. The lesson is as it was.');
     } catch (error) {
@@ -233,6 +377,10 @@ onCoreDeath(() => {
     }
   })();
 });
+
+function replay({ handle, log }: Doc) {
+  for (const edit of log.edits) call('edit', { handle, edit });
+}
 
 /** Asks to write on the lesson; with take, from another tab that does. */
 export async function claim(take: boolean) {
@@ -265,11 +413,11 @@ function listen(id: string) {
 
 /** Reads the lesson anew when nothing of this tab's own is on its way. */
 async function catchUp() {
-  const { id } = get();
-  if (!outbox?.idle) return;
-  const { rev, lesson } = await api.get(id).catch(() => ({ rev: -1, lesson: undefined }));
-  if (rev < 0 || get().id !== id || !outbox?.idle || rev === outbox.revision) return;
-  mirror(rev, lesson);
+  const doc = lesson;
+  if (!doc?.outbox?.idle) return;
+  const { rev, lesson: file } = await api.get(doc.id).catch(() => ({ rev: -1, lesson: undefined }));
+  if (rev < 0 || lesson !== doc || !doc.outbox.idle || rev === doc.outbox.revision) return;
+  mirror(rev, file);
 }
 
 /** Sends what closed tabs left unsent of any lesson. The lessons whose work is still only here come back. */

@@ -1,7 +1,7 @@
 // Going through a lesson: the core says where a press leads. The same walk serves
 // preparing and presenting.
 import { call } from '../core/core';
-import { attempt } from './acts';
+import { attempt, edit } from './acts';
 import { get } from './lesson';
 import { finishBeats, playFrame } from './motion';
 
@@ -21,7 +21,11 @@ export function back() {
   });
 }
 
-/** The answer of an open question: one press forward, or two when the pieces move first. */
+/**
+ * The answer of an open question: one press forward, or two when the pieces move first. On a
+ * free board, the next thing that the teacher has held back.
+ */
 export function reveal() {
+  if (get().frame.secrets > 0) edit((handle) => call('reveal', { handle }));
   for (let press = 0; get().frame.open && press < 2; press++) next();
 }

@@ -1,0 +1,137 @@
+// A lesson by hand, given whole while presenting; what is done belongs to the showing.
+import { blocks, counters, expect, more, open, pieces, present, says, settled, test, write } from './teacher';
+
+test('a lesson by hand: build, hold back, cover, look, reveal, write, the next number', async ({ page }) => {
+  await open(page, [blocks({ tens: 1, ones: 3 })]);
+  await present(page);
+  // The strip comes when it is wanted, and a typed number is built at once.
+  await expect(page.getByRole('region', { name: 'By hand' })).toBeHidden();
+  await page.keyboard.press('h');
+  const strip = page.getByRole('region', { name: 'By hand' });
+  await write(strip.getByLabel(/^Type a number/), '36');
+  await page.keyboard.press('Enter');
+  await expect(pieces(page, 'tens')).toHaveCount(3);
+  await page.getByRole('button', { name: 'Add 1 one' }).click();
+  await expect(pieces(page, 'ones')).toHaveCount(7);
+  await page.keyboard.press('Control+z');
+  await expect(pieces(page, 'ones')).toHaveCount(6);
+  // Counts are held back, and all is covered; a look lasts two seconds.
+  const counts = page.locator('.columns_zone-count');
+  await page.keyboard.press('c');
+  await expect(counts).toHaveText(['?', '?']);
+  await page.keyboard.press('v');
+  await expect(page.locator('[data-piece]')).toHaveCount(0);
+  await page.keyboard.press('q');
+  await expect(page.locator('[data-piece]')).toHaveCount(9);
+  await expect(page.locator('[data-piece]')).toHaveCount(0, { timeout: 8000 });
+  // Reveal shows one after another what is held back.
+  await page.keyboard.press('r');
+  await expect(page.locator('[data-piece]')).toHaveCount(9);
+  await expect(counts).toHaveText(['?', '?']);
+  await page.keyboard.press('r');
+  await expect(counts).toHaveText(['3', '6']);
+  await expect(page.getByRole('button', { name: 'Reveal' })).toBeDisabled();
+  // It is written in the record, from what the core offers or by hand.
+  await page.keyboard.press('m');
+  const record = page.getByRole('complementary', { name: 'Record' });
+  await record.getByRole('button', { name: 'Write 3 tens 6 ones = 36' }).click();
+  await write(record.getByLabel('Write a line to keep'), '36 = 30 + ?');
+  await page.keyboard.press('Enter');
+  await record.getByRole('button', { name: 'Fill in' }).click();
+  await expect(record.getByRole('button', { name: 'Change 36 = 30 + 6' })).toBeVisible();
+  // The next number loses the pieces alone, and is a new question.
+  await write(strip.getByLabel(/^Type a number/), '58');
+  await page.keyboard.press('Enter');
+  await expect(pieces(page, 'tens')).toHaveCount(5);
+  await expect(counts).toHaveText(['?', '?']);
+  await expect(record.getByRole('listitem')).toHaveCount(2);
+});
+
+test('another class finds the lesson as it was prepared; a showing can be shown again and kept', async ({
+  page,
+}) => {
+  await open(page, [blocks({ tens: 1, ones: 3 })]);
+  await present(page);
+  await page.keyboard.press('h');
+  await write(page.getByLabel(/^Type a number/), '28');
+  await page.keyboard.press('Enter');
+  await expect(pieces(page, 'ones')).toHaveCount(8);
+  const link = page.url();
+  // A reload goes on with the showing, once it has come to the server.
+  await page.waitForTimeout(500);
+  await page.reload();
+  await expect(pieces(page, 'ones')).toHaveCount(8);
+  expect(page.url()).toBe(link);
+  await page.keyboard.press('Escape');
+  await expect(says(page, 'numeral')).toHaveText('13');
+
+  await present(page);
+  await expect(pieces(page, 'ones')).toHaveCount(3);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Showings of this lesson' }).click();
+  await expect(page.getByRole('button', { name: 'Show again' })).toHaveCount(1);
+  await page.getByRole('button', { name: 'Show again' }).click();
+  await expect(pieces(page, 'ones')).toHaveCount(8);
+  await more(page, 'Keep this board in the lesson');
+  await expect(page.getByText('The board is kept in the lesson.')).toBeVisible();
+  await more(page, 'Start this board again');
+  await expect(pieces(page, 'ones')).toHaveCount(8);
+  await page.keyboard.press('Escape');
+  await expect(says(page, 'numeral')).toHaveText('28');
+  await page.waitForTimeout(500);
+  await page.reload();
+  await expect(says(page, 'numeral')).toHaveText('28');
+});
+
+test('one key changes the numbers of an example and keeps its method', async ({ page }) => {
+  await open(page, []);
+  await page.getByRole('button', { name: 'A worked example' }).click();
+  await write(page.getByRole('dialog').getByRole('textbox').first(), '146 + 87');
+  await page.keyboard.press('Enter');
+  await present(page);
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('n');
+  const bar = page.getByRole('form', { name: 'Other numbers' });
+  await expect(bar.getByRole('textbox')).toBeFocused();
+  await page.keyboard.type('97 +');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toBeVisible();
+  await write(bar.getByRole('textbox'), '97 + 5');
+  await page.keyboard.press('Enter');
+  await expect(bar).toBeHidden();
+  await expect(page.locator('.Cue_cue')).toHaveText('97 + 5');
+  for (let n = 0; n < 30; n++) await page.keyboard.press('ArrowRight');
+  await settled(page);
+  await expect(page.getByText('97 + 5 = 102').first()).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByText('146 + 87', { exact: true }).first()).toBeVisible();
+});
+
+test('what stayed and what changed is lit by place, and told when it is asked', async ({ page }) => {
+  await open(page, [counters(6)]);
+  const line = page.getByLabel('Write a line to keep');
+  for (const text of ['46 − 10 = 36', '36 − 10 = 26', '3 + 4 = 7 + 2 = 9']) {
+    await write(line, text);
+    await page.keyboard.press('Enter');
+  }
+  // A chain that is false is not kept: its arrows are offered.
+  await expect(page.getByRole('alert')).toContainText('Write it with arrows');
+  await page.getByRole('button', { name: 'Write it with arrows', exact: true }).click();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'What stayed, what changed?' }).click();
+  await expect(page.locator('.Kept_changed')).toHaveText(['4', '3', '3', '2']);
+  await expect(page.getByText('The ones stayed.')).toBeHidden();
+  await page.getByRole('button', { name: 'Tell what was noticed' }).click();
+  await expect(page.getByText('The ones stayed. The tens went down by 1.')).toBeVisible();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  // Lines are put in another order and taken out, each by itself.
+  await page.getByRole('button', { name: 'Change 36 − 10 = 26' }).click();
+  await page.getByRole('button', { name: 'One line up' }).click();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  const lines = page.getByRole('region', { name: 'Lines kept' }).getByRole('listitem');
+  await expect(lines.first()).toContainText('36 − 10 = 26');
+  await page.getByRole('button', { name: 'Change 36 − 10 = 26' }).click();
+  await page.getByRole('button', { name: 'Remove 36 − 10 = 26' }).click();
+  await expect(lines).toHaveCount(1);
+});

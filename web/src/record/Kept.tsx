@@ -1,0 +1,222 @@
+// Lines that stay when the pieces go and the scene changes: written, taken over from what is
+// shown, edited, put in order, filled later, and looked at for what stayed and what changed.
+import { Button, Input } from 'antd';
+import { useState, type KeyboardEvent } from 'react';
+import { call, type Lit } from '../core/core';
+import { edit } from '../state/acts';
+import { notify, sentence, useLesson } from '../state/lesson';
+import { names } from '../shell/names';
+import { Judged, Standing, verdictOf } from './Judged';
+import css from './Kept.module.css';
+
+const cx = names(css);
+
+type Line = ReturnType<typeof useLesson.getState>['outline']['record'][number];
+
+const put = (record: Line[]) =>
+  edit((handle) => call('edit', { handle, edit: { kind: 'setRecord', record } }));
+
+/** Whether a line can be kept: a chain that is false cannot, and its arrows are offered. */
+function canBeKept(text: string): boolean {
+  const verdict = verdictOf(text);
+  if (!verdict || verdict.state !== 'false' || !verdict.arrow) return true;
+  notify('refusal', `${verdict.said} Each = says that both sides are worth the same. Write it with arrows.`);
+  return false;
+}
+
+export function Kept() {
+  const record = useLesson((s) => s.outline.record);
+  const scenes = useLesson((s) => s.outline.scenes);
+  const maths = useLesson((s) => s.outline.words.maths);
+  const scene = useLesson((s) => s.frame.scene);
+  const offers = useLesson((s) => s.frame.offers);
+  const [text, setText] = useState('');
+  const [editing, setEditing] = useState<number>();
+  const [chosen, setChosen] = useState<number[]>();
+  const keep = (line: string) => put([...record, { text: line, scene }]);
+  const add = () => {
+    const line = text.trim();
+    if (line && canBeKept(line) && keep(line)) setText('');
+  };
+  const lit = chosen && litOf(chosen.flatMap((i) => record[i]?.text ?? []));
+  return (
+    <section className={cx('kept')} aria-label="Lines kept">
+      <h3>Our {maths ?? 'maths'}</h3>
+      <ol>
+        {record.map((line, i) => (
+          <li key={i}>
+            {headed(record, i) && (
+              <h4>{scenes.find((s) => s.id === line.scene)?.title ?? 'From another board'}</h4>
+            )}
+            {editing === i ? (
+              <Editing record={record} at={i} go={setEditing} />
+            ) : chosen ? (
+              <label className={cx('choice')}>
+                <input
+                  type="checkbox"
+                  checked={chosen.includes(i)}
+                  onChange={() =>
+                    setChosen(
+                      chosen.includes(i)
+                        ? chosen.filter((x) => x !== i)
+                        : [...chosen, i].sort((a, b) => a - b),
+                    )
+                  }
+                />
+                <LitLine text={line.text} parts={lit?.lines[chosen.indexOf(i)]} />
+              </label>
+            ) : (
+              <div className={cx('line')}>
+                <button type="button" aria-label={`Change ${line.text}`} onClick={() => setEditing(i)}>
+                  {line.text}
+                </button>
+                <Standing text={line.text} fill={(solved) => put(changed(record, i, solved))} />
+              </div>
+            )}
+          </li>
+        ))}
+      </ol>
+      {record.length > 1 && (
+        <Button
+          aria-pressed={chosen !== undefined}
+          onClick={() => setChosen(chosen ? undefined : record.map((_, i) => i).slice(-3))}
+        >
+          {chosen ? 'Done' : 'What stayed, what changed?'}
+        </Button>
+      )}
+      {chosen && <Noticed key={chosen.join()} lit={lit} />}
+      {offers.map((line) => (
+        <Button key={line} className={cx('offer')} aria-label={`Write ${line}`} onClick={() => keep(line)}>
+          + {line}
+        </Button>
+      ))}
+      <Judged text={text} put={setText} />
+      <Input
+        aria-label="Write a line to keep"
+        placeholder="Write a line, or 6 + ? = 9"
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+        onPressEnter={add}
+        maxLength={500}
+        autoComplete="off"
+        spellCheck={false}
+      />
+    </section>
+  );
+}
+
+/** Whether a line begins those of its scene, where the record is of several. */
+function headed(record: Line[], i: number): boolean {
+  const own = record[i]?.scene ?? '';
+  const several = record.some((line) => (line.scene ?? '') !== (record[0]?.scene ?? ''));
+  return several && own !== '' && own !== record[i - 1]?.scene;
+}
+
+const changed = (record: Line[], at: number, text: string) =>
+  record.map((line, i) => (i === at ? { ...line, text } : line));
+
+interface EditingProps {
+  record: Line[];
+  at: number;
+  /** Goes to edit another line, or none. */
+  go: (line: number | undefined) => void;
+}
+
+/** One line in the hand: its text, its place, and whether it stays. */
+function Editing({ record, at, go }: EditingProps) {
+  const [text, setText] = useState(record[at]?.text ?? '');
+  const done = () => {
+    const line = text.trim();
+    if (line === record[at]?.text) return go(undefined);
+    if (line && canBeKept(line) && put(changed(record, at, line))) go(undefined);
+  };
+  const move = (to: number) => {
+    const next = changed(record, at, text.trim() || record[at]!.text);
+    next.splice(to, 0, ...next.splice(at, 1));
+    if (put(next)) go(to);
+  };
+  const onKeyDown = (e: KeyboardEvent) => {
+    if (e.key === 'Escape') go(undefined);
+    else if (e.altKey && e.key === 'ArrowUp' && at > 0) move(at - 1);
+    else if (e.altKey && e.key === 'ArrowDown' && at < record.length - 1) move(at + 1);
+    else return;
+    e.preventDefault();
+    e.stopPropagation();
+  };
+  return (
+    <div className={cx('editing')}>
+      <Input
+        aria-label="The line"
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+        onPressEnter={done}
+        onKeyDown={onKeyDown}
+        onFocus={(e) => {
+          const unknown = /[?_□]/.exec(e.target.value);
+          if (unknown) e.target.setSelectionRange(unknown.index, unknown.index + 1);
+        }}
+        maxLength={500}
+        autoComplete="off"
+        spellCheck={false}
+        autoFocus
+      />
+      <Button aria-label="One line up" disabled={at === 0} onClick={() => move(at - 1)}>
+        ↑
+      </Button>
+      <Button aria-label="One line down" disabled={at === record.length - 1} onClick={() => move(at + 1)}>
+        ↓
+      </Button>
+      <Button
+        aria-label={`Remove ${record[at]?.text ?? ''}`}
+        onClick={() => {
+          put(record.filter((_, i) => i !== at));
+          go(undefined);
+        }}
+      >
+        ×
+      </Button>
+      <Button type="primary" onClick={done}>
+        Done
+      </Button>
+    </div>
+  );
+}
+
+/** What the core tells of the chosen lines; why it cannot; nothing for fewer than two. */
+function litOf(lines: string[]): (Lit & { why?: string }) | undefined {
+  if (lines.length < 2) return undefined;
+  try {
+    return call('stayed', { handle: useLesson.getState().handle, lines });
+  } catch (error) {
+    return { lines: [], said: '', why: sentence(error) };
+  }
+}
+
+function LitLine({ text, parts }: { text: string; parts: Lit['lines'][number] | undefined }) {
+  if (!parts) return <span>{text}</span>;
+  return (
+    <span aria-label={text}>
+      {parts.map((p, i) => (
+        <span key={i} className={cx(p.mark ?? '')}>
+          {p.text}
+        </span>
+      ))}
+    </span>
+  );
+}
+
+/** What there is to be noticed, held back until the class has looked. */
+function Noticed({ lit }: { lit: ReturnType<typeof litOf> }) {
+  const [told, setTold] = useState(false);
+  if (!lit) return <p className={cx('noticed')}>Choose two lines or more.</p>;
+  if (lit.why) return <p className={cx('noticed')}>{lit.why}</p>;
+  return told ? (
+    <p className={cx('noticed')} role="status">
+      {lit.said}
+    </p>
+  ) : (
+    <Button type="primary" onClick={() => setTold(true)}>
+      Tell what was noticed
+    </Button>
+  );
+}
