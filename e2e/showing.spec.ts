@@ -135,3 +135,38 @@ test('what stayed and what changed is lit by place, and told when it is asked', 
   await page.getByRole('button', { name: 'Remove 36 − 10 = 26' }).click();
   await expect(lines).toHaveCount(1);
 });
+
+test('a lesson opens with its objective and its words, each met, told and said together', async ({
+  page,
+}) => {
+  await open(page, [blocks({ tens: 1, ones: 3 })]);
+  await page.getByRole('button', { name: 'New board' }).click();
+  await page.getByRole('menuitem', { name: 'Objective and words' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('button', { name: 'Remainder', exact: true }).click();
+  await write(dialog.getByLabel('The word'), 'tray');
+  await write(dialog.getByLabel(/^What it means/), 'A tray holds a hundred bulbs.');
+  await write(dialog.getByLabel(/^The number/), '100');
+  await dialog.getByRole('button', { name: 'Add 3 pages' }).click();
+  await expect(dialog).toBeHidden();
+  await present(page);
+  await expect(page.getByRole('list', { name: 'Words of this lesson' }).getByRole('listitem')).toHaveText([
+    'Remainder',
+    'tray',
+  ]);
+  const cue = page.getByRole('region', { name: 'Prompt' });
+  await page.keyboard.press('ArrowRight');
+  await expect(cue).toHaveText('Remainder');
+  await expect(page.locator('[data-piece]')).toHaveCount(14);
+  await page.keyboard.press('ArrowRight');
+  await expect(cue).toContainText('The remainder is left over');
+  await expect(cue).not.toContainText('Say it with me.');
+  await page.keyboard.press('ArrowRight');
+  await expect(cue).toContainText('Say it with me.');
+  await page.keyboard.press('ArrowRight');
+  await expect(cue).toHaveText('tray');
+  // The model of a card is live.
+  await page.getByRole('button', { name: 'hundreds' }).click();
+  await page.getByRole('toolbar').getByRole('button', { name: 'Unbundle into tens' }).click();
+  await expect(pieces(page, 'tens')).toHaveCount(10);
+});

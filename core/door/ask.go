@@ -218,7 +218,7 @@ func (s *session) offers(sc lesson.Scene, b board.Board) []string {
 	case s.scratch != nil:
 	case sc.Made != nil && s.step == len(sc.Steps) && sc.Made.Problem != sc.Made.Answer:
 		texts = append(texts, sc.Made.Problem+" = "+sc.Made.Answer)
-	case len(sc.Steps) == 0 && !b.IsCovered(0) && len(s.secrets(sc, b)) == 0:
+	case len(sc.Steps) == 0 && sc.Page.Shows() && !b.IsCovered(0) && len(s.secrets(sc, b)) == 0:
 		m := b.Models[0]
 		texts = append(texts, m.InPlay().String()+" = "+board.Total(m).String())
 	}

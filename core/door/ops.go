@@ -41,6 +41,8 @@ func init() {
 		on("editStep", "Changes the words of a step, or takes it out.", editStep),
 		on("reshape", "Splits a step, joins it to the next, or moves it.", reshape),
 		on("addBoard", "Adds a free board.", addBoard),
+		on("words", "The word cards that come with the product.", listWords),
+		on("addPages", "Adds pages that are no boards: the objective, word cards, paper.", addPages),
 		on("methods", "The methods of worked examples.", listMethods),
 		on("preview", "A worked example in words, before it is added.", preview),
 		on("addExample", "Adds a worked example.", addExample),

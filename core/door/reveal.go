@@ -32,7 +32,7 @@ type secret struct {
 // model its covers, its counts, its read-outs. A cover comes off; what it hid can be counted
 // before its count is told.
 func (s *session) secrets(sc lesson.Scene, b board.Board) []secret {
-	if len(sc.Steps) > 0 || !s.present {
+	if len(sc.Steps) > 0 || !s.present || !sc.Page.Shows() {
 		return nil
 	}
 	var out []secret

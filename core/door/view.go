@@ -10,6 +10,7 @@ import (
 	"unitbloom/core/lesson"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
+	"unitbloom/core/word"
 )
 
 // Outline is the lesson as the stem and the shelf show it, in the class's
@@ -34,6 +35,8 @@ type SceneLine struct {
 	Marks   string     `json:"marks"`
 	Method  string     `json:"method,omitempty"`
 	Problem string     `json:"problem,omitempty"`
+	// Page is what the scene is, when it is not a board alone.
+	Page lesson.Page `json:"page,omitempty" jsonschema:"enum=objective,enum=word,enum=blank"`
 }
 
 // StepLine is one step of the outline. Misfit says why a step no longer fits.
@@ -56,7 +59,8 @@ func (s *session) outline() Outline {
 		o.Record = []lesson.Entry{}
 	}
 	for _, sc := range s.doc.Scenes {
-		line := SceneLine{ID: sc.ID, Title: s.titleOf(sc), Steps: []StepLine{}, Show: orNone(sc.Show), Marks: sc.Marks}
+		line := SceneLine{ID: sc.ID, Title: s.titleOf(sc), Steps: []StepLine{}, Show: orNone(sc.Show), Marks: sc.Marks,
+			Page: sc.Page}
 		if sc.Made != nil {
 			line.Method, line.Problem = sc.Made.Method, s.doc.Words.Spell(sc.Made.Problem)
 		}
@@ -73,6 +77,9 @@ func (s *session) outline() Outline {
 func (s *session) titleOf(sc lesson.Scene) string {
 	if sc.Made != nil && sc.Title == sc.Made.Problem {
 		return s.doc.Words.Spell(sc.Title)
+	}
+	if title := word.Title(sc, s.doc.Words); title != "" {
+		return title
 	}
 	return sc.Title
 }

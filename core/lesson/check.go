@@ -166,7 +166,7 @@ func (l Lesson) Faults() []form.Fault {
 // faults are those of a scene in a lesson of some minor.
 func (s *Scene) faults(faults *faultList, path string, minor int) {
 	faults.unknown(path, s.extra, minor)
-	faults.limits(path, plainSceneHead{s.ID, s.Title, s.Show, s.Marks, s.Made})
+	faults.limits(path, plainSceneHead{s.ID, s.Title, s.Show, s.Marks, s.Made, s.Page})
 	faults.unknownNames(path+".start", s.Start.Unknown(), minor)
 	faults.limits(path+".ink", s.Ink)
 	faults.limits(path+".notes", s.Notes)
@@ -191,6 +191,7 @@ type plainSceneHead struct {
 	Show  []string `json:"show,omitempty"`
 	Marks string   `json:"marks,omitempty" jsonschema:"enum=above,enum=below"`
 	Made  *Made    `json:"made,omitempty"`
+	Page  Page     `json:"page,omitempty" jsonschema:"enum=objective,enum=word,enum=blank"`
 }
 
 func (s *Step) faults(faults *faultList, path string, minor int) {

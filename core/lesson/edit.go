@@ -54,6 +54,7 @@ type SceneHead struct {
 	Show  []string `json:"show"`
 	Marks string   `json:"marks"`
 	Made  *Made    `json:"made,omitempty"`
+	Page  Page     `json:"page,omitempty" jsonschema:"enum=objective,enum=word,enum=blank"`
 }
 
 // Apply makes the edit. On an error, which names the field, the lesson is
@@ -133,8 +134,8 @@ func (l Lesson) changeScene(e Edit) (Lesson, error) {
 			return l, fmt.Errorf("sceneHead: it is missing")
 		}
 		h := e.SceneHead
-		s.Title, s.Show, s.Marks, s.Made = h.Title, h.Show, h.Marks, h.Made
-		faults.limits("sceneHead", plainSceneHead{s.ID, s.Title, s.Show, s.Marks, s.Made})
+		s.Title, s.Show, s.Marks, s.Made, s.Page = h.Title, h.Show, h.Marks, h.Made, h.Page
+		faults.limits("sceneHead", plainSceneHead{s.ID, s.Title, s.Show, s.Marks, s.Made, s.Page})
 	case "setBoard":
 		if e.Start == nil {
 			return l, fmt.Errorf("start: it is missing")

@@ -50,11 +50,27 @@ type Scene struct {
 	Ink   []Stroke    `json:"ink,omitempty" jsonschema:"maxItems=500" jsonschema_description:"What is drawn over the board."`
 	Notes []Note      `json:"notes,omitempty" jsonschema:"maxItems=60" jsonschema_description:"Texts placed on the board."`
 	Made  *Made       `json:"made,omitempty" jsonschema_description:"The method and problem that made the scene."`
+	// Page is what the scene is when it is not a board alone.
+	Page Page `json:"page,omitempty" jsonschema:"enum=objective,enum=word,enum=blank" jsonschema_description:"The objective of the lesson, a word card, or nothing but paper; a board when left out. The board of an objective or of paper is not shown."`
 
 	extra form.Extra
 	// stepBytes is how long the steps are in JSON; 0 when nobody has looked yet.
 	stepBytes int
 }
+
+// Page is what a scene is.
+type Page string
+
+// A scene is a board, but for these.
+const (
+	BoardPage     Page = ""
+	ObjectivePage Page = "objective"
+	WordPage      Page = "word"
+	BlankPage     Page = "blank"
+)
+
+// Shows reports whether the board of the scene is seen.
+func (p Page) Shows() bool { return p == BoardPage || p == WordPage }
 
 // Made says where a worked example comes from.
 type Made struct {

@@ -6,9 +6,9 @@ import "maps"
 // singular, {name.count} a count without its unit, {name:is|are} the first word when
 // the value is 1 and else the second; {@bundle}, {@unbundle},
 // {@into} and {@bundled} are the class's words for regrouping,
-// {@ones} for the ones, {@point} for the sign after them. A message with .carry after its
+// {@ones} for the ones, {@point} for the sign after them, {@bond} for a whole with its parts. A message with .carry after its
 // id is for a class that carries and borrows.
-var catalogue = merged(general, worked, retired)
+var catalogue = merged(general, worked, wordCards, retired)
 
 // general are refusals, announcements and labels.
 var general = map[string]string{
@@ -98,6 +98,7 @@ var general = map[string]string{
 	"refuse.sentence-kinds":     "Here are {a} and {b}. They do not measure the same.",
 	"refuse.stayed-two":         "Choose two lines or more.",
 	"refuse.stayed-number":      "There is no number in \"{text}\".",
+	"refuse.word-empty":         "A word card has a word and what it means.",
 	"refuse.sentence-side":      "\"{text}\" is not a side of a sentence. Write numbers with +, −, × or ÷ between them.",
 	"refuse.sentence-unknowns":  "There are {n} unknowns. Leave one.",
 	"refuse.sentence-long":      "This chain is too long. Write at most six sides.",

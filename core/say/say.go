@@ -353,6 +353,8 @@ func (w Vocabulary) verb(form string) string {
 		return w.PlaceName(place.Ones, 2)
 	case "point":
 		return w.pointName()
+	case "bond":
+		return strings.ToLower(w.BondName())
 	case "bundle":
 		return v.bundle
 	case "unbundle":

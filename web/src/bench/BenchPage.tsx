@@ -99,7 +99,11 @@ export function BenchPage() {
         </div>
         {rest ? <Record /> : <aside className={cx('record')} />}
       </main>
-      {rest ? <Stem onExample={() => setDialog('example')} /> : <nav className={cx('stem')} />}
+      {rest ? (
+        <Stem onExample={() => setDialog('example')} onOpening={() => setDialog('opening')} />
+      ) : (
+        <nav className={cx('stem')} />
+      )}
       <Notices />
       <OpenDialog name={dialog} close={() => setDialog(undefined)} />
     </div>

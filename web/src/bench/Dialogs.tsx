@@ -5,6 +5,7 @@ import { ActsDialog } from './ActsDialog';
 import { BuildsDialog } from './BuildsDialog';
 import { ChanceDialog } from './ChanceDialog';
 import { ExampleDialog } from './ExampleDialog';
+import { OpeningDialog } from './OpeningDialog';
 import { ShowingsDialog } from './ShowingsDialog';
 import { StepDialog } from './StepDialog';
 
@@ -15,6 +16,7 @@ const dialogs = {
   builds: BuildsDialog,
   acts: ActsDialog,
   step: StepDialog,
+  opening: OpeningDialog,
   showings: ShowingsDialog,
 };
 

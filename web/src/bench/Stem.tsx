@@ -5,14 +5,19 @@ import { useState, type PointerEvent } from 'react';
 import { kinds, views } from '../board/views';
 import { call, type SceneLine } from '../core/core';
 import { Dialog, Menu } from '../shell/later';
-import { addBoard, edit, show } from '../state/acts';
+import { addBoard, addPages, edit, show } from '../state/acts';
 import { useLesson } from '../state/lesson';
 import { names } from '../shell/names';
 import css from './Stem.module.css';
 
 const cx = names(css);
 
-export function Stem({ onExample }: { onExample: () => void }) {
+interface Props {
+  onExample: () => void;
+  onOpening: () => void;
+}
+
+export function Stem({ onExample, onOpening }: Props) {
   const scenes = useLesson((s) => s.outline.scenes);
   const here = useLesson((s) => s.frame.scene);
   const step = useLesson((s) => s.frame.step);
@@ -50,11 +55,16 @@ export function Stem({ onExample }: { onExample: () => void }) {
       </ol>
       <div className={cx('stem-add')}>
         <Menu
-          items={kinds.map((kind) => ({
-            key: kind,
-            label: views[kind].title,
-            onClick: () => addBoard([kind], views[kind].title),
-          }))}
+          items={[
+            ...kinds.map((kind) => ({
+              key: kind,
+              label: views[kind].title,
+              onClick: () => addBoard([kind], views[kind].title),
+            })),
+            { type: 'divider' as const, key: 'line' },
+            { key: 'opening', label: 'Objective and words', onClick: onOpening },
+            { key: 'blank', label: 'Nothing but paper', onClick: () => addPages([{ page: 'blank' }]) },
+          ]}
         >
           <Button>New board</Button>
         </Menu>

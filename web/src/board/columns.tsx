@@ -48,7 +48,7 @@ export function Columns({ model, index, scale, bare, sample }: Props) {
           >
             <button type="button" className={cx('zone-name')} onClick={() => selectZone(model, index, z)}>
               {z.unit && <small className={cx('zone-unit')}>{z.unit}</small>}
-              {z.label} <span className={cx('zone-count')}>{z.count}</span>
+              {z.label} {z.count && <span className={cx('zone-count')}>{z.count}</span>}
               {model.flags.includes('names') && z.shape && (
                 <small className={cx('zone-shape')}>
                   {z.shape}

@@ -128,8 +128,8 @@ export function RackView({ model, index, scale }: ViewProps) {
           aria-label={`Row ${i + 1}, beads on the reading side`}
           aria-valuemin={0}
           aria-valuemax={BEADS}
-          aria-valuenow={z.count === '?' ? undefined : Number(z.count)}
-          aria-valuetext={z.count === '?' ? 'covered' : z.count}
+          aria-valuenow={/\d/.test(z.count) ? Number(z.count) : undefined}
+          aria-valuetext={/\d/.test(z.count) ? z.count : 'covered'}
           style={{ top: z.y * scale, height: z.h * scale, width: z.w * scale }}
           onKeyDown={(e) => onRowKey(e, index, i, z.count)}
         >
@@ -149,8 +149,8 @@ function rowsOf(push: Push): number[] {
 
 /** An arrow pushes one bead its way, up is one more, Page keys a whole five, Home and End a whole row. */
 function onRowKey(e: KeyboardEvent, index: number, row: number, count: string) {
+  if (!/\d/.test(count)) return; // it is covered, or held back
   const now = Number(count);
-  if (Number.isNaN(now)) return; // it is covered
   const to = {
     ArrowLeft: now + 1,
     ArrowRight: now - 1,

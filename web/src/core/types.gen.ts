@@ -413,6 +413,27 @@ export interface Calls {
     answer: Update;
   };
   /**
+   * The word cards that come with the product.
+   */
+  words: {
+    arg: {
+      handle: number;
+    };
+    answer: WordList;
+  };
+  /**
+   * Adds pages that are no boards: the objective, word cards, paper.
+   */
+  addPages: {
+    arg: {
+      handle: number;
+      id: string;
+      pages: PageArgs[];
+      at?: number;
+    };
+    answer: Update;
+  };
+  /**
    * The methods of worked examples.
    */
   methods: {
@@ -902,6 +923,10 @@ export interface Scene {
    */
   notes?: Note[];
   made?: Made;
+  /**
+   * The objective of the lesson, a word card, or nothing but paper; a board when left out. The board of an objective or of paper is not shown.
+   */
+  page?: 'objective' | 'word' | 'blank';
 }
 /**
  * The board before the first step.
@@ -3817,6 +3842,7 @@ export interface SceneLine {
   marks: string;
   method?: string;
   problem?: string;
+  page?: 'objective' | 'word' | 'blank';
 }
 export interface StepLine {
   say: string;
@@ -4103,6 +4129,7 @@ export interface SceneHead {
   show: string[];
   marks: string;
   made?: Made1;
+  page?: 'objective' | 'word' | 'blank';
 }
 export interface Made1 {
   method: string;
@@ -4146,6 +4173,23 @@ export interface Update {
   outline: Outline;
   frame: Frame;
   edits: Edit[];
+}
+export interface WordList {
+  words: WordLine[];
+}
+export interface WordLine {
+  id: string;
+  age: string;
+  name: string;
+  meaning: string;
+}
+export interface PageArgs {
+  page: 'objective' | 'word' | 'blank';
+  card?: string;
+  name?: string;
+  meaning?: string;
+  kind?: string;
+  amount?: string;
 }
 export interface MethodInfo {
   id: string;

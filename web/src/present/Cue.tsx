@@ -3,7 +3,7 @@
 import { useLayoutEffect, useRef, useState, type RefObject } from 'react';
 import type { Outline } from '../core/core';
 import { useSize } from '../board/geometry';
-import { useLesson } from '../state/lesson';
+import { useLesson, usePage } from '../state/lesson';
 import { names } from '../shell/names';
 import css from './Cue.module.css';
 
@@ -18,8 +18,9 @@ interface Props {
 
 export function Cue({ title, yourTurn }: Props) {
   const { phase, open, step, prompt } = useLesson((s) => s.frame);
+  const word = usePage() === 'word';
   const section = useRef<HTMLElement>(null);
-  const height = useTallest(section);
+  const height = useTallest(section, word ? title : '');
   return (
     <section
       ref={section}
@@ -28,7 +29,14 @@ export function Cue({ title, yourTurn }: Props) {
       aria-live="polite"
       aria-label="Prompt"
     >
-      {step === 0 && phase === '' ? (
+      {word ? (
+        <>
+          <p className={cx('cue-word')}>{title}</p>
+          <p className={cx('cue-say')}>
+            {prompt.say || '\u00a0'} <span className={cx('cue-ask')}>{prompt.look}</span>
+          </p>
+        </>
+      ) : step === 0 && phase === '' ? (
         <p className={cx('cue-say')}>{title}</p>
       ) : (
         <>
@@ -52,7 +60,7 @@ export function Cue({ title, yourTurn }: Props) {
 type Step = Outline['scenes'][number]['steps'][number];
 
 /** The height of the tallest prompt of the scene; measured, and out of the page again before it is seen. */
-function useTallest(section: RefObject<HTMLElement | null>): number | undefined {
+function useTallest(section: RefObject<HTMLElement | null>, word: string): number | undefined {
   const steps = useLesson((s) => s.outline.scenes.find((x) => x.id === s.frame.scene)?.steps);
   const { w } = useSize(section);
   const [height, setHeight] = useState<number>();
@@ -64,7 +72,7 @@ function useTallest(section: RefObject<HTMLElement | null>): number | undefined 
       trial.removeAttribute('aria-live');
       trial.style.cssText = `position:absolute;visibility:hidden;min-height:0;width:${now.offsetWidth}px`;
       now.parentElement?.append(trial);
-      setHeight(Math.max(...steps.map((step) => heightOf(trial, step)), 0) || undefined);
+      setHeight(Math.max(...steps.map((step) => heightOf(trial, step, word)), 0) || undefined);
       trial.remove();
     };
     measure();
@@ -73,11 +81,11 @@ function useTallest(section: RefObject<HTMLElement | null>): number | undefined 
     return () => {
       gone = true;
     };
-  }, [section, steps, w]);
+  }, [section, steps, w, word]);
   return height;
 }
 
-function heightOf(trial: HTMLElement, step: Step): number {
+function heightOf(trial: HTMLElement, step: Step, word: string): number {
   const made = (tag: string, name: string, text: string) => {
     const el = document.createElement(tag);
     el.className = cx(name) ?? '';
@@ -85,7 +93,11 @@ function heightOf(trial: HTMLElement, step: Step): number {
     return el;
   };
   const said = made('p', 'cue-say', `${step.say} `);
-  said.append(made('span', 'cue-ask', step.ask));
-  trial.replaceChildren(said, ...(step.ask ? [made('p', 'cue-answer', step.answer || '\u00a0')] : []));
+  said.append(made('span', 'cue-ask', word ? step.look : step.ask));
+  trial.replaceChildren(
+    ...(word ? [made('p', 'cue-word', word)] : []),
+    said,
+    ...(step.ask ? [made('p', 'cue-answer', step.answer || '\u00a0')] : []),
+  );
   return Math.ceil(trial.getBoundingClientRect().height);
 }

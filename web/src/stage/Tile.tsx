@@ -5,7 +5,7 @@ import { call } from '../core/core';
 import { InkLayer } from '../ink/InkLayer';
 import { BoardNotes, ModelNotes, type Fresh } from '../ink/Notes';
 import { ModelInk } from '../ink/strokes';
-import { useLesson, type DrawnModel } from '../state/lesson';
+import { useIsPaper, useLesson, type DrawnModel } from '../state/lesson';
 import { Beside } from '../board/Beside';
 import { Covers, QuickLook } from '../board/Covers';
 import { Edge } from '../board/Edge';
@@ -18,6 +18,7 @@ import { views, type Kind } from '../board/views';
 import { names } from '../shell/names';
 import type { Round } from './compose';
 import { ModelLine } from './ModelLine';
+import { Paper } from './Paper';
 import type { Composed } from './useComposition';
 import { WayLayer } from './WayLayer';
 import css from './Tile.module.css';
@@ -116,12 +117,16 @@ function underOneAnother(models: DrawnModel[]) {
   );
 }
 
+const none: DrawnModel[] = [];
+
 /**
  * All models of the board: side by side, or where the composition has put them while
  * presenting. The controls for building are left out there and in worked examples.
  */
 export function Stage({ composed }: { composed?: Composed | undefined }) {
-  const models = useLesson((s) => s.models);
+  const paper = useIsPaper();
+  const boards = useLesson((s) => s.models);
+  const models = paper ? none : boards;
   const example = useLesson((s) => s.frame.steps > 0);
   const [pulled, setPulled] = useState<number[]>();
   const [fresh, setFresh] = useState<Fresh>();
@@ -148,6 +153,7 @@ export function Stage({ composed }: { composed?: Composed | undefined }) {
           : { gridTemplateColumns: shares.map((s) => `minmax(0, ${s}fr)`).join(' ') }
       }
     >
+      {paper && <Paper />}
       {models.map((m, i) => (
         <div className={cx('tile-place')} key={`${i}-${m.kind}`} style={places(i)}>
           <Tile

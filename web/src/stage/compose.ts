@@ -46,8 +46,9 @@ interface Asked {
 
 /** Between what stands side by side, at 1280 × 800. */
 const GAP = 18;
-/** Pieces do not grow beyond this, at 1280 × 800. */
+/** Pieces do not grow beyond this, at 1280 × 800, but to fill half of the room. */
 const LARGEST = 120;
+const HALF = 0.5;
 /** The digits of written work, from as large as is good; smaller than READABLE only where nothing else fits. */
 const DIGITS = [64, 58, 52, 48, 44, 38, 32, 26];
 const READABLE = 44;
@@ -122,7 +123,8 @@ function arranged(
   const sum = (of: (m: (typeof models)[number]) => number) => models.reduce((t, m) => t + of(m), 0);
   const most = (of: (m: (typeof models)[number]) => number) => Math.max(...models.map(of));
   const between = (models.length - 1) * gap;
-  const largest = (m: (typeof models)[number]) => (LARGEST * unit) / m.least;
+  const largest = (m: (typeof models)[number]) =>
+    Math.max((LARGEST * unit) / m.least, HALF * Math.min(left.w / m.w, (left.h - m.down) / m.h));
   // Models of one kind have one scale, so that what is compared is alike; of others each
   // has its share of the room.
   const alike = asked.round.every((r) => r.kind === asked.round[0]!.kind);

@@ -4,7 +4,7 @@ import { useLayoutEffect, useMemo, useState, type RefObject } from 'react';
 import { keptSize, useSize } from '../board/geometry';
 import { views, type Kind } from '../board/views';
 import { call, type Extent } from '../core/core';
-import { useLesson, type DrawnModel } from '../state/lesson';
+import { useIsPaper, useLesson, type DrawnModel } from '../state/lesson';
 import { finishBeats } from '../state/motion';
 import { compose, type Composition, type Round } from './compose';
 import { widthOf, workSize } from './workSize';
@@ -47,6 +47,7 @@ export function useComposition(
   // A copy that was tried keeps the way in which it was laid.
   const open = scratch ? extents?.slice(0, 1) : extents;
   const free = useGrown(models);
+  const paper = useIsPaper();
   const now = useMemo(
     () => (open?.length ? open : [free]),
     // eslint-disable-next-line react-hooks/exhaustive-deps
@@ -58,6 +59,7 @@ export function useComposition(
     size,
     wantsWork,
     building,
+    paper,
     written?.places,
     models.map((m) => [m.kind, m.w, m.h, m.title, around(m), columns(m)]),
     ways.map((w) => w.text),
@@ -66,6 +68,7 @@ export function useComposition(
   const composed = useMemo(() => {
     if (size.w === 0 || models.length === 0) return undefined;
     const unit = screenUnit();
+    if (paper) return { ...bare, unit };
     const told = extents?.[0]?.written ?? { lines: lines.map((l) => l.text ?? ''), bonds: 0, table: [] };
     const work = wantsWork ? workSize(written, told, ways, size.w * 0.4) : undefined;
     return composedOf(now, models, size, work, unit, building);
@@ -74,7 +77,7 @@ export function useComposition(
   const laid = extents?.[0];
   const below = composed?.way.below ?? false;
   const across = composed?.way.across ?? false;
-  const other = composed && laid && !sameWay(laid, composed.way);
+  const other = composed && !paper && laid && !sameWay(laid, composed.way);
   useLayoutEffect(() => {
     if (!other) return;
     finishBeats();
@@ -86,6 +89,19 @@ export function useComposition(
   }, [other, below, across, handle]);
   return composed;
 }
+
+/** Nothing but paper. */
+const bare: Composed = {
+  way: { below: false, across: false },
+  models: [],
+  work: undefined,
+  digit: 0,
+  rounds: [],
+  name: 0,
+  twoLines: false,
+  unit: 1,
+  building: false,
+};
 
 function composedOf(
   extents: Extent[],

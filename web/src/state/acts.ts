@@ -1,6 +1,14 @@
 // What a teacher does with the open lesson: each act is a call of the core, and the
 // edits that come back are sent.
-import { call, CoreError, type Delta, type PageMove, type Piece, type Update } from '../core/core';
+import {
+  call,
+  CoreError,
+  type Delta,
+  type PageArgs,
+  type PageMove,
+  type Piece,
+  type Update,
+} from '../core/core';
 import { newId } from './api';
 import { applyFrame, get, notify, sentence, set, type DrawnModel } from './lesson';
 import { finishBeats, playBeats, playFrame } from './motion';
@@ -81,6 +89,11 @@ function update(u: Update) {
 
 export function addBoard(kinds: string[], title: string) {
   return edit((handle) => call('addBoard', { handle, id: newId(), title, kinds }));
+}
+
+/** Adds pages that are no boards, at a place among the scenes or at the end. */
+export function addPages(pages: PageArgs[], at?: number) {
+  return edit((handle) => call('addPages', { handle, id: newId(), pages, ...(at !== undefined && { at }) }));
 }
 
 export function dropScratch() {

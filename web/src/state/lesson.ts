@@ -110,6 +110,15 @@ export const initial: LessonState = {
 
 export const useLesson = create<LessonState>(() => initial);
 
+/** What the scene that is shown is, when it is not a board alone. */
+export const usePage = () => useLesson((s) => s.outline.scenes.find((x) => x.id === s.frame.scene)?.page);
+
+/** Whether the scene shows no board: the objective of the lesson, or nothing but paper. */
+export const useIsPaper = () => {
+  const page = usePage();
+  return page === 'objective' || page === 'blank';
+};
+
 export const set = useLesson.setState;
 export const get = useLesson.getState;
 
