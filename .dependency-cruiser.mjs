@@ -5,8 +5,9 @@ const layers = [
   ['state'],
   ['shell'],
   ['board'],
-  ['ink', 'record', 'export'],
+  ['ink', 'record'],
   ['stage'],
+  ['export'],
   ['bench', 'present', 'shelf'],
 ];
 

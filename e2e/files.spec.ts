@@ -69,6 +69,32 @@ test('pictures hold what is seen, and nothing that is covered or held back', asy
   expect(covered).not.toContain('6 ones');
   expect(covered).toContain('? ones');
 
+  // All that lies on the board, and what stands beside it where that is wanted.
+  await write(page.getByLabel('Write a line to keep'), '146 = 100 + 46');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Draw' }).click();
+  const pens = page.getByRole('toolbar', { name: 'Pens' });
+  await pens.getByRole('button', { name: 'Line' }).click();
+  const board = (await page.locator('.drawing').first().boundingBox())!;
+  await page.mouse.move(board.x + 20, board.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(board.x + 160, board.y + 90, { steps: 5 });
+  await page.mouse.up();
+  await pens.getByRole('button', { name: 'Note' }).click();
+  await page.mouse.click(board.x + 40, board.y + 120);
+  await page.getByRole('textbox', { name: 'Note' }).pressSequentially('a tray of bulbs');
+  await page.keyboard.press('Enter');
+  await saved(page);
+  const drawn = readFileSync((await take(page, 'Board as SVG')).path, 'utf8');
+  expect(drawn).toContain('class="ink-line');
+  expect(drawn).toContain('a tray of bulbs');
+  expect(drawn).toContain(new Date().toLocaleDateString());
+  expect(drawn).toContain('<desc id="picture-text">Base-ten blocks.');
+  expect(drawn).not.toContain('146 = 100 + 46');
+  await page.getByRole('button', { name: 'Export' }).click();
+  await page.getByRole('menuitem', { name: 'With the record' }).click();
+  expect(readFileSync((await take(page, 'Board as SVG')).path, 'utf8')).toContain('146 = 100 + 46');
+
   const png = readFileSync((await take(page, 'Board as PNG')).path);
   expect(png.subarray(1, 4).toString()).toBe('PNG');
   expect(png.readUInt32BE(16), 'wide enough for a worksheet').toBeGreaterThan(1500);

@@ -6,15 +6,14 @@ import { Stage } from '../stage/Tile';
 import { useAddress } from '../stage/useAddress';
 import { kinds, views, type Kind } from '../board/views';
 import { call } from '../core/core';
-import { download } from '../shell/download';
-import { boardPng, boardSvg } from '../export/picture';
+import { usePictures } from '../export/usePictures';
 import { takePen, usePen } from '../ink/pen';
 import { PenBar } from '../ink/PenBar';
 import { Record } from '../record/Record';
 import { Dialog, Menu } from '../shell/later';
 import { Flower } from '../shell/Mark';
 import { Notices } from '../shell/Notices';
-import { fileName, saveAsFile, SaveBanner, SaveWord } from '../shell/Saving';
+import { saveAsFile, SaveBanner, SaveWord } from '../shell/Saving';
 import { beginCapture, CaptureBar } from './CaptureBar';
 import { CountBar, countAloud } from '../stage/CountBar';
 import { openWays, WayBar } from '../stage/WayBar';
@@ -144,10 +143,10 @@ function Header({ id, onDialog }: { id: string; onDialog: (d: DialogName) => voi
   const canRedo = useLesson((s) => s.frame.canRedo);
   const hasScene = useLesson((s) => s.frame.scene !== '');
   const tool = usePen((s) => s.tool);
+  const pictures = usePictures();
   const take = [
     { key: 'json', label: 'Lesson file', onClick: () => saveAsFile(title) },
-    { key: 'svg', label: 'Board as SVG', disabled: !hasScene, onClick: () => void takeSvg() },
-    { key: 'png', label: 'Board as PNG', disabled: !hasScene, onClick: () => void takePng() },
+    ...pictures.map((p) => ({ ...p, key: p.label, disabled: !hasScene })),
   ];
   return (
     <header className={cx('bar')}>
@@ -275,16 +274,6 @@ function MoreMenu({ disabled, onDialog }: { disabled: boolean; onDialog: (d: Dia
       <Button disabled={disabled}>More</Button>
     </Menu>
   );
-}
-
-async function takeSvg() {
-  const { models, outline } = useLesson.getState();
-  download(await boardSvg(models, outline.title), `${fileName(outline.title)}.svg`, 'image/svg+xml');
-}
-
-async function takePng() {
-  const { models, outline } = useLesson.getState();
-  download(await boardPng(models, outline.title), `${fileName(outline.title)}.png`);
 }
 
 function Banners() {

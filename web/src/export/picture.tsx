@@ -1,42 +1,54 @@
-// The board as a picture to take away. What is under a cover or held back is
-// not in the file at all.
+// The board as a picture to take away: all that is on it, with title and date and a text
+// that describes it. What is under a cover or held back is not in the file at all.
 import andika from '@fontsource/andika/files/andika-latin-400-normal.woff2?url';
 import { flushSync } from 'react-dom';
 import { createRoot } from 'react-dom/client';
 import piecesCss from '../board/pieces.css?inline';
-import { StillPieces } from '../board/KeptCopies';
-import type { DrawnModel } from '../state/lesson';
+import { views, type Kind } from '../board/views';
+import { Mark } from '../ink/strokes';
+import { Column, GAP, NoteSheet, partsBeside, tiles, type Shown } from './parts';
 
-const GAP = 40;
-const HEAD = 34;
-const LINE = 30;
-const PAD = 24;
+const PAD = 28;
+const HEAD = 48;
+/** What ink on the board itself is measured in: ten-thousandths of it. */
+const BOARD = 10_000;
 
 /** The board as a standalone SVG, with its font inside. */
-export async function boardSvg(models: DrawnModel[], title: string): Promise<string> {
+export async function boardSvg(shown: Shown): Promise<string> {
   const host = document.createElement('div');
   const root = createRoot(host);
   const font = await dataUrl(andika);
-  flushSync(() => root.render(<Picture models={models} title={title} font={font} />));
+  flushSync(() => root.render(<Picture shown={shown} font={font} />));
   const text = new XMLSerializer().serializeToString(host.firstElementChild!);
   root.unmount();
   return text;
 }
 
-/** The board as a PNG, three pixels to a model unit. */
-export async function boardPng(models: DrawnModel[], title: string): Promise<Blob> {
-  const svg = await boardSvg(models, title);
+/** Pixels of a PNG to one of the SVG. */
+const FINE = 2;
+
+/** The board as a PNG, fine enough for a worksheet. */
+export async function boardPng(shown: Shown): Promise<Blob> {
+  const svg = await boardSvg(shown);
   const image = new Image();
   image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}`;
   await image.decode();
   const canvas = document.createElement('canvas');
-  canvas.width = image.width * 3;
-  canvas.height = image.height * 3;
+  canvas.width = image.width * FINE;
+  canvas.height = image.height * FINE;
   const context = canvas.getContext('2d')!;
   context.drawImage(image, 0, 0, canvas.width, canvas.height);
   return new Promise((done, fail) =>
     canvas.toBlob((b) => (b ? done(b) : fail(new Error('No picture could be made.')))),
   );
+}
+
+/** Whether this browser lets a page copy a picture: not on plain http. */
+export const canCopy = () => typeof ClipboardItem !== 'undefined' && navigator.clipboard !== undefined;
+
+/** Copies the picture, to be put in where it is wanted. */
+export async function copyPicture(shown: Shown) {
+  await navigator.clipboard.write([new ClipboardItem({ 'image/png': boardPng(shown) })]);
 }
 
 async function dataUrl(url: string): Promise<string> {
@@ -48,15 +60,39 @@ async function dataUrl(url: string): Promise<string> {
   });
 }
 
-function Picture({ models, title, font }: { models: DrawnModel[]; title: string; font: string }) {
-  const shown = models.map((m) => m.readouts.filter((r) => r.shown));
-  const width = models.reduce((w, m) => w + Math.max(m.w, 240) + GAP, 0) - GAP + 2 * PAD;
-  const tallest = Math.max(...models.map((m) => m.h));
-  const lines = Math.max(0, ...shown.map((s) => s.length));
-  const height = PAD + LINE + HEAD + tallest + 20 + lines * LINE + PAD;
-  const lefts = models.map(
-    (_, i) => PAD + models.slice(0, i).reduce((w, m) => w + Math.max(m.w, 240) + GAP, 0),
-  );
+/** What is to be seen, in words, for those who do not see it. */
+function described({ models, outline, frame, record, date }: Shown): string {
+  const said = models.map((m) => {
+    const name = m.title || views[m.kind as Kind].title;
+    const counts = m.zones.filter((z) => z.count && !z.side).map((z) => `${z.label} ${z.count}`);
+    const told = m.readouts
+      .filter((r) => (r.shown || r.beside) && r.text)
+      .map((r) => `${r.label}: ${r.text}`);
+    return [`${name}.`, ...counts, ...told].join(' ');
+  });
+  const notes = frame.notes.map((n) => n.text);
+  const lines = record ? outline.record.map((l) => l.text) : [];
+  return [...said, ...notes, ...lines, date.toLocaleDateString()].join('\n');
+}
+
+function Picture({ shown, font }: { shown: Shown; font: string }) {
+  const { models, frame, outline, date } = shown;
+  const scene = outline.scenes.find((s) => s.id === frame.scene);
+  const paper = scene?.page === 'objective' || scene?.page === 'blank';
+  const drawn = tiles(paper ? [] : models, frame);
+  const beside = partsBeside(shown);
+  const board = {
+    w: Math.max(
+      480,
+      drawn.reduce((w, t) => w + t.w + GAP, -GAP),
+    ),
+    h: Math.max(200, ...drawn.map((t) => t.h)),
+  };
+  const sideWidth = beside.reduce((w, part) => w + part.w + GAP, 0);
+  const width = board.w + sideWidth + 2 * PAD;
+  const height = PAD + HEAD + Math.max(board.h, ...beside.map((part) => part.h)) + PAD;
+  const title = [outline.title, scene?.title].filter(Boolean).join(' – ');
+  const at = (i: number) => drawn.slice(0, i).reduce((x, t) => x + t.w + GAP, 0);
   return (
     <svg
       xmlns="http://www.w3.org/2000/svg"
@@ -64,56 +100,53 @@ function Picture({ models, title, font }: { models: DrawnModel[]; title: string;
       width={width}
       height={height}
       viewBox={`0 0 ${width} ${height}`}
+      role="img"
+      aria-labelledby="picture-title picture-text"
     >
+      <title id="picture-title">{title}</title>
+      <desc id="picture-text">{described(shown)}</desc>
       <style>{`@font-face{font-family:Andika;src:url(${font})}text{font-family:Andika,sans-serif;fill:#22302c}${piecesCss}`}</style>
       <rect width={width} height={height} fill="#FBF8F1" />
-      <text x={PAD} y={PAD + 14} fontSize="20">
+      <text x={PAD} y={PAD + 18} fontSize="26">
         {title}
       </text>
-      {models.map((m, i) => (
-        <g key={i} transform={`translate(${lefts[i]} ${PAD + LINE + HEAD})`}>
-          <ModelPicture model={m} />
-          {shown[i]!.map((r, n) => (
-            <text key={r.id} y={m.h + 40 + n * LINE} fontSize="20">
-              {r.label}: {r.text}
-            </text>
+      <text x={width - PAD} y={PAD + 18} fontSize="18" textAnchor="end">
+        {date.toLocaleDateString()}
+      </text>
+      <g transform={`translate(${PAD} ${PAD + HEAD})`}>
+        {scene?.page === 'objective' && (
+          <text x={board.w / 2} y={board.h / 2} fontSize="34" textAnchor="middle">
+            {outline.objective || outline.title}
+          </text>
+        )}
+        {drawn.map((tile, i) => (
+          <g key={i} transform={`translate(${at(i)} 0)`}>
+            {tile.drawing}
+          </g>
+        ))}
+        {frame.ink
+          .filter((s) => s.on.model === undefined)
+          .map((s) => (
+            <Mark
+              key={s.id}
+              {...s}
+              points={s.points.map((p) => [(p[0]! * board.w) / BOARD, (p[1]! * board.h) / BOARD] as const)}
+            />
           ))}
+        {frame.notes
+          .filter((n) => n.on.model === undefined)
+          .map((n) => (
+            <NoteSheet key={n.id} text={n.text} x={(n.x * board.w) / BOARD} y={(n.y * board.h) / BOARD} />
+          ))}
+      </g>
+      {beside.map((part, i) => (
+        <g
+          key={i}
+          transform={`translate(${PAD + board.w + GAP + beside.slice(0, i).reduce((x, p) => x + p.w + GAP, 0)} ${PAD + HEAD})`}
+        >
+          <Column part={part} />
         </g>
       ))}
     </svg>
-  );
-}
-
-function ModelPicture({ model }: { model: DrawnModel }) {
-  const hidden = (x: number, y: number) =>
-    model.covers.some((c) => x >= c.x && x < c.x + c.w && y >= c.y && y < c.y + c.h);
-  const seen = {
-    ...model,
-    zones: [],
-    decor: model.decor.filter((d) => !d.text || !hidden(d.x + d.w / 2, d.y + d.h / 2)),
-    pieces: model.pieces.filter((p) => !hidden(p[2] + p[4] / 2, p[3] + p[5] / 2)),
-  };
-  return (
-    <>
-      {model.zones
-        .filter((z) => z.one || z.role === 'taken')
-        .map((z) => (
-          <g key={z.id}>
-            <rect x={z.x + 1} y={z.y} width={z.w - 2} height={z.h} fill="#fff" stroke="#d8d0bd" />
-            <text x={z.x + z.w / 2} y={z.y - 8} fontSize="15" textAnchor="middle">
-              {z.count} {z.label}
-            </text>
-          </g>
-        ))}
-      <StillPieces kept={seen} />
-      {model.covers.map((c) => (
-        <g key={c.index}>
-          <rect x={c.x} y={c.y} width={c.w} height={c.h} fill="#d9e5cf" stroke="#22302c" />
-          <text x={c.x + c.w / 2} y={c.y + c.h / 2 + 8} fontSize="26" textAnchor="middle">
-            ?
-          </text>
-        </g>
-      ))}
-    </>
   );
 }
