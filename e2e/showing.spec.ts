@@ -170,3 +170,38 @@ test('a lesson opens with its objective and its words, each met, told and said t
   await page.getByRole('toolbar').getByRole('button', { name: 'Unbundle into tens' }).click();
   await expect(pieces(page, 'tens')).toHaveCount(10);
 });
+
+test('the teacher’s window has the answer, what comes next, notes and Next; the class’s stays clean', async ({
+  page,
+  context,
+}) => {
+  await open(page, []);
+  await page.getByRole('button', { name: 'A worked example' }).click();
+  await write(page.getByRole('dialog').getByRole('textbox').first(), '146 + 87');
+  await page.keyboard.press('Enter');
+  await present(page);
+  const [teacher] = await Promise.all([context.waitForEvent('page'), more(page, 'The teacher’s window')]);
+  const cue = page.getByRole('region', { name: 'Prompt' });
+  const now = teacher.getByRole('region', { name: 'Now' });
+  await expect(now).toContainText('The beginning');
+  const next = teacher.getByRole('button', { name: 'Next' });
+  for (let n = 0; n < 3; n++) await next.click();
+  await expect(page.getByRole('button', { name: 'Reveal' })).toBeEnabled();
+  // She has the answer that the class does not have.
+  await expect(now).toContainText('Held back');
+  const answer = (await now.locator('.TeachPage_answer').innerText()).replace('Held back', '').trim();
+  await expect(cue).not.toContainText(answer);
+  await teacher.keyboard.press('r');
+  await expect(cue).toContainText(answer);
+  await expect(teacher.getByRole('region', { name: 'What comes next' })).not.toBeEmpty();
+  await expect(teacher.getByRole('timer')).toBeVisible();
+  await write(teacher.getByLabel('My notes'), 'Ask Mirren first.');
+  await teacher.getByRole('heading', { level: 1 }).click();
+  // What the class sees has nothing to press while she has her window.
+  await page.mouse.move(300, 300);
+  await expect(page.locator('.Foot_resting')).toBeVisible({ timeout: 10_000 });
+  await page.keyboard.press('Escape');
+  await expect(teacher.getByText('The class’s window is not open.')).toBeVisible();
+  await present(page);
+  await expect(teacher.getByLabel('My notes')).toHaveValue('Ask Mirren first.');
+});

@@ -6,62 +6,33 @@ const browser = await chromium.launch(launch);
 const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, baseURL: app.url });
 const page = await context.newPage();
 page.on('pageerror', (e) => console.log('PAGEERROR', e.message));
-const shot = (n) => page.screenshot({ path: `/tmp/w/shots/${n}.png` });
-const made = await page.request.post('/api/lessons', {
-  data: {
-    format: 2,
-    id: '',
-    title: 'By hand',
-    objective: 'Ten ones make one ten. Nothing is lost.',
-    words: {},
-    scenes: [
-      {
-        id: 'a',
-        title: 'How many bulbs?',
-        start: {
-          models: [
-            {
-              kind: 'blocks',
-              pieces: [
-                { place: 'tens', count: 3 },
-                { place: 'ones', count: 6 },
-              ],
-            },
-          ],
-        },
-        show: ['numeral'],
-      },
-    ],
-  },
-});
-const { id } = await made.json();
-await page.goto(`/lesson/${id}`);
-await page.getByRole('button', { name: 'New board' }).click();
-await page.getByRole('menuitem', { name: 'Objective and words' }).click();
-const d = page.getByRole('dialog');
-for (const w of ['Bundle', 'Digit', 'More and fewer', 'Remainder', 'Number bond'])
-  await d.getByRole('button', { name: w, exact: true }).click();
-await d.getByLabel('The word').click();
-await page.keyboard.type('tray');
-await d.getByLabel('What it means').click();
-await page.keyboard.type('A tray holds a hundred bulbs.');
-await d.getByLabel('The number').click();
-await page.keyboard.type('100');
-await page.waitForTimeout(500);
-await shot('o1');
-await d.getByRole('button', { name: /Add \d+ pages/ }).click();
-await page.waitForTimeout(500);
-await page.goto(`/lesson/${id}/present`);
-await page.getByRole('button', { name: 'Next' }).waitFor();
-await page.waitForTimeout(800);
-await shot('o2');
-for (let i = 0; i < 7; i++) {
-  await page.keyboard.press('ArrowRight');
-  await page.waitForTimeout(300);
-  await page.keyboard.press('ArrowRight');
-  await page.keyboard.press('ArrowRight');
-  await page.waitForTimeout(500);
-  await shot(`p${i}`);
+const take = async (n) => {
+  await page.getByRole('button', { name: 'Export' }).click();
+  const [f] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: 'Board as PNG' }).click(),
+  ]);
+  await f.saveAs(`/tmp/w/shots/${n}.png`);
+};
+for (const [i, t] of [
+  'Two deliveries',
+  'Counters in frames',
+  'Ten times as many',
+  'Making ten',
+  'What is left',
+  'Trains of nine',
+].entries()) {
+  await page.goto('/');
+  await page.getByRole('link', { name: t }).click();
+  await page.locator('.stem').waitFor();
+  await page.waitForTimeout(700);
+  const steps = page.locator('[data-step]');
+  const n = await steps.count();
+  if (n) {
+    await steps.nth(n - 1).click();
+    await page.waitForTimeout(1500);
+  }
+  await take(`x${i}`);
 }
 await context.close();
 await browser.close();

@@ -524,10 +524,11 @@ type SceneArgs struct {
 	Title *string   `json:"title,omitempty"`
 	Show  *[]string `json:"show,omitempty"`
 	Marks *string   `json:"marks,omitempty"`
+	Aside *string   `json:"aside,omitempty"`
 }
 
-// setScene changes what a scene is called, which read-outs it shows, and where
-// its written method puts the regroup marks.
+// setScene changes what a scene is called, which read-outs it shows, where its written
+// method puts the regroup marks, and what the teacher notes for herself.
 func setScene(s *session, a SceneArgs) (Update, error) {
 	return s.changeScene(a.Scene, func(sc *lesson.Scene) error {
 		if a.Title != nil {
@@ -545,6 +546,9 @@ func setScene(s *session, a SceneArgs) (Update, error) {
 		}
 		if a.Marks != nil {
 			sc.Marks = *a.Marks
+		}
+		if a.Aside != nil {
+			sc.Aside = *a.Aside
 		}
 		return nil
 	})

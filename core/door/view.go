@@ -35,6 +35,8 @@ type SceneLine struct {
 	Marks   string     `json:"marks"`
 	Method  string     `json:"method,omitempty"`
 	Problem string     `json:"problem,omitempty"`
+	// Aside is what the teacher notes for herself.
+	Aside string `json:"aside,omitempty"`
 	// Page is what the scene is, when it is not a board alone.
 	Page lesson.Page `json:"page,omitempty" jsonschema:"enum=objective,enum=word,enum=blank"`
 }
@@ -60,7 +62,7 @@ func (s *session) outline() Outline {
 	}
 	for _, sc := range s.doc.Scenes {
 		line := SceneLine{ID: sc.ID, Title: s.titleOf(sc), Steps: []StepLine{}, Show: orNone(sc.Show), Marks: sc.Marks,
-			Page: sc.Page}
+			Page: sc.Page, Aside: sc.Aside}
 		if sc.Made != nil {
 			line.Method, line.Problem = sc.Made.Method, s.doc.Words.Spell(sc.Made.Problem)
 		}

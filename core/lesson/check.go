@@ -166,7 +166,7 @@ func (l Lesson) Faults() []form.Fault {
 // faults are those of a scene in a lesson of some minor.
 func (s *Scene) faults(faults *faultList, path string, minor int) {
 	faults.unknown(path, s.extra, minor)
-	faults.limits(path, plainSceneHead{s.ID, s.Title, s.Show, s.Marks, s.Made, s.Page})
+	faults.limits(path, plainSceneHead{s.ID, s.Title, s.Show, s.Marks, s.Made, s.Page, s.Aside})
 	faults.unknownNames(path+".start", s.Start.Unknown(), minor)
 	faults.limits(path+".ink", s.Ink)
 	faults.limits(path+".notes", s.Notes)
@@ -192,6 +192,7 @@ type plainSceneHead struct {
 	Marks string   `json:"marks,omitempty" jsonschema:"enum=above,enum=below"`
 	Made  *Made    `json:"made,omitempty"`
 	Page  Page     `json:"page,omitempty" jsonschema:"enum=objective,enum=word,enum=blank"`
+	Aside string   `json:"aside,omitempty" jsonschema:"maxLength=2000"`
 }
 
 func (s *Step) faults(faults *faultList, path string, minor int) {

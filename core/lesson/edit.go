@@ -55,6 +55,7 @@ type SceneHead struct {
 	Marks string   `json:"marks"`
 	Made  *Made    `json:"made,omitempty"`
 	Page  Page     `json:"page,omitempty" jsonschema:"enum=objective,enum=word,enum=blank"`
+	Aside string   `json:"aside,omitempty" jsonschema:"maxLength=2000"`
 }
 
 // Apply makes the edit. On an error, which names the field, the lesson is
@@ -134,8 +135,9 @@ func (l Lesson) changeScene(e Edit) (Lesson, error) {
 			return l, fmt.Errorf("sceneHead: it is missing")
 		}
 		h := e.SceneHead
-		s.Title, s.Show, s.Marks, s.Made, s.Page = h.Title, h.Show, h.Marks, h.Made, h.Page
-		faults.limits("sceneHead", plainSceneHead{s.ID, s.Title, s.Show, s.Marks, s.Made, s.Page})
+		s.Title, s.Show, s.Marks, s.Made = h.Title, h.Show, h.Marks, h.Made
+		s.Page, s.Aside = h.Page, h.Aside
+		faults.limits("sceneHead", plainSceneHead{s.ID, s.Title, s.Show, s.Marks, s.Made, s.Page, s.Aside})
 	case "setBoard":
 		if e.Start == nil {
 			return l, fmt.Errorf("start: it is missing")

@@ -52,6 +52,8 @@ type Scene struct {
 	Made  *Made       `json:"made,omitempty" jsonschema_description:"The method and problem that made the scene."`
 	// Page is what the scene is when it is not a board alone.
 	Page Page `json:"page,omitempty" jsonschema:"enum=objective,enum=word,enum=blank" jsonschema_description:"The objective of the lesson, a word card, or nothing but paper; a board when left out. The board of an objective or of paper is not shown."`
+	// Aside is what the teacher notes for herself.
+	Aside string `json:"aside,omitempty" jsonschema:"maxLength=2000" jsonschema_description:"What the teacher notes for herself; the class does not see it."`
 
 	extra form.Extra
 	// stepBytes is how long the steps are in JSON; 0 when nobody has looked yet.

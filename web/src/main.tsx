@@ -14,6 +14,7 @@ import { BenchPage } from './bench/BenchPage';
 import { loadCore } from './core/core';
 import { useLesson } from './state/lesson';
 import { PresentPage } from './present/PresentPage';
+import { TeachPage } from './present/TeachPage';
 import { api, ApiError, onNewBuild } from './state/api';
 import { keepFocus } from './shell/focus';
 import { SignIn } from './shell/SignIn';
@@ -37,6 +38,7 @@ function App() {
         <Route path="/" element={<ShelfPage />} />
         <Route path="/lesson/:id" element={<BenchPage />} />
         <Route path="/lesson/:id/present" element={<PresentPage />} />
+        <Route path="/lesson/:id/teach" element={<TeachPage />} />
         <Route path="*" element={<Navigate to="/" replace />} />
       </Routes>
     </BrowserRouter>

@@ -366,6 +366,7 @@ export interface Calls {
       title?: string;
       show?: string[];
       marks?: string;
+      aside?: string;
     };
     answer: Update;
   };
@@ -927,6 +928,10 @@ export interface Scene {
    * The objective of the lesson, a word card, or nothing but paper; a board when left out. The board of an objective or of paper is not shown.
    */
   page?: 'objective' | 'word' | 'blank';
+  /**
+   * What the teacher notes for herself; the class does not see it.
+   */
+  aside?: string;
 }
 /**
  * The board before the first step.
@@ -3842,6 +3847,7 @@ export interface SceneLine {
   marks: string;
   method?: string;
   problem?: string;
+  aside?: string;
   page?: 'objective' | 'word' | 'blank';
 }
 export interface StepLine {
@@ -4130,6 +4136,7 @@ export interface SceneHead {
   marks: string;
   made?: Made1;
   page?: 'objective' | 'word' | 'blank';
+  aside?: string;
 }
 export interface Made1 {
   method: string;

@@ -42,7 +42,11 @@ function tile(m: DrawnModel, index: number, frame: Frame): Part {
   const high = Math.max(m.h, ...m.kept.map((k) => k.h)) * UNIT;
   const below = top + high + 14;
   const texts = lines.map((r) => `${r.label}: ${r.text}`);
-  const w = Math.max(kept + m.w * UNIT, ...texts.map((t) => widthOf(t, TEXT)), 300);
+  const w = Math.max(
+    kept + (m.w + (countedOf(m).length > 0 ? 40 : 0)) * UNIT,
+    ...texts.map((t) => widthOf(t, TEXT)),
+    300,
+  );
   return {
     w,
     h: below + lines.length * LINE + bonds.length * 140,
@@ -117,6 +121,13 @@ export function NoteSheet({ text, x, y }: { text: string; x: number; y: number }
   );
 }
 
+/** Zones that are drawn as columns, and others that have a count beside them. */
+const columnsOf = (m: DrawnModel) => m.zones.filter((z) => z.one || z.role === 'taken');
+const countedOf = (m: DrawnModel) => {
+  const columns = columnsOf(m);
+  return m.zones.filter((z) => !columns.includes(z) && !z.side && z.number && z.count);
+};
+
 function ModelPicture({ model }: { model: DrawnModel }) {
   const hidden = (x: number, y: number) =>
     model.covers.some((c) => x >= c.x && x < c.x + c.w && y >= c.y && y < c.y + c.h);
@@ -126,8 +137,8 @@ function ModelPicture({ model }: { model: DrawnModel }) {
     decor: model.decor.filter((d) => !d.text || !hidden(d.x + d.w / 2, d.y + d.h / 2)),
     pieces: model.pieces.filter((p) => !hidden(p[2] + p[4] / 2, p[3] + p[5] / 2)),
   };
-  const columns = model.zones.filter((z) => z.one || z.role === 'taken');
-  const counted = model.zones.filter((z) => !columns.includes(z) && !z.side && z.number && z.count);
+  const columns = columnsOf(model);
+  const counted = countedOf(model);
   return (
     <>
       {columns.map((z) => (
@@ -140,7 +151,7 @@ function ModelPicture({ model }: { model: DrawnModel }) {
       ))}
       <StillPieces kept={seen} />
       {counted.map((z) => (
-        <text key={z.id} x={z.x + z.w - 4} y={z.y + 16} fontSize="15" textAnchor="end">
+        <text key={z.id} x={z.x + z.w + 12} y={z.y + z.h / 2 + 5} fontSize="15">
           {z.count}
         </text>
       ))}

@@ -6,6 +6,7 @@ import { createRoot } from 'react-dom/client';
 import piecesCss from '../board/pieces.css?inline';
 import { views, type Kind } from '../board/views';
 import { Mark } from '../ink/strokes';
+import { widthOf } from '../stage/workSize';
 import { Column, GAP, NoteSheet, partsBeside, tiles, type Shown } from './parts';
 
 const PAD = 28;
@@ -81,9 +82,11 @@ function Picture({ shown, font }: { shown: Shown; font: string }) {
   const paper = scene?.page === 'objective' || scene?.page === 'blank';
   const drawn = tiles(paper ? [] : models, frame);
   const beside = partsBeside(shown);
+  const title = [outline.title, scene?.title].filter(Boolean).join(' – ');
   const board = {
     w: Math.max(
       480,
+      widthOf(title, 26) + 170,
       drawn.reduce((w, t) => w + t.w + GAP, -GAP),
     ),
     h: Math.max(200, ...drawn.map((t) => t.h)),
@@ -91,7 +94,6 @@ function Picture({ shown, font }: { shown: Shown; font: string }) {
   const sideWidth = beside.reduce((w, part) => w + part.w + GAP, 0);
   const width = board.w + sideWidth + 2 * PAD;
   const height = PAD + HEAD + Math.max(board.h, ...beside.map((part) => part.h)) + PAD;
-  const title = [outline.title, scene?.title].filter(Boolean).join(' – ');
   const at = (i: number) => drawn.slice(0, i).reduce((x, t) => x + t.w + GAP, 0);
   return (
     <svg

@@ -14,12 +14,14 @@ const cx = names(css);
 interface Props {
   forward: () => void;
   backward: () => void;
+  /** Whether the teacher has a window of her own, and the class's has nothing to press. */
+  clean: boolean;
   /** The place for the rest. */
   children: ReactNode;
 }
 
-export function Foot({ forward, backward, children }: Props) {
-  const resting = useRest();
+export function Foot({ forward, backward, clean, children }: Props) {
+  const resting = useRest(clean);
   const waits = useLesson((s) => s.frame.open || s.frame.secrets > 0);
   return (
     <footer className={cx(resting ? 'foot resting' : 'foot')}>
@@ -38,15 +40,16 @@ export function Foot({ forward, backward, children }: Props) {
 
 /** How long nobody moves a pointer or presses a key before the foot gives way, in milliseconds. */
 const REST_MS = 5000;
+const CLEAN_MS = 1200;
 
-function useRest(): boolean {
+function useRest(clean: boolean): boolean {
   const [resting, setResting] = useState(false);
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout>;
     const wake = () => {
       clearTimeout(timer);
       setResting(false);
-      timer = setTimeout(() => setResting(true), REST_MS);
+      timer = setTimeout(() => setResting(true), clean ? CLEAN_MS : REST_MS);
     };
     wake();
     addEventListener('pointermove', wake);
@@ -56,7 +59,7 @@ function useRest(): boolean {
       removeEventListener('pointermove', wake);
       removeEventListener('pointerdown', wake);
     };
-  }, []);
+  }, [clean]);
   return resting;
 }
 

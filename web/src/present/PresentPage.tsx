@@ -25,12 +25,13 @@ import { Foot } from './Foot';
 import { HandStrip } from './HandStrip';
 import { KeyList } from './KeyList';
 import { usePresentingKeys } from './keys';
+import { useTeachersWindow } from './link';
 import { More, type Deeds } from './More';
 import { NumbersBar } from './NumbersBar';
 import css from './PresentPage.module.css';
 import { RecordSide } from './RecordSide';
 import { ScratchBar } from './ScratchBar';
-import { clearRecord, keepBoard, keepRecord, startAgain } from './showing';
+import { clearRecord, keepBoard, keepRecord, noteAside, startAgain } from './showing';
 import { usePlay } from './usePlay';
 import { useSteps } from './useSteps';
 import { WrittenSide } from './WrittenSide';
@@ -61,6 +62,8 @@ export function PresentPage() {
   const [seen, setSeen] = useState(seenAtFirst);
   /** How many of the last steps the class says by itself. */
   const [theirs, setTheirs] = useState(0);
+
+  const linked = useTeachersWindow(id, { forward, backward, reveal, aside: noteAside });
 
   const turn = (what: keyof typeof seenAtFirst) => () => setSeen((x) => ({ ...x, [what]: !x[what] }));
   const free = frame.steps === 0;
@@ -100,6 +103,7 @@ export function PresentPage() {
     {
       title: 'This showing',
       deeds: [
+        { word: 'The teacher’s window', run: () => openTeachersWindow(id) },
         { word: 'Start this board again', run: startAgain, off: !showing },
         { word: 'Clear the record', run: clearRecord, off: !showing },
         { word: 'Keep this board in the lesson', run: keepBoard, off: !showing },
@@ -141,7 +145,7 @@ export function PresentPage() {
         {seen.numbers && made && <NumbersBar close={turn('numbers')} />}
         {seen.hand && free && <HandStrip />}
       </div>
-      <Foot forward={forward} backward={backward}>
+      <Foot forward={forward} backward={backward} clean={linked}>
         <More groups={groups} pace={pace} setPace={setPace} theirs={theirs} setTheirs={setTheirs} />
       </Foot>
       <KeyList open={seen.listed} close={turn('listed')} groups={groups} />
@@ -218,6 +222,10 @@ function Blank({ showAgain }: { showAgain: () => void }) {
     </main>
   );
 }
+
+/** On a second screen, where there is one. */
+const openTeachersWindow = (id: string) =>
+  open(`/lesson/${id}/teach`, 'unitbloom-teacher', 'popup,width=1100,height=760');
 
 function toggleFullScreen() {
   if (document.fullscreenElement) void document.exitFullscreen();

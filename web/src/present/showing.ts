@@ -12,6 +12,12 @@ export function startAgain() {
   edit((handle) => call('startAgain', { handle, other, scene }));
 }
 
+/** Keeps what the teacher notes for herself: in the showing, and in the lesson for the next class. */
+export function noteAside(scene: string, aside: string) {
+  edit((handle) => call('setScene', { handle, scene, aside }));
+  attempt(() => changePrepared((handle) => call('setScene', { handle, scene, aside })));
+}
+
 /** Clears the record alone; undo brings it back. */
 export function clearRecord() {
   edit((handle) => call('clear', { handle, what: ['record'] }));
