@@ -1,4 +1,5 @@
 // A lesson by hand, given whole while presenting; what is done belongs to the showing.
+import { exampleOf } from './stage-look.mjs';
 import { blocks, counters, expect, more, open, pieces, present, says, settled, test, write } from './teacher';
 
 test('a lesson by hand: build, hold back, cover, look, reveal, write, the next number', async ({ page }) => {
@@ -204,4 +205,42 @@ test('the teacher’s window has the answer, what comes next, notes and Next; th
   await expect(teacher.getByText('The class’s window is not open.')).toBeVisible();
   await present(page);
   await expect(teacher.getByLabel('My notes')).toHaveValue('Ask Mirren first.');
+});
+
+test('hands are counted unseen until all have chosen, and stay in sight until the class goes on', async ({
+  page,
+}) => {
+  await open(page, [counters(6)]);
+  await present(page);
+  await page.keyboard.press('s');
+  const hands = page.locator('.HandsBar_hands-bar');
+  await expect(hands.getByLabel('Answer 1')).toBeFocused();
+  await page.keyboard.type('12');
+  await hands.getByLabel('Answer 2').click();
+  await page.keyboard.type('21');
+  await page.keyboard.press('Enter');
+  for (let n = 0; n < 3; n++) await hands.getByRole('button', { name: 'One hand more for 12' }).click();
+  await hands.getByRole('button', { name: 'One hand more for 21' }).click();
+  await expect(hands).not.toContainText('3');
+  await hands.getByRole('button', { name: 'Show the hands' }).click();
+  await expect(hands.getByLabel('Hands for 12')).toHaveText('3');
+  await expect(hands.getByLabel('Hands for 21')).toHaveText('1');
+});
+
+test('a look without counting lasts two seconds, and can be had again', async ({ page, app }) => {
+  const id = await exampleOf(page, app.url, 'add-facts', ['8', '5'], 'rack');
+  await page.goto(`/lesson/${id}/present`);
+  const cue = page.getByRole('region', { name: 'Prompt' });
+  const covered = page.getByRole('button', { name: 'Look again' });
+  for (let n = 0; n < 12 && !(await cue.innerText()).includes('without counting'); n++) {
+    await page.keyboard.press('ArrowRight');
+    await settled(page);
+  }
+  await expect(cue).toContainText('What do you see without counting?');
+  await expect(covered).toBeVisible({ timeout: 6000 });
+  await page.keyboard.press('q');
+  await expect(covered).toBeHidden();
+  await expect(covered).toBeVisible({ timeout: 6000 });
+  await page.keyboard.press('r');
+  await expect(covered).toBeHidden();
 });

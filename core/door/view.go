@@ -52,6 +52,9 @@ type StepLine struct {
 	Moves  int      `json:"moves"`
 	Misfit string   `json:"misfit,omitempty"`
 	Pause  bool     `json:"pause,omitempty"`
+	// Glimpse says that the question is about what is seen at a glance: the pieces are shown
+	// for as long as a look lasts.
+	Glimpse bool `json:"glimpse,omitempty"`
 }
 
 func (s *session) outline() Outline {
@@ -90,7 +93,7 @@ func (s *session) stepLine(step lesson.Step, misfit error) StepLine {
 	w := s.doc.Words
 	line := StepLine{Say: step.Say.Text(w), Ask: step.Ask.Text(w), Asks: step.Asks, Answer: step.Answer.Text(w),
 		Look:  step.Look.Text(w),
-		Moves: len(step.Moves), Pause: step.Pause}
+		Moves: len(step.Moves), Pause: step.Pause, Glimpse: say.IsGlimpse(step.Ask.Message)}
 	if misfit != nil {
 		line.Misfit = misfit.Error()
 	}

@@ -36,3 +36,10 @@ func KindOf(id string) Kind {
 	}
 	return ""
 }
+
+// glimpses are the questions about what is seen without counting.
+var glimpses = map[string]bool{"facts.see": true}
+
+// IsGlimpse reports whether a question is about what is seen at a glance, so that the pieces
+// are to be looked at and not counted.
+func IsGlimpse(ask Message) bool { return glimpses[ask.ID] }

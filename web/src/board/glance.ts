@@ -33,3 +33,20 @@ export function useGlance(model: DrawnModel) {
   }, [looking, seconds, asked, scene]);
   return { looking: looking && covered, look: () => setLooking(true) };
 }
+
+/** Whether a question about a glance has had its look, and the pieces are covered again. */
+export function useGlimpse(): boolean {
+  const { seconds, asked } = useStore();
+  const on = useLesson((s) => s.presenting && s.frame.open && s.frame.prompt.glimpse === true);
+  const moving = useLesson((s) => s.moving);
+  const { scene, step } = useLesson((s) => s.frame);
+  /** The look that is had now; another begins when it is asked for again. */
+  const look = `${scene} ${step} ${asked}`;
+  const [past, setPast] = useState('');
+  useEffect(() => {
+    if (!on || moving) return;
+    const timer = setTimeout(() => setPast(look), seconds * 1000);
+    return () => clearTimeout(timer);
+  }, [on, moving, seconds, look]);
+  return on && past === look;
+}

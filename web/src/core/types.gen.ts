@@ -3859,6 +3859,7 @@ export interface StepLine {
   moves: number;
   misfit?: string;
   pause?: boolean;
+  glimpse?: boolean;
 }
 export interface Newer {
   format: number;

@@ -22,6 +22,7 @@ import { Cue } from './Cue';
 import { coverAll, nextCounts } from './deeds';
 import { EndBar } from './EndBar';
 import { Foot } from './Foot';
+import { HandsBar } from './HandsBar';
 import { HandStrip } from './HandStrip';
 import { KeyList } from './KeyList';
 import { usePresentingKeys } from './keys';
@@ -47,6 +48,7 @@ const seenAtFirst = {
   hand: false,
   numbers: false,
   record: false,
+  hands: false,
 };
 
 export function PresentPage() {
@@ -76,6 +78,7 @@ export function PresentPage() {
         { word: 'Draw', run: () => takePen('pen') },
         { word: 'Count aloud', run: () => countAloud(0) },
         { word: 'A child’s way', run: openWays },
+        { word: 'A show of hands', key: 'S', run: turn('hands'), on: seen.hands },
         { word: 'Other numbers', key: 'N', run: turn('numbers'), on: seen.numbers, off: !made },
       ],
     },
@@ -83,7 +86,7 @@ export function PresentPage() {
       title: 'Hidden and seen',
       deeds: [
         { word: 'Cover all, or show it', key: 'V', run: coverAll, off: !free },
-        { word: 'Look for two seconds', key: 'Q', run: glance, off: !free },
+        { word: 'Look for two seconds', key: 'Q', run: glance, off: !free && !frame.prompt.glimpse },
         { word: 'Counts: on, held, off', key: 'C', run: nextCounts, off: !free },
         { word: 'Our record', key: 'M', run: turn('record'), on: seen.record },
         { word: 'Written work', key: 'W', run: turn('written'), on: seen.written },
@@ -142,6 +145,7 @@ export function PresentPage() {
         <PenBar />
         <CountBar />
         <WayBar />
+        {seen.hands && <HandsBar key={`${frame.scene} ${frame.step}`} close={turn('hands')} />}
         {seen.numbers && made && <NumbersBar close={turn('numbers')} />}
         {seen.hand && free && <HandStrip />}
       </div>

@@ -10,7 +10,7 @@ import { Beside } from '../board/Beside';
 import { Covers, QuickLook } from '../board/Covers';
 import { Edge } from '../board/Edge';
 import { KEPT_GAP, keptSize, useSize } from '../board/geometry';
-import { useGlance } from '../board/glance';
+import { glance, useGlance, useGlimpse } from '../board/glance';
 import { KeptCopies } from '../board/KeptCopies';
 import { usePinch } from '../board/pinch';
 import { SelectionStrip } from '../board/SelectionStrip';
@@ -124,6 +124,7 @@ const none: DrawnModel[] = [];
  * presenting. The controls for building are left out there and in worked examples.
  */
 export function Stage({ composed }: { composed?: Composed | undefined }) {
+  const glimpsed = useGlimpse();
   const paper = useIsPaper();
   const boards = useLesson((s) => s.models);
   const models = paper ? none : boards;
@@ -169,6 +170,11 @@ export function Stage({ composed }: { composed?: Composed | undefined }) {
           )}
         </div>
       ))}
+      {glimpsed && (
+        <button type="button" className={cx('glimpsed')} aria-label="Look again" onClick={glance}>
+          ?
+        </button>
+      )}
       <InkLayer stage={stage} note={setFresh} />
       <BoardNotes stage={stage} fresh={fresh} done={() => setFresh(undefined)} />
     </div>
