@@ -105,6 +105,12 @@ test('one key changes the numbers of an example and keeps its method', async ({ 
   for (let n = 0; n < 30; n++) await page.keyboard.press('ArrowRight');
   await settled(page);
   await expect(page.getByText('97 + 5 = 102').first()).toBeVisible();
+  // An example writes its line when it is done, if that is wanted.
+  await page.keyboard.press('m');
+  const record = page.getByRole('complementary', { name: 'Record' });
+  await record.getByLabel('Examples write their line').check();
+  await expect(record.getByRole('button', { name: 'Change 97 + 5 = 102' })).toBeVisible();
+  await page.locator('.Foot_dots').click();
   await page.keyboard.press('Escape');
   await expect(page.getByText('146 + 87', { exact: true }).first()).toBeVisible();
 });

@@ -209,6 +209,25 @@ func stayed(s *session, a LinesArgs) (Lit, error) {
 	return out, nil
 }
 
+// SceneOnlyArgs name a scene.
+type SceneOnlyArgs struct {
+	Scene string `json:"scene"`
+}
+
+// boardOf is the board of a scene as it is in the end, for a small picture beside a line that
+// came from it. What is covered or held back there is not in it.
+func boardOf(s *session, a SceneOnlyArgs) (BoardView, error) {
+	sc, i := s.doc.Scene(a.Scene)
+	if i < 0 {
+		return BoardView{}, fmt.Errorf("scene: there is no scene %s in this lesson", form.Quote(a.Scene))
+	}
+	there := *s
+	there.scene, there.step, there.phase, there.scratch = sc.ID, len(sc.Steps), lesson.Rest, nil
+	there.stage = stage{}
+	b := there.board()
+	return there.view(b, there.shownLayouts(b), sc), nil
+}
+
 // offers are the lines that the record could have of what is shown: the sentence of an
 // example that is done, or of a board whose number is not held back. Each is true, and not
 // there yet.

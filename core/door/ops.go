@@ -75,6 +75,7 @@ func init() {
 		on("builds", "The ways to build a number.", builds),
 		on("acts", "The acts that it takes to lay a number, the slow way and the fast.", acts),
 		on("judge", "Judges a number sentence, against itself and the models.", judge),
+		on("boardOf", "The board of a scene as it is in the end.", boardOf),
 		on("stayed", "Which digits of lines stayed, and which changed.", stayed),
 		on("compare", "The first two models with the sign between them.", compare),
 	}

@@ -1,6 +1,7 @@
 package door_test
 
 import (
+	"encoding/json"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -255,4 +256,24 @@ func TestStayedFollowsTheClasssNumbers(t *testing.T) {
 	last := out.Lines[0][len(out.Lines[0])-3:]
 	assert.Equal(t, []struct{ Text, Mark string }{{"4", "changed"}, {",", ""}, {"6", "stayed"}}, last)
 	assert.Equal(t, "Choose two lines or more.", d.try("stayed", map[string]any{"lines": []string{"3 = 3"}}, nil))
+}
+
+func TestASmallPictureOfAnotherBoardLeavesTheClassWhereItIs(t *testing.T) {
+	d := openLesson(t, lesson.Lesson{Format: 2, Title: "Bulbs", Scenes: []lesson.Scene{}})
+	d.call("addBoard", map[string]any{"id": "b", "title": "B", "kinds": []string{"blocks"}}, nil)
+	d.apply(`{"kind":"build","amount":"25"}`)
+	d.apply(`{"kind":"cover","zone":"ones"}`)
+	d.call("addExample", map[string]any{"id": "a", "method": "column-add", "args": []string{"146", "87"}}, nil)
+	d.call("show", map[string]any{"scene": "a", "step": 2}, nil)
+	var there struct {
+		Models []struct {
+			Pieces []json.RawMessage
+		}
+	}
+	d.call("boardOf", map[string]any{"scene": "b"}, &there)
+	assert.Len(t, there.Models[0].Pieces, 2, "what is covered is not in it")
+	var f frame
+	d.call("forward", map[string]any{}, &f)
+	assert.Equal(t, "a", f.Scene)
+	assert.Contains(t, d.try("boardOf", map[string]any{"scene": "moon"}, nil), `there is no scene "moon"`)
 }

@@ -726,6 +726,16 @@ export interface Calls {
     answer: Verdict;
   };
   /**
+   * The board of a scene as it is in the end.
+   */
+  boardOf: {
+    arg: {
+      handle: number;
+      scene: string;
+    };
+    answer: BoardView;
+  };
+  /**
    * Which digits of lines stayed, and which changed.
    */
   stayed: {

@@ -22,10 +22,12 @@ interface Props {
 
 export function Foot({ forward, backward, clean, children }: Props) {
   const resting = useRest(clean);
+  const spoken = useLesson((s) => s.spoken);
   const waits = useLesson((s) => s.frame.open || s.frame.secrets > 0);
   return (
     <footer className={cx(resting ? 'foot resting' : 'foot')}>
       <Progress />
+      <output className={cx('spoken')}>{spoken}</output>
       <Button onClick={backward}>Back</Button>
       <Button onClick={reveal} disabled={!waits}>
         Reveal

@@ -33,6 +33,7 @@ import css from './PresentPage.module.css';
 import { RecordSide } from './RecordSide';
 import { ScratchBar } from './ScratchBar';
 import { clearRecord, keepBoard, keepRecord, noteAside, startAgain } from './showing';
+import { useOwnLines } from '../record/ownLines';
 import { usePlay } from './usePlay';
 import { useSteps } from './useSteps';
 import { WrittenSide } from './WrittenSide';
@@ -61,6 +62,7 @@ export function PresentPage() {
   const { pace, setPace } = usePlay(forward);
   const quit = useQuit(id);
   useAddress(id);
+  useOwnLines();
   const [seen, setSeen] = useState(seenAtFirst);
   /** How many of the last steps the class says by itself. */
   const [theirs, setTheirs] = useState(0);

@@ -6,6 +6,8 @@ import { call, type Lit } from '../core/core';
 import { edit } from '../state/acts';
 import { notify, sentence, useLesson } from '../state/lesson';
 import { names } from '../shell/names';
+import { useOwnLinesWanted, wantOwnLines } from './ownLines';
+import { SmallBoard } from './SmallBoard';
 import { Judged, Standing, verdictOf } from './Judged';
 import css from './Kept.module.css';
 
@@ -30,6 +32,7 @@ export function Kept() {
   const maths = useLesson((s) => s.outline.words.maths);
   const scene = useLesson((s) => s.frame.scene);
   const offers = useLesson((s) => s.frame.offers);
+  const own = useOwnLinesWanted();
   const [text, setText] = useState('');
   const [editing, setEditing] = useState<number>();
   const [chosen, setChosen] = useState<number[]>();
@@ -64,6 +67,9 @@ export function Kept() {
                   }
                 />
                 <LitLine text={line.text} parts={lit?.lines[chosen.indexOf(i)]} />
+                {line.scene && chosen.includes(i) && line.scene !== record[i - 1]?.scene && (
+                  <SmallBoard scene={line.scene} />
+                )}
               </label>
             ) : (
               <div className={cx('line')}>
@@ -90,6 +96,10 @@ export function Kept() {
           + {line}
         </Button>
       ))}
+      <label className={cx('own')}>
+        <input type="checkbox" checked={own} onChange={(e) => wantOwnLines(e.target.checked)} /> Examples
+        write their line
+      </label>
       <Judged text={text} put={setText} />
       <Input
         aria-label="Write a line to keep"

@@ -58,6 +58,8 @@ export interface LessonState {
   showing: string;
   /** Whether boards are shown on the way to where an act leads. */
   moving: boolean;
+  /** What the stage of a step that is shown does, in the class's words. */
+  spoken: string;
   save: SaveState;
   announce: string;
   notice: Notice | undefined;
@@ -102,6 +104,7 @@ export const initial: LessonState = {
   presenting: false,
   showing: '',
   moving: false,
+  spoken: '',
   save: { unsent: 0, sending: false, kept: true },
   announce: '',
   notice: undefined,

@@ -5,6 +5,8 @@ import { applyFrame, get, set, showBoard, type DrawnModel, type Origins } from '
 
 /** How long one move of a step is seen before the next, in milliseconds. */
 const BEAT = 520;
+/** The shortest that can be read along with, in milliseconds. */
+const READ = 400;
 
 const stillness = globalThis.matchMedia?.('(prefers-reduced-motion: reduce)');
 let timers: ReturnType<typeof setTimeout>[] = [];
@@ -16,21 +18,32 @@ export function playFrame(frame: Frame) {
   const { board: _b, beats: _x, became: _y, ...rest } = frame;
   // What is written comes last, when the pieces have moved.
   const written = (frame.beats ?? []).length > 0 ? get().frame.written : frame.written;
-  set({ frame: written ? { ...rest, written } : rest, selected: new Set(), lit: new Set() });
-  playBeats(frame.beats ?? [], frame.became ?? [], (origins) => applyFrame(frame, { origins }));
+  set({ frame: written ? { ...rest, written } : rest, selected: new Set(), lit: new Set(), spoken: '' });
+  playBeats(frame.beats ?? [], frame.became ?? [], (origins) => applyFrame(frame, { origins }), frame.words);
 }
 
-/** Shows boards on the way, then what they lead to. */
-export function playBeats(beats: BoardView[], became: Became[], last: (origins: Origins) => void) {
+/** Shows boards on the way, then what they lead to; what each does is said with it. */
+export function playBeats(
+  beats: BoardView[],
+  became: Became[],
+  last: (origins: Origins) => void,
+  words: string[] = [],
+) {
   const steps = stillness?.matches ? [] : beats;
+  const beat = beatLength(steps.length);
+  // What goes by too fast to be read is not said.
+  const speak = (i: number) => words[i] !== undefined && beat >= READ && set({ spoken: words[i] });
   const end = () => {
     pending = undefined;
     if (get().moving) set({ moving: false });
     last(originsOf(became, get().models));
+    speak(words.length - 1);
   };
-  const beat = beatLength(steps.length);
   steps.forEach((view, i) => {
-    const run = () => showBoard(view, originsOf(became, get().models));
+    const run = () => {
+      showBoard(view, originsOf(became, get().models));
+      speak(i);
+    };
     if (i === 0) run();
     else timers.push(setTimeout(run, i * beat));
   });

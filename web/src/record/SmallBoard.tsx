@@ -1,0 +1,33 @@
+// A small picture of the board that a line came from.
+import { useMemo } from 'react';
+import { StillPieces } from '../board/KeptCopies';
+import { call } from '../core/core';
+import { useLesson } from '../state/lesson';
+import { names } from '../shell/names';
+import css from './SmallBoard.module.css';
+
+const cx = names(css);
+
+export function SmallBoard({ scene }: { scene: string }) {
+  const handle = useLesson((s) => s.handle);
+  const title = useLesson((s) => s.outline.scenes.find((x) => x.id === scene)?.title);
+  const shown = useLesson((s) => s.outline);
+  const board = useMemo(
+    () => (title === undefined ? undefined : call('boardOf', { handle, scene })),
+    // The board may have changed with the lesson.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [handle, scene, title, shown],
+  );
+  const model = board?.models[0];
+  if (!model || model.pieces.length === 0) return null;
+  return (
+    <svg
+      className={cx('small-board')}
+      viewBox={`-2 -2 ${model.w + 4} ${model.h + 4}`}
+      role="img"
+      aria-label={title}
+    >
+      <StillPieces kept={model} />
+    </svg>
+  );
+}
