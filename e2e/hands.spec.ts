@@ -110,18 +110,19 @@ test('the keys of presenting go on whatever was touched', async ({ page }) => {
   for (const key of ['ArrowRight', 'ArrowRight', 'Space', 'Space', 'ArrowRight', 'Space'])
     await page.keyboard.press(key);
   await expect(at).not.toHaveText(before!);
-  // A menu has its own keys: Escape closes it, and presenting goes on.
+  // The sheet has its own keys: Escape closes it, and presenting goes on.
   const here = await at.textContent();
+  const sheet = page.getByRole('dialog', { name: 'More' });
   await page.getByRole('button', { name: 'More', exact: true }).click();
-  await page.getByRole('button', { name: 'Play' }).click();
-  await expect(page.getByRole('menuitem', { name: /every 4 seconds/ })).toBeVisible();
+  await expect(sheet).toBeFocused();
+  await page.keyboard.press('ArrowRight');
   await page.keyboard.press('Escape');
-  await expect(page.getByRole('menuitem', { name: /every 4 seconds/ })).toBeHidden();
+  await expect(sheet).toBeHidden();
   await expect(at).toHaveText(here!);
-  await page.getByRole('button', { name: 'Play' }).click();
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await sheet.getByLabel('Your turn').focus();
   await page.keyboard.press('ArrowDown');
-  await page.keyboard.press('Space');
-  await expect(page.getByRole('menuitem', { name: /every 4 seconds/ })).toBeHidden();
+  await expect(sheet).toBeHidden();
   await expect(at).toHaveText(here!);
   await page.keyboard.press('Escape');
   await expect(page.getByRole('button', { name: 'Present' })).toBeVisible();

@@ -141,14 +141,14 @@ test('presented, an example plays by itself, and the last step is left to the cl
   await make(page, 'Numbers', 'Build a number', '40');
   await present(page);
   await page.getByRole('button', { name: 'More', exact: true }).click();
-  await choose(page, 'Play', 'Your turn: all steps');
+  await page.getByLabel('Your turn').selectOption('All steps');
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('ArrowRight');
   await expect(page.locator('.Cue_cue')).toContainText('Your turn.');
   await page.keyboard.press('r');
   await expect(page.locator('.Cue_cue')).toContainText('4 tens.');
   await page.getByRole('button', { name: 'More', exact: true }).click();
-  await choose(page, 'Play', 'By itself, every 4 seconds');
+  await page.getByLabel('Goes on').selectOption('Every 4 seconds');
   await expect(page.getByRole('img', { name: 'Step 3 of 6' })).toBeVisible({ timeout: 20_000 });
 });
 

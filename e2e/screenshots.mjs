@@ -93,8 +93,6 @@ try {
     await lesson('Trains of nine');
     await page.locator('[data-piece]').first().waitFor();
     await shot('cubes');
-    await scene('34 on cubes');
-    await shot('linked');
     await lesson('Ten times as many');
     await page.locator('[data-piece]').first().waitFor();
     await page.getByRole('button', { name: 'Shift digits' }).click();
@@ -109,14 +107,6 @@ try {
     await page.waitForTimeout(600);
     await draw(page);
     await shot('ink');
-    await page.getByRole('button', { name: 'Done' }).click();
-    await page.getByRole('button', { name: 'More', exact: true }).click();
-    await page.getByText('Capture my own example').click();
-    await page.getByRole('button', { name: 'Add 1 ten' }).click();
-    await page.getByLabel('Say', { exact: true }).click({ clickCount: 3 });
-    await page.keyboard.type('One bag more.');
-    await shot('capture');
-    await page.getByRole('button', { name: 'Undo' }).click();
     await lesson('What is left');
     await page
       .getByRole('button', { name: /^Step 5:/ })
@@ -166,6 +156,30 @@ try {
     { width: 390, height: 844 },
     { hasTouch: true },
   );
+  await visit(async ({ page, shot, lesson }) => {
+    await lesson('How many bulbs');
+    await page.locator('[data-piece]').first().waitFor();
+    await page.getByRole('button', { name: 'New board' }).click();
+    await page.getByRole('menuitem', { name: 'Objective and words' }).click();
+    await page.getByRole('region', { name: 'Words for 7-8' }).getByRole('button').nth(4).click();
+    await page.getByRole('button', { name: 'Add 2 pages' }).click();
+    await page.getByRole('button', { name: 'Present' }).click();
+    await page.getByRole('button', { name: 'Next' }).waitFor();
+    for (let n = 0; n < 3; n++) await page.keyboard.press('ArrowRight');
+    await shot('word');
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('h');
+    await page.keyboard.press('m');
+    await page.getByLabel(/^Type a number/).click();
+    await page.keyboard.type('46');
+    await page.keyboard.press('Enter');
+    await page.getByLabel('Write a line to keep').click();
+    for (const line of ['26 + 10 = 36', '36 + 10 = 46', '46 + 10 = ?']) {
+      await page.keyboard.type(line);
+      await page.keyboard.press('Enter');
+    }
+    await shot('by-hand');
+  });
 } finally {
   await browser.close();
   await app.stop();

@@ -279,6 +279,11 @@ func addExample(s *session, a AddExampleArgs) (Update, error) {
 	return s.addScenes(scenes, a.At, s.capture)
 }
 
+// requestOf is what a worked example was made from.
+func requestOf(m *lesson.Made) method.Request {
+	return method.Request{Method: m.Method, Args: m.Args, Model: m.Model, Options: m.Options}
+}
+
 // LikeArgs name a worked example, and the scene that the parallel one becomes.
 type LikeArgs struct {
 	Scene string `json:"scene"`
@@ -293,8 +298,7 @@ func anotherLike(s *session, a LikeArgs) (Update, error) {
 		return Update{}, say.Refuse("no-method-here")
 	}
 	made := sc.Made
-	next, err := method.Parallel(method.Request{Method: made.Method, Args: made.Args, Model: made.Model,
-		Options: made.Options}, a.Seed)
+	next, err := method.Parallel(requestOf(made), a.Seed)
 	if err != nil {
 		return Update{}, err
 	}
@@ -317,15 +321,14 @@ func otherNumbers(s *session, a OtherNumbersArgs) (Update, error) {
 	if i < 0 || sc.Made == nil {
 		return Update{}, say.Refuse("no-method-here")
 	}
-	made := *sc.Made
-	request := method.Request{Method: made.Method, Args: made.Args, Model: made.Model, Options: made.Options}
+	request := requestOf(sc.Made)
 	if a.Typed == "" {
 		var err error
 		if request, err = method.Parallel(request, a.Seed); err != nil {
 			return Update{}, err
 		}
 	} else {
-		typed, err := method.Typed(made.Method, s.doc.Words.Plain(a.Typed))
+		typed, err := method.Typed(request.Method, s.doc.Words.Plain(a.Typed))
 		if err != nil {
 			return Update{}, err
 		}
@@ -366,8 +369,7 @@ func addSet(s *session, a SetArgs) (Update, error) {
 		return Update{}, board.BadCount(a.Count, 2, 20)
 	}
 	made := sc.Made
-	rungs, err := method.Ladder(method.Request{Method: made.Method, Args: made.Args, Model: made.Model,
-		Options: made.Options},
+	rungs, err := method.Ladder(requestOf(made),
 		a.Count, a.Seed)
 	if err != nil {
 		return Update{}, err

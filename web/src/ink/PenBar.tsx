@@ -23,7 +23,7 @@ export function PenBar() {
   const { tool, colour, width } = usePen();
   if (!tool) return null;
   return (
-    <div className={cx('pen-bar')} role="toolbar" aria-label="Pens">
+    <div className={cx('bar-below pen-bar')} role="toolbar" aria-label="Pens">
       {tools.map(([name, label]) => (
         <Button
           key={name}

@@ -17,7 +17,7 @@ export function HandsBar({ close }: { close: () => void }) {
   if (!hands) {
     return (
       <form
-        className={cx('hands-bar')}
+        className={cx('bar-below hands-bar')}
         aria-label="A show of hands"
         onSubmit={(e) => {
           e.preventDefault();
@@ -50,7 +50,7 @@ export function HandsBar({ close }: { close: () => void }) {
   }
   const raise = (i: number, by: number) => setHands(hands.map((n, k) => (k === i ? Math.max(0, n + by) : n)));
   return (
-    <section className={cx('hands-bar')} aria-label="A show of hands">
+    <section className={cx('bar-below hands-bar')} aria-label="A show of hands">
       {answers.map((answer, i) => (
         <div key={i} className={cx('answer')}>
           <b>{answer}</b>

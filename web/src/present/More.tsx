@@ -1,7 +1,7 @@
 // The one place for all but Back, Reveal and Next: what is done with the class, what is seen,
 // how the lesson goes on, and what becomes of this showing.
 import { Button } from 'antd';
-import { WordMenu } from '../board/controls';
+import { useEffect, useRef, type ReactNode } from 'react';
 import { Sheet } from '../shell/later';
 import { names } from '../shell/names';
 import css from './More.module.css';
@@ -32,7 +32,7 @@ export function More({ groups, ...play }: Props) {
     <Sheet
       anew
       content={(close) => (
-        <div className={cx('more')}>
+        <Opened close={close}>
           {groups.map(({ title, deeds }) => (
             <section key={title} aria-label={title}>
               <h2>{title}</h2>
@@ -52,10 +52,10 @@ export function More({ groups, ...play }: Props) {
                   {deed.key && <kbd>{deed.key}</kbd>}
                 </button>
               ))}
-              {title === 'Going on' && <PlayMenu {...play} close={close} />}
+              {title === 'Going on' && <Play {...play} close={close} />}
             </section>
           ))}
-        </div>
+        </Opened>
       )}
     >
       <Button>More</Button>
@@ -70,28 +70,68 @@ export interface PlayProps {
   setTheirs: (steps: number) => void;
 }
 
+const paces: [number, string][] = [
+  [0, 'When I press'],
+  [4, 'Every 4 seconds'],
+  [7, 'Every 7 seconds'],
+  [12, 'Every 12 seconds'],
+];
+const turns: [number, string][] = [
+  [0, 'No turns'],
+  [1, 'The last step'],
+  [2, 'The last two'],
+  [500, 'All steps'],
+];
+
 /** How the example goes on, and which of its last steps are the class's. */
-function PlayMenu({ pace, setPace, theirs, setTheirs, close }: PlayProps & { close: () => void }) {
-  const pick = (run: () => void) => () => {
-    close();
-    run();
-  };
+function Play({ pace, setPace, theirs, setTheirs, close }: PlayProps & { close: () => void }) {
+  const choice = (label: string, now: number, among: typeof paces, choose: (n: number) => void) => (
+    <label className={cx('choice')}>
+      <span>{label}</span>
+      <select
+        value={now}
+        onChange={(e) => {
+          close();
+          choose(Number(e.target.value));
+        }}
+      >
+        {among.map(([n, word]) => (
+          <option key={n} value={n}>
+            {word}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
   return (
-    <WordMenu
-      label="Play"
-      words={[
-        ...[4, 7, 12].map((s) => ({
-          label: `By itself, every ${s} seconds`,
-          on: pace === s,
-          run: pick(() => setPace(s)),
-        })),
-        { label: 'By hand', on: pace === 0, run: pick(() => setPace(0)) },
-        'line',
-        { label: 'Your turn: the last step', on: theirs === 1, run: pick(() => setTheirs(1)) },
-        { label: 'Your turn: the last two', on: theirs === 2, run: pick(() => setTheirs(2)) },
-        { label: 'Your turn: all steps', on: theirs === 500, run: pick(() => setTheirs(500)) },
-        { label: 'No turns', on: theirs === 0, run: pick(() => setTheirs(0)) },
-      ]}
-    />
+    <>
+      {choice('Goes on', pace, paces, setPace)}
+      {choice('Your turn', theirs, turns, setTheirs)}
+    </>
   );
 }
+
+/** What stands in the sheet while it is open: the focus goes there, and Escape closes it. */
+function Opened({ close, children }: { close: () => void; children: ReactNode }) {
+  const sheet = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    // It cannot have the focus before it is seen.
+    const timer = setTimeout(() => sheet.current?.focus({ preventScroll: true }), FADE_MS);
+    const onKey = (e: KeyboardEvent) => {
+      if (e.key === 'Escape') close();
+    };
+    addEventListener('keydown', onKey, true);
+    return () => {
+      clearTimeout(timer);
+      removeEventListener('keydown', onKey, true);
+    };
+  });
+  return (
+    <div ref={sheet} className={cx('more')} tabIndex={-1} role="dialog" aria-label="More">
+      {children}
+    </div>
+  );
+}
+
+/** How long a sheet takes to be seen, in milliseconds. */
+const FADE_MS = 80;

@@ -23,7 +23,7 @@ export function NumbersBar({ close }: { close: () => void }) {
   const [text, setText] = useState('');
   return (
     <form
-      className={cx('numbers-bar')}
+      className={cx('bar-below numbers-bar')}
       aria-label="Other numbers"
       onSubmit={(e) => {
         e.preventDefault();

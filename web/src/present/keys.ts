@@ -6,15 +6,16 @@ import { change } from '../state/acts';
 
 export type KeyActs = Record<string, () => void>;
 
-const own = 'input, textarea, [contenteditable], .ant-modal, .ant-dropdown, .ant-popover, [role=menu]';
-const open =
-  '.ant-dropdown:not(.ant-dropdown-hidden), .ant-popover:not(.ant-popover-hidden):not(.ant-zoom-big-leave), .ant-modal:not(.ant-zoom-leave)';
+const fields = 'input, textarea, select, [contenteditable]';
+const dialog = '.ant-modal:not(.ant-zoom-leave)';
 
-/** Whether something over the board is open, whose keys these are; a dialog on its way out has none. */
+/** Whether something over the board is open, whose keys these are; what is on its way out has none. */
 function isOver(e: KeyboardEvent): boolean {
   const at = e.target instanceof Element ? e.target : document.body;
-  if (at.closest(own) && !at.closest('.ant-zoom-leave')) return true;
-  return [...document.querySelectorAll(open)].some((el) => el.checkVisibility());
+  if (document.querySelector('[aria-haspopup][aria-expanded="true"]')) return true;
+  if (at.closest('.ant-popover, .ant-dropdown, .ant-zoom-leave')) return false;
+  if (at.closest(`${fields}, ${dialog}`)) return true;
+  return [...document.querySelectorAll(dialog)].some((el) => el.checkVisibility());
 }
 
 export function usePresentingKeys(acts: KeyActs) {

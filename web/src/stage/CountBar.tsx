@@ -47,7 +47,7 @@ function Counting({ counts }: { counts: Reached[] }) {
   const now = counts[at - 1];
   const firstPart = counts.findIndex((c) => c.part !== counts[0]!.part);
   return (
-    <div className={cx('count-bar')} role="toolbar" aria-label="Counting aloud">
+    <div className={cx('bar-below count-bar')} role="toolbar" aria-label="Counting aloud">
       <output className={cx('count-now')} aria-live="polite">
         <b>{now?.upto ?? '0'}</b> {now?.words ?? 'zero'}
       </output>

@@ -46,7 +46,7 @@ function Taking() {
   };
   return (
     <form
-      className={cx('way-bar')}
+      className={cx('bar-below way-bar')}
       aria-label="A child’s way"
       onSubmit={(e) => {
         e.preventDefault();
