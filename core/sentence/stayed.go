@@ -1,7 +1,6 @@
 package sentence
 
 import (
-	"regexp"
 	"strings"
 
 	"unitbloom/core/place"
@@ -26,7 +25,29 @@ const (
 	changed = "changed"
 )
 
-var numeral = regexp.MustCompile(`\d+(?:\.\d+)?|[?_` + Unknown + `]`)
+// numerals are where the numbers of a line stand, those that are not known yet among them.
+func numerals(line string) [][]int {
+	var spans [][]int
+	digit := func(i int) bool { return i < len(line) && line[i] >= '0' && line[i] <= '9' }
+	for i := 0; i < len(line); i++ {
+		for _, sign := range []string{"?", "_", Unknown} {
+			if strings.HasPrefix(line[i:], sign) {
+				spans = append(spans, []int{i, i + len(sign)})
+			}
+		}
+		if !digit(i) {
+			continue
+		}
+		end := i
+		for digit(end) || line[i:end] != "" && end+1 < len(line) && line[end] == '.' && digit(end+1) &&
+			!strings.Contains(line[i:end], ".") {
+			end++
+		}
+		spans = append(spans, []int{i, end})
+		i = end - 1
+	}
+	return spans
+}
 
 // Stayed tells which digits stayed and which changed, by place, between lines that are
 // alike: their first numbers with their first, and so on. Where the lines have not as many
@@ -38,7 +59,7 @@ func Stayed(lines []string) (Lit, error) {
 	found := make([][][]int, len(lines))
 	least := -1
 	for i, line := range lines {
-		found[i] = numeral.FindAllStringIndex(line, -1)
+		found[i] = numerals(line)
 		if len(found[i]) == 0 {
 			return Lit{}, say.Refuse("stayed-number", say.Text("text", say.Given, line))
 		}

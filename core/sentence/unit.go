@@ -2,8 +2,8 @@ package sentence
 
 import (
 	"math/big"
-	"regexp"
 	"strings"
+	"unicode/utf8"
 
 	"unitbloom/core/place"
 	"unitbloom/core/say"
@@ -63,16 +63,33 @@ func unlike(a, b measure) error {
 	return say.Refuse("sentence-kinds", say.Text("a", say.Given, string(a)), say.Text("b", say.Given, string(b)))
 }
 
-var remainder = regexp.MustCompile(`^(.*[\d` + Unknown + `])\s*(?:remainder|rem|r|R)\s*([\d` + Unknown + `].*)$`)
+// remainders are the ways in which what is left over is written after a quotient.
+var remainders = []string{"remainder", "rem", "r", "R"}
 
 // cutRemainder parts a quotient from what is left over, as in 21 r 1.
 func cutRemainder(text string) (quotient, left string, found bool) {
-	m := remainder.FindStringSubmatch(text)
-	if m == nil {
-		return text, "", false
+	for _, sign := range remainders {
+		before, after, has := strings.Cut(text, sign)
+		before, after = strings.TrimSpace(before), strings.TrimSpace(after)
+		if has && endsInAmount(before) && beginsWithAmount(after) {
+			return before, after, true
+		}
 	}
-	return m[1], m[2], true
+	return text, "", false
 }
+
+func endsInAmount(text string) bool {
+	r, _ := utf8.DecodeLastRuneInString(text)
+	return isAmount(r)
+}
+
+func beginsWithAmount(text string) bool {
+	r, _ := utf8.DecodeRuneInString(text)
+	return isAmount(r)
+}
+
+// isAmount reports whether a sign is a digit or the unknown.
+func isAmount(r rune) bool { return r >= '0' && r <= '9' || string(r) == Unknown }
 
 // isDivision reports whether the sentence is a division with a remainder: a ÷ b = q r n,
 // either side first.

@@ -11,6 +11,17 @@ interface Taking {
   onClick: () => void;
 }
 
+/** A picture of the board as it now stands, to be kept as a file. */
+export async function takePng(beside: Pick<Shown, 'record' | 'written'>) {
+  const { models, frame, outline } = useLesson.getState();
+  try {
+    const png = await boardPng({ models, frame, outline, ...beside, date: new Date() });
+    download(png, `${fileName(outline.title)}.png`);
+  } catch (error) {
+    notify('refusal', sentence(error));
+  }
+}
+
 export function usePictures(): Taking[] {
   const [beside, setBeside] = useState({ record: false, written: true });
   const shown = (): Shown => {
@@ -26,10 +37,7 @@ export function usePictures(): Taking[] {
       label: 'Board as SVG',
       onClick: run(async (name) => download(await boardSvg(shown()), `${name}.svg`, 'image/svg+xml')),
     },
-    {
-      label: 'Board as PNG',
-      onClick: run(async (name) => download(await boardPng(shown()), `${name}.png`)),
-    },
+    { label: 'Board as PNG', onClick: () => void takePng(beside) },
     ...(canCopy()
       ? [
           {

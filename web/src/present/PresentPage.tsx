@@ -3,6 +3,7 @@
 import { useCallback, useEffect, useRef, useState, type CSSProperties } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { glance } from '../board/glance';
+import { takePng } from '../export/usePictures';
 import { takePen } from '../ink/pen';
 import { PenBar } from '../ink/PenBar';
 import { fetchOpened } from '../shell/later';
@@ -109,6 +110,7 @@ export function PresentPage() {
       title: 'This showing',
       deeds: [
         { word: 'The teacher’s window', run: () => openTeachersWindow(id) },
+        { word: 'Picture of the board', run: () => void takePng(seen) },
         { word: 'Start this board again', run: startAgain, off: !showing },
         { word: 'Clear the record', run: clearRecord, off: !showing },
         { word: 'Keep this board in the lesson', run: keepBoard, off: !showing },
