@@ -115,8 +115,8 @@ func (t *Tile) read(raw json.RawMessage, ids *IDs) error {
 	}
 	t.extra = extra
 	t.Width, t.Linked, t.Beside, t.Counts, t.Held = in.Width, in.Linked, in.Beside, in.Counts, in.Held
-	if t.Counts != Always && t.Counts != OnReveal && t.Counts != Never {
-		return fmt.Errorf("counts: %s is not reveal or never", form.Quote(string(t.Counts)))
+	if err := t.Counts.check(); err != nil {
+		return fmt.Errorf("counts: %w", err)
 	}
 	if t.Width < 0 || t.Width > MaxWidth {
 		return fmt.Errorf("width: %d is not from %d to %d", t.Width, MinWidth, MaxWidth)

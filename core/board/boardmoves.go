@@ -3,7 +3,6 @@ package board
 import (
 	"slices"
 
-	"unitbloom/core/form"
 	"unitbloom/core/say"
 )
 
@@ -404,8 +403,8 @@ func holdBack(b Board, i int, a HoldBackArgs, t *Tx) (Board, error) {
 	if err := b.knowsReadOuts(i, a.ReadOuts); err != nil {
 		return b, err
 	}
-	if a.Counts != Always && a.Counts != OnReveal && a.Counts != Never {
-		return b, BadField("counts", form.Quote(string(a.Counts))+" is not reveal or never")
+	if err := a.Counts.check(); err != nil {
+		return b, BadField("counts", err.Error())
 	}
 	t.Say("did.held-back")
 	return b.tile(i, func(x *Tile) { x.Counts, x.Held = a.Counts, slices.Clone(a.ReadOuts) }), nil

@@ -1,6 +1,7 @@
 package board
 
 import (
+	"fmt"
 	"slices"
 
 	"unitbloom/core/form"
@@ -30,6 +31,13 @@ const (
 	OnReveal Shown = "reveal"
 	Never    Shown = "never"
 )
+
+func (s Shown) check() error {
+	if s != Always && s != OnReveal && s != Never {
+		return fmt.Errorf("%s is not reveal or never", form.Quote(string(s)))
+	}
+	return nil
+}
 
 // Tile is what surrounds a model on the board.
 type Tile struct {

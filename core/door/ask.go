@@ -232,27 +232,22 @@ func boardOf(s *session, a SceneOnlyArgs) (BoardView, error) {
 // example that is done, or of a board whose number is not held back. Each is true, and not
 // there yet.
 func (s *session) offers(sc lesson.Scene, b board.Board) []string {
-	var texts []string
+	var text string
 	switch {
 	case s.scratch != nil:
 	case sc.Made != nil && s.step == len(sc.Steps) && sc.Made.Problem != sc.Made.Answer:
-		texts = append(texts, sc.Made.Problem+" = "+sc.Made.Answer)
+		text = sc.Made.Problem + " = " + sc.Made.Answer
 	case len(sc.Steps) == 0 && sc.Page.Shows() && !b.IsCovered(0) && len(s.secrets(sc, b)) == 0:
 		m := b.Models[0]
-		texts = append(texts, m.InPlay().String()+" = "+board.Total(m).String())
+		text = m.InPlay().String() + " = " + board.Total(m).String()
 	}
-	out := []string{}
-	for _, text := range texts {
-		v, err := sentence.Judge(text)
-		if err != nil || v.State != "true" {
-			continue
-		}
-		line := s.doc.Words.Spell(v.Text)
-		if !slices.ContainsFunc(s.doc.Record, func(e lesson.Entry) bool { return e.Text == line }) && !slices.Contains(out, line) {
-			out = append(out, line)
-		}
+	v, err := sentence.Judge(text)
+	line := s.doc.Words.Spell(v.Text)
+	if err != nil || v.State != "true" ||
+		slices.ContainsFunc(s.doc.Record, func(e lesson.Entry) bool { return e.Text == line }) {
+		return []string{}
 	}
-	return out
+	return []string{line}
 }
 
 // compare is the first two models with the sign between their numbers.
@@ -351,7 +346,7 @@ func selection(s *session, a SelectionArgs) (Selection, error) {
 		ids = slices.DeleteFunc(slices.Clone(ids), func(id board.PieceID) bool { return !seen[id] })
 	}
 	out := Selection{Text: say.New("selected", say.Int("n", say.Amount, len(ids))).Text(s.doc.Words), Verbs: []Verb{}}
-	if tile := b.Tiles[a.Model]; tile.Counts == board.OnReveal && s.isHeld(a.Model, counts) {
+	if s.countsHeld(a.Model, b.Tiles[a.Model]) {
 		out.Text = "" // it would be the count
 	}
 	spec, _ := board.SpecOf(m.Kind())

@@ -22,6 +22,16 @@ func (s *session) isHeld(model int, what string) bool {
 	return s.present && !slices.Contains(s.revealed, secretOf(model, what))
 }
 
+// countsHeld and readOutHeld report whether the counts of a model, or one of its read-outs,
+// wait to be revealed.
+func (s *session) countsHeld(model int, tile board.Tile) bool {
+	return tile.Counts == board.OnReveal && s.isHeld(model, counts)
+}
+
+func (s *session) readOutHeld(model int, tile board.Tile, id string) bool {
+	return slices.Contains(tile.Held, id) && s.isHeld(model, id)
+}
+
 // secret is one thing that waits: the counts or a read-out of a model, or a cover.
 type secret struct {
 	name  string
@@ -41,7 +51,7 @@ func (s *session) secrets(sc lesson.Scene, b board.Board) []secret {
 			index := c.Index
 			out = append(out, secret{cover: &board.Move{Kind: "uncover", Model: i, Args: board.UncoverArgs{Index: &index}}})
 		}
-		if tile.Counts == board.OnReveal && s.isHeld(i, counts) {
+		if s.countsHeld(i, tile) {
 			out = append(out, secret{name: secretOf(i, counts)})
 		}
 		for _, id := range tile.Held {

@@ -279,6 +279,15 @@ func addExample(s *session, a AddExampleArgs) (Update, error) {
 	return s.addScenes(scenes, a.At, s.capture)
 }
 
+// made is a scene that was made from a problem.
+func (s *session) made(id string) (lesson.Scene, int, error) {
+	sc, i := s.doc.Scene(id)
+	if i < 0 || sc.Made == nil {
+		return sc, i, say.Refuse("no-method-here")
+	}
+	return sc, i, nil
+}
+
 // requestOf is what a worked example was made from.
 func requestOf(m *lesson.Made) method.Request {
 	return method.Request{Method: m.Method, Args: m.Args, Model: m.Model, Options: m.Options}
@@ -293,9 +302,9 @@ type LikeArgs struct {
 
 // anotherLike adds a parallel problem after a worked example.
 func anotherLike(s *session, a LikeArgs) (Update, error) {
-	sc, i := s.doc.Scene(a.Scene)
-	if i < 0 || sc.Made == nil {
-		return Update{}, say.Refuse("no-method-here")
+	sc, i, err := s.made(a.Scene)
+	if err != nil {
+		return Update{}, err
 	}
 	made := sc.Made
 	next, err := method.Parallel(requestOf(made), a.Seed)
@@ -317,13 +326,12 @@ type OtherNumbersArgs struct {
 // otherNumbers makes a worked example anew with other numbers: of the same method, model and
 // kind, in the same place. The class is at its beginning.
 func otherNumbers(s *session, a OtherNumbersArgs) (Update, error) {
-	sc, i := s.doc.Scene(a.Scene)
-	if i < 0 || sc.Made == nil {
-		return Update{}, say.Refuse("no-method-here")
+	sc, _, err := s.made(a.Scene)
+	if err != nil {
+		return Update{}, err
 	}
 	request := requestOf(sc.Made)
 	if a.Typed == "" {
-		var err error
 		if request, err = method.Parallel(request, a.Seed); err != nil {
 			return Update{}, err
 		}
@@ -361,9 +369,9 @@ type SetArgs struct {
 // addSet adds a set of parallel problems of rising difficulty after a worked example. What
 // is harder in each is told to the teacher alone.
 func addSet(s *session, a SetArgs) (Update, error) {
-	sc, i := s.doc.Scene(a.Scene)
-	if i < 0 || sc.Made == nil {
-		return Update{}, say.Refuse("no-method-here")
+	sc, i, err := s.made(a.Scene)
+	if err != nil {
+		return Update{}, err
 	}
 	if a.Count < 2 || a.Count > 20 {
 		return Update{}, board.BadCount(a.Count, 2, 20)

@@ -46,13 +46,22 @@ type BetweenArgs struct {
 	Scene string `json:"scene"`
 }
 
-// other is the other open document and its scene.
-func (s *session) other(a BetweenArgs) (lesson.Scene, error) {
+// other is the other open document.
+func (s *session) other(a BetweenArgs) (lesson.Lesson, error) {
 	o, ok := s.door.sessions[a.Other]
 	if !ok {
-		return lesson.Scene{}, fmt.Errorf("other: handle %d is not open", a.Other)
+		return lesson.Lesson{}, fmt.Errorf("other: handle %d is not open", a.Other)
 	}
-	sc, i := o.doc.Scene(a.Scene)
+	return o.doc, nil
+}
+
+// otherScene is the scene in the other document.
+func (s *session) otherScene(a BetweenArgs) (lesson.Scene, error) {
+	doc, err := s.other(a)
+	if err != nil {
+		return lesson.Scene{}, err
+	}
+	sc, i := doc.Scene(a.Scene)
 	if i < 0 {
 		return lesson.Scene{}, say.Refuse("not-prepared")
 	}
@@ -62,7 +71,7 @@ func (s *session) other(a BetweenArgs) (lesson.Scene, error) {
 // startAgain brings a scene of the showing back to how it was prepared, as one undo. The
 // record stays.
 func startAgain(s *session, a BetweenArgs) (Update, error) {
-	prepared, err := s.other(a)
+	prepared, err := s.otherScene(a)
 	if err != nil {
 		return Update{}, err
 	}
@@ -82,7 +91,7 @@ func startAgain(s *session, a BetweenArgs) (Update, error) {
 // keepInLesson keeps a scene of a showing in the lesson, as one undo: in the place of the
 // scene that it was, or after the others.
 func keepInLesson(s *session, a BetweenArgs) (Update, error) {
-	shown, err := s.other(a)
+	shown, err := s.otherScene(a)
 	if err != nil {
 		return Update{}, err
 	}
@@ -92,21 +101,17 @@ func keepInLesson(s *session, a BetweenArgs) (Update, error) {
 	if was, i := s.doc.Scene(a.Scene); i >= 0 {
 		shown.Start = shown.Start.After(was.Start)
 	}
-	doc, err := lesson.Apply(s.doc, lesson.Edit{Kind: "putScene", Put: &shown})
-	if err != nil {
-		return Update{}, err
-	}
-	return s.become(doc, s.capture), nil
+	return s.edit(lesson.Edit{Kind: "putScene", Put: &shown})
 }
 
 // keepRecord adds the lines of a showing's record to the lesson's, each once.
 func keepRecord(s *session, a BetweenArgs) (Update, error) {
-	o, ok := s.door.sessions[a.Other]
-	if !ok {
-		return Update{}, fmt.Errorf("other: handle %d is not open", a.Other)
+	shown, err := s.other(a)
+	if err != nil {
+		return Update{}, err
 	}
 	record := slices.Clone(s.doc.Record)
-	for _, line := range o.doc.Record {
+	for _, line := range shown.Record {
 		if !slices.ContainsFunc(record, func(e lesson.Entry) bool { return e.Text == line.Text && e.Scene == line.Scene }) {
 			record = append(record, line)
 		}

@@ -371,16 +371,14 @@ func (s *session) modelHead(b board.Board, i int, l board.Layout, sc lesson.Scen
 			m.Counts[name] = board.Hidden
 		}
 	}
-	for name := range m.Counts {
-		if text, other := s.instead(i, tile); other {
-			m.Counts[name] = text
-		}
-	}
 	for name, value := range m.Settings {
 		m.Settings[name] = w.Spell(value)
 	}
 	m.Zones = s.zoneViews(i, l.Zones, h)
 	if text, other := s.instead(i, tile); other {
+		for name := range m.Counts {
+			m.Counts[name] = text
+		}
 		for k := range m.Zones {
 			m.Zones[k].Count = text
 		}
@@ -389,8 +387,7 @@ func (s *session) modelHead(b board.Board, i int, l board.Layout, sc lesson.Scen
 	for _, r := range b.ReadOuts(i, w) {
 		out := ReadOut{ID: r.ID, Label: r.Label, Shown: slices.Contains(sc.Show, r.ID),
 			Beside: slices.Contains(tile.Beside, r.ID) || slices.Contains(tile.Held, r.ID)}
-		held := slices.Contains(tile.Held, r.ID) && s.isHeld(i, r.ID)
-		if (out.Shown || out.Beside) && (h.all || held) {
+		if (out.Shown || out.Beside) && (h.all || s.readOutHeld(i, tile, r.ID)) {
 			out.Text = board.Hidden
 		} else if out.Shown || out.Beside {
 			out.Text, out.Whole, out.Parts = w.Spell(r.Text), w.Spell(r.Whole), slices.Clone(r.Parts)
@@ -415,7 +412,7 @@ func (s *session) instead(model int, tile board.Tile) (text string, other bool) 
 	switch {
 	case tile.Counts == board.Never:
 		return "", true
-	case tile.Counts == board.OnReveal && s.isHeld(model, counts):
+	case s.countsHeld(model, tile):
 		return board.Hidden, true
 	}
 	return "", false
@@ -560,7 +557,7 @@ func (s *session) announce(b board.Board, effect board.Effect, sc lesson.Scene) 
 		return text
 	}
 	for i, m := range b.Models {
-		if !b.IsCovered(i) && !(slices.Contains(b.Tiles[i].Held, "numeral") && s.isHeld(i, "numeral")) {
+		if !b.IsCovered(i) && !s.readOutHeld(i, b.Tiles[i], "numeral") {
 			text += " " + say.New("total.is", say.Number("n", say.Amount, board.Total(m))).Text(s.doc.Words)
 		}
 	}

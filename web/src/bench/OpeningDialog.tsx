@@ -5,6 +5,7 @@ import { views, kinds, type Kind } from '../board/views';
 import { call, type PageArgs } from '../core/core';
 import { Checkbox, Dialog, Select } from '../shell/later';
 import { names } from '../shell/names';
+import { toggled } from '../shell/toggled';
 import { addPages } from '../state/acts';
 import { useLesson } from '../state/lesson';
 import css from './OpeningDialog.module.css';
@@ -67,9 +68,7 @@ export function OpeningDialog({ close }: { close: () => void }) {
                   title={w.meaning}
                   type={chosen.includes(w.id) ? 'primary' : 'default'}
                   aria-pressed={chosen.includes(w.id)}
-                  onClick={() =>
-                    setChosen(chosen.includes(w.id) ? chosen.filter((x) => x !== w.id) : [...chosen, w.id])
-                  }
+                  onClick={() => setChosen(toggled(chosen, w.id))}
                 >
                   {w.name}
                 </Button>

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { act, acting } from '../state/acts';
 import { useLesson, type DrawnModel } from '../state/lesson';
 import { Dialog } from '../shell/later';
+import { toggled } from '../shell/toggled';
 import { WordMenu, type Word } from './controls';
 import { views, type Kind } from './views';
 import { LARGEST, SMALLEST } from './pinch';
@@ -93,8 +94,7 @@ export function Arrange({ model, index, alone, zoom = 1, setZoom }: Props) {
           ...model.readouts.slice(0, 6).map((r) => ({
             label: `${r.label} when I reveal it`,
             on: held.includes(r.id),
-            run: () =>
-              hold(countsShown, held.includes(r.id) ? held.filter((id) => id !== r.id) : [...held, r.id]),
+            run: () => hold(countsShown, toggled(held, r.id)),
           })),
           'line',
           ...model.readouts.slice(0, 6).map((r) => ({
@@ -102,7 +102,7 @@ export function Arrange({ model, index, alone, zoom = 1, setZoom }: Props) {
             on: beside.includes(r.id),
             run: () =>
               make('beside', {
-                readouts: beside.includes(r.id) ? beside.filter((id) => id !== r.id) : [...beside, r.id],
+                readouts: toggled(beside, r.id),
               }),
           })),
         ]}

@@ -3,9 +3,10 @@
 import { Button, Input } from 'antd';
 import { useState, type KeyboardEvent } from 'react';
 import { call, type Lit } from '../core/core';
-import { edit } from '../state/acts';
+import { setRecord as put } from '../state/acts';
 import { notify, sentence, useLesson } from '../state/lesson';
 import { names } from '../shell/names';
+import { toggled } from '../shell/toggled';
 import { useOwnLinesWanted, wantOwnLines } from './ownLines';
 import { SmallBoard } from './SmallBoard';
 import { Judged, Standing, verdictOf } from './Judged';
@@ -14,9 +15,6 @@ import css from './Kept.module.css';
 const cx = names(css);
 
 type Line = ReturnType<typeof useLesson.getState>['outline']['record'][number];
-
-const put = (record: Line[]) =>
-  edit((handle) => call('edit', { handle, edit: { kind: 'setRecord', record } }));
 
 /** Whether a line can be kept: a chain that is false cannot, and its arrows are offered. */
 function canBeKept(text: string): boolean {
@@ -58,13 +56,7 @@ export function Kept() {
                 <input
                   type="checkbox"
                   checked={chosen.includes(i)}
-                  onChange={() =>
-                    setChosen(
-                      chosen.includes(i)
-                        ? chosen.filter((x) => x !== i)
-                        : [...chosen, i].sort((a, b) => a - b),
-                    )
-                  }
+                  onChange={() => setChosen(toggled(chosen, i).sort((a, b) => a - b))}
                 />
                 <LitLine text={line.text} parts={lit?.lines[chosen.indexOf(i)]} />
                 {line.scene && chosen.includes(i) && line.scene !== record[i - 1]?.scene && (

@@ -2,8 +2,7 @@
 // teacher wants it. It is her choice on this device.
 import { useEffect } from 'react';
 import { create } from 'zustand';
-import { call } from '../core/core';
-import { edit } from '../state/acts';
+import { setRecord } from '../state/acts';
 import { useLesson } from '../state/lesson';
 
 const KEY = 'unitbloom-own-lines';
@@ -37,8 +36,6 @@ export function useOwnLines() {
   useEffect(() => {
     if (!wanted || line === undefined) return;
     const { record } = useLesson.getState().outline;
-    edit((handle) =>
-      call('edit', { handle, edit: { kind: 'setRecord', record: [...record, { text: line, scene }] } }),
-    );
+    setRecord([...record, { text: line, scene }]);
   }, [wanted, line, scene]);
 }

@@ -4,6 +4,7 @@ import {
   call,
   CoreError,
   type Delta,
+  type Outline,
   type PageArgs,
   type PageMove,
   type Piece,
@@ -89,6 +90,11 @@ function update(u: Update) {
 
 export function addBoard(kinds: string[], title: string) {
   return edit((handle) => call('addBoard', { handle, id: newId(), title, kinds }));
+}
+
+/** Replaces the lines of the record. */
+export function setRecord(record: Outline['record']) {
+  return edit((handle) => call('edit', { handle, edit: { kind: 'setRecord', record } }));
 }
 
 /** Adds pages that are no boards, at a place among the scenes or at the end. */
