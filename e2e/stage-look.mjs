@@ -40,7 +40,15 @@ export async function look(page, url, screen, shots) {
     await Promise.all(['400 20px Andika', '700 20px Andika'].map((face) => document.fonts.load(face)));
     await new Promise((done) => setTimeout(done, 100));
   });
-  const seen = { steps: 0, moved: 0, piece: Infinity, numeral: Infinity, room: 0, faults: [] };
+  const seen = {
+    steps: 0,
+    moved: 0,
+    piece: Infinity,
+    larger: Infinity,
+    numeral: Infinity,
+    room: 0,
+    faults: [],
+  };
   let before;
   let first;
   let scene;
@@ -60,6 +68,7 @@ export async function look(page, url, screen, shots) {
     for (const [name] of moved) if (!seen.faults.includes(`${name} moved`)) seen.faults.push(`${name} moved`);
     for (const [name, at] of Object.entries(now.places)) first[name] ??= at;
     seen.piece = Math.min(seen.piece, now.piece);
+    seen.larger = Math.min(seen.larger, now.larger);
     seen.numeral = Math.min(seen.numeral, now.numeral);
     for (const fault of now.faults) if (!seen.faults.includes(fault)) seen.faults.push(fault);
     board = now.board;
@@ -102,12 +111,14 @@ function measure() {
     ['written work', '.WrittenSide_written'],
     ['written method', '.Written_written'],
     ['prompt', '.Cue_cue'],
+    ['close-up', '.CloseUp_close-up'],
   ]) {
     const el = all(selector)[0];
     if (el) places[name] = [rect(el).x, rect(el).y, rect(el).width, rect(el).height];
   }
   const pieces = all('[data-piece]').filter(shown);
   const sizes = pieces.map((el) => Math.min(rect(el).width, rect(el).height));
+  const larger = all('.CloseUp_close-up .piece').map((el) => Math.min(rect(el).width, rect(el).height));
   const numerals = all(
     '.columns_zone-count, .rack_row-count, .zone-badge, .Written_digit:not(.Written_mark), .Lines_lines p, .Lines_lines td',
   ).filter((el) => shown(el) && /\d/.test(el.textContent));
@@ -133,6 +144,11 @@ function measure() {
   };
   apart(heads, 'names');
   apart(all('.rack_row-count'), 'counts');
+  for (const el of all('.CloseUp_close-up')) {
+    within(el, 'the close-up');
+    for (const other of [...pieces, ...heads, ...all('.Written_written, .Lines_lines')])
+      apart([el, other], 'the close-up');
+  }
   const written = all('.WrittenSide_written')[0];
   if (written) {
     if (written.scrollHeight > written.clientHeight + 2 || written.scrollWidth > written.clientWidth + 2)
@@ -159,6 +175,7 @@ function measure() {
     scene: all('h1')[0]?.textContent,
     places,
     piece: Math.min(Infinity, ...sizes),
+    larger: Math.min(Infinity, ...larger),
     numeral: Math.min(
       Infinity,
       ...numerals.map((el) => parseFloat(globalThis.getComputedStyle(el).fontSize)),

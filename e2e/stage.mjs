@@ -24,7 +24,9 @@ const page = await (await browser.newContext({ reducedMotion: 'reduce' })).newPa
 let failing = 0;
 const methods = await methodsOf(page, app.url);
 try {
-  console.log('method, model                     screen      steps  moved  piece  numeral  room  faults');
+  console.log(
+    'method, model                     screen      steps  moved  piece  larger  numeral  room  faults',
+  );
   for (const m of methods.filter((x) => args.length === 0 || args.includes(x.id))) {
     for (const model of m.models) {
       const id = await exampleOf(page, app.url, m.id, m.sample, model);
@@ -44,6 +46,7 @@ try {
             String(seen.steps).padStart(5),
             String(seen.moved).padStart(6),
             seen.piece.toFixed(0).padStart(6),
+            (seen.larger < Infinity ? seen.larger.toFixed(0) : '').padStart(7),
             seen.numeral.toFixed(0).padStart(8),
             `${(100 * seen.room).toFixed(0)} %`.padStart(6),
             ' ' + seen.faults.join('; '),

@@ -202,6 +202,24 @@ func LayIn(m Model, room Room) Layout {
 				l.Room.Least = side
 			}
 		}
+		l.Room.Reach = l.reach()
 	}
 	return l
+}
+
+// reach is how far the pieces in each column reach from its corner.
+func (l Layout) reach() map[string]Size {
+	far := map[string]Size{}
+	for _, z := range l.Zones {
+		if z.Place == nil {
+			continue
+		}
+		for i := range l.Pieces {
+			if p := &l.Pieces[i]; p.Zone == z.ID {
+				at := far[z.ID]
+				far[z.ID] = Size{max(at.W, int(p.X+p.W)-z.X), max(at.H, int(p.Y+p.H)-z.Y)}
+			}
+		}
+	}
+	return far
 }

@@ -23,6 +23,9 @@ type Room struct {
 	// Columns are the widths of the columns that hold something, by their place. Others are
 	// not shown, but for those between.
 	Columns map[place.Place]int
+	// Reach is how far the pieces in each column reach from its corner, by the column's zone:
+	// what a larger picture of the column has to hold.
+	Reach map[string]Size
 	// Rows are the heights of the rows from the top, Track that of each track, tray or group.
 	Rows  []int
 	Track int
@@ -67,6 +70,13 @@ func (r Room) Join(o Room) Room {
 		}
 	}
 	r.Columns = columns
+	reach := map[string]Size{}
+	for _, from := range []map[string]Size{r.Reach, o.Reach} {
+		for zone, size := range from {
+			reach[zone] = Size{max(reach[zone].W, size.W), max(reach[zone].H, size.H)}
+		}
+	}
+	r.Reach = reach
 	rows := slices.Clone(r.Rows)
 	for i, h := range o.Rows {
 		if i < len(rows) {

@@ -41,12 +41,14 @@ type Extent struct {
 }
 
 // ModelExtent is how large a model becomes, in model units, what its smallest piece
-// measures, and how much room the copies beside it take.
+// measures, how much room the copies beside it take, and how far the pieces in each column
+// reach from its corner, by the column's zone.
 type ModelExtent struct {
-	W     int        `json:"w"`
-	H     int        `json:"h"`
-	Least int        `json:"least"`
-	Kept  board.Size `json:"kept"`
+	W     int                   `json:"w"`
+	H     int                   `json:"h"`
+	Least int                   `json:"least"`
+	Kept  board.Size            `json:"kept"`
+	Reach map[string]board.Size `json:"reach"`
 }
 
 // WrittenExtent is all that an example writes outside its grid: its sentences and texts, its
@@ -91,7 +93,7 @@ func (s *session) extents(sc lesson.Scene) []Extent {
 	add := func(way board.Way, rooms []board.Room) {
 		e := Extent{Way: way, Models: []ModelExtent{}, Written: written}
 		for _, r := range rooms {
-			e.Models = append(e.Models, ModelExtent{r.W, r.H, r.Least, r.Kept})
+			e.Models = append(e.Models, ModelExtent{r.W, r.H, r.Least, r.Kept, r.Reach})
 		}
 		s.stage.ways = append(s.stage.ways, e)
 	}

@@ -55,7 +55,7 @@ func needs(bare board.Room, boards []board.Board) []board.Room {
 		}
 	}
 	for i := range rooms {
-		rooms[i].W, rooms[i].H, rooms[i].Chart = 0, 0, 0
+		rooms[i].W, rooms[i].H, rooms[i].Chart, rooms[i].Reach = 0, 0, 0, nil
 	}
 	return rooms
 }

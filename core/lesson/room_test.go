@@ -78,6 +78,13 @@ func standsStill(t *testing.T, sc lesson.Scene, way board.Way) {
 					assert.Equal(t, was, at, "%s: %s", sc.Title, key)
 				}
 				columns[key] = at
+				for _, p := range l.Pieces {
+					reach := room.Reach[z.ID]
+					if p.Zone == z.ID {
+						holds := int(p.X+p.W)-z.X <= reach.W && int(p.Y+p.H)-z.Y <= reach.H
+						assert.True(t, holds, "%s: %s at %d, %d beyond the reach of its column", sc.Title, p.Drawing, p.X, p.Y)
+					}
+				}
 			}
 			for _, p := range l.Pieces {
 				inside := p.X >= 0 && p.Y >= 0 && int(p.X+p.W) <= l.W && int(p.Y+p.H) <= l.H

@@ -34,4 +34,6 @@ export interface View {
   under: boolean;
   /** Most pixels to a unit. */
   largest: number;
+  /** Pixels to a unit, at 1280 × 800, that are enough for the last row; 0 where it has no columns. */
+  enough: number;
 }

@@ -24,6 +24,7 @@ export const views: Record<Kind, View> = {
     clears: true,
     under: false,
     largest: 4.4,
+    enough: 2.2,
   },
   rack: {
     title: 'Bead rack',
@@ -38,6 +39,7 @@ export const views: Record<Kind, View> = {
     clears: false,
     under: false,
     largest: 2.6,
+    enough: 0,
   },
   counters: {
     title: 'Counters',
@@ -52,6 +54,7 @@ export const views: Record<Kind, View> = {
     clears: true,
     under: false,
     largest: 2.2,
+    enough: 0,
   },
   cubes: {
     title: 'Linking cubes',
@@ -66,6 +69,7 @@ export const views: Record<Kind, View> = {
     clears: true,
     under: false,
     largest: 1.8,
+    enough: 0,
   },
   discs: {
     title: 'Place value discs',
@@ -80,6 +84,7 @@ export const views: Record<Kind, View> = {
     clears: true,
     under: true,
     largest: 2,
+    enough: 1.3,
   },
 };
 

@@ -4036,6 +4036,9 @@ export interface ModelExtent {
   h: number;
   least: number;
   kept: Size;
+  reach: {
+    [k: string]: Size;
+  };
 }
 export interface Size {
   w: number;

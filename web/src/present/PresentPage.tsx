@@ -9,6 +9,7 @@ import { PenBar } from '../ink/PenBar';
 import { fetchOpened } from '../shell/later';
 import { names } from '../shell/names';
 import { Notices } from '../shell/Notices';
+import { CloseUp } from '../stage/CloseUp';
 import { CountBar, countAloud } from '../stage/CountBar';
 import { Stage } from '../stage/Tile';
 import { useAddress } from '../stage/useAddress';
@@ -184,6 +185,7 @@ function Composed({ written, all, building }: { written: boolean; all: boolean; 
     >
       {composed && <Stage composed={composed} />}
       {composed?.work && <WrittenSide at={composed.work} />}
+      {composed?.closeUp && <CloseUp at={composed.closeUp} />}
     </div>
   );
 }

@@ -16,7 +16,7 @@ const extent = (models: [w: number, h: number, least: number][], way = {}): Exte
   below: false,
   across: false,
   ...way,
-  models: models.map(([w, h, least]) => ({ w, h, least, kept: { w: 0, h: 0 } })),
+  models: models.map(([w, h, least]) => ({ w, h, least, kept: { w: 0, h: 0 }, reach: {} })),
   written: { lines: [], bonds: 0, table: [] },
 });
 const work = (digit: number) => ({ w: 5 * digit, h: 6 * digit });

@@ -6,6 +6,7 @@ import { views, type Kind } from '../board/views';
 import { call, type Extent } from '../core/core';
 import { useIsPaper, useLesson, type DrawnModel } from '../state/lesson';
 import { finishBeats } from '../state/motion';
+import { withCloseUp, type CloseUp } from './closeUp';
 import { compose, type Composition, type Round } from './compose';
 import { widthOf, workSize } from './workSize';
 
@@ -15,6 +16,7 @@ const NAME = { large: 36, small: 28 };
 const COUNT = 44;
 
 export interface Composed extends Composition {
+  closeUp?: CloseUp | undefined;
   rounds: Round[];
   /** The size of the names over columns, and whether their counts stand below them. */
   name: number;
@@ -111,6 +113,8 @@ function composedOf(
   unit: number,
   building: boolean,
 ): Composed {
+  const reach = extents[0]?.models[0]?.reach ?? {};
+  const enough = (views[models[0]!.kind as Kind].enough || 0) * unit;
   const attempt = (name: number, twoLines: boolean) => {
     const rounds = models.map((m) => roundOf(m, unit, name, twoLines, building));
     const asked = { room, extents, round: rounds, work, unit };
@@ -119,7 +123,8 @@ function composedOf(
     const [first] = extents;
     const composed =
       first && sameWay(first, best.way) ? compose({ ...asked, extents: [atLeast(first, models)] }) : best;
-    return { ...composed, rounds, name, twoLines, unit, building };
+    const whole = withCloseUp(composed, { room, unit, reach, enough });
+    return { ...whole, rounds, name, twoLines, unit, building };
   };
   // Names stand beside their counts where all have room, else over them.
   const large = attempt(NAME.large * unit, false);
@@ -191,6 +196,7 @@ const larger = (a: Part, b: Part): Part => ({
   h: Math.max(a.h, b.h),
   least: Math.min(a.least, b.least),
   kept: { w: Math.max(a.kept.w, b.kept.w), h: Math.max(a.kept.h, b.kept.h) },
+  reach: {},
 });
 
 /** An extent that holds what is there now too, which may have been tried on a copy. */
@@ -218,6 +224,7 @@ function looseModel(m: DrawnModel): Part {
     h: m.h,
     least: m.pieces.reduce((least, p) => Math.min(least, p[4], p[5]), 40),
     kept: keptSize(m.kept),
+    reach: {},
   };
 }
 

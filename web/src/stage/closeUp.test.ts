@@ -1,0 +1,66 @@
+import { describe, expect, test } from 'vitest';
+import { withCloseUp } from './closeUp';
+import type { Composition, Rect } from './compose';
+
+const room = { w: 1232, h: 600 };
+const base = { way: { below: false, across: false }, digit: 48 };
+const wide: Composition = {
+  ...base,
+  models: [{ rect: { x: 10, y: 160, w: 850, h: 280 }, scale: 1.1 }],
+  work: { x: 900, y: 170, w: 300, h: 250 },
+};
+const over: Composition = {
+  ...base,
+  models: [{ rect: { x: 60, y: 30, w: 1100, h: 280 }, scale: 1.2 }],
+  work: { x: 490, y: 330, w: 250, h: 240 },
+};
+const asked = {
+  room,
+  unit: 1,
+  enough: 2.2,
+  reach: { hundreds: { w: 200, h: 160 }, ones: { w: 40, h: 110 } },
+};
+const within = (r: Rect) => r.x >= 0 && r.y >= 0 && r.x + r.w <= room.w + 0.5 && r.y + r.h <= room.h + 0.5;
+const apart = (a: Rect, b: Rect) =>
+  a.x + a.w <= b.x || b.x + b.w <= a.x || a.y + a.h <= b.y || b.y + b.h <= a.y;
+
+describe('the close-up', () => {
+  test('stands in what is left, on nothing else, and shows the column larger', () => {
+    for (const c of [wide, over]) {
+      const made = withCloseUp(c, asked);
+      const { rect, scales } = made.closeUp!;
+      expect(within(rect) && within(made.models[0]!.rect) && within(made.work!)).toBe(true);
+      expect(apart(rect, made.models[0]!.rect) && apart(rect, made.work!)).toBe(true);
+      expect(apart(made.work!, made.models[0]!.rect)).toBe(true);
+      expect(scales.ones).toBeGreaterThan(1.4 * c.models[0]!.scale);
+      expect(asked.reach.ones.h * scales.ones!, 'all of it').toBeLessThan(rect.h);
+    }
+  });
+
+  test('changes no size: what stood there only moves to make room', () => {
+    for (const c of [wide, over]) {
+      const made = withCloseUp(c, asked);
+      expect(made.models[0]!.scale).toBe(c.models[0]!.scale);
+      for (const [was, is] of [
+        [c.models[0]!.rect, made.models[0]!.rect],
+        [c.work!, made.work!],
+      ] as const) {
+        expect([is.w, is.h]).toEqual([was.w, was.h]);
+      }
+    }
+  });
+
+  test('leaves out a column that would hardly gain', () => {
+    const reach = { ...asked.reach, hundreds: { w: 200, h: 400 } };
+    expect(Object.keys(withCloseUp(wide, { ...asked, reach }).closeUp!.scales)).toEqual(['ones']);
+  });
+
+  test('is not there where pieces are large, where no room is left, or for two models', () => {
+    const large = { ...wide, models: [{ ...wide.models[0]!, scale: 2.4 }] };
+    const full = { ...wide, models: [{ ...wide.models[0]!, rect: { x: 0, y: 0, w: 880, h: 600 } }] };
+    const two = { ...wide, models: [wide.models[0]!, wide.models[0]!] };
+    for (const c of [large, { ...full, work: { x: 900, y: 0, w: 300, h: 580 } }, two]) {
+      expect(withCloseUp(c, asked)).toEqual(c);
+    }
+  });
+});

@@ -1,0 +1,90 @@
+// Where pieces are small for the last row, the column that a step works is shown a second
+// time, larger, in room that the composition leaves. Its place and its sizes are set once for a scene.
+import type { Size } from '../core/core';
+import type { Composition, Rect } from './compose';
+
+export interface CloseUp {
+  rect: Rect;
+  /** How large each column is drawn in it, by its zone; a column that would hardly gain is not. */
+  scales: Record<string, number>;
+  caption: number;
+}
+
+interface Asked {
+  room: { w: number; h: number };
+  unit: number;
+  /** How far the pieces of each column reach, in model units. */
+  reach: Record<string, Size>;
+  /** The scale at which pieces are large enough. */
+  enough: number;
+}
+
+/** At 1280 × 800. */
+const GAP = 18;
+const CAPTION = 44;
+const PAD = 10;
+/** A larger picture is at least so much larger, or it only says the same twice. */
+const GAIN = 1.4;
+
+/** The composition with room for a close-up, or as it was where that gains too little. */
+export function withCloseUp(c: Composition, asked: Asked): Composition & { closeUp?: CloseUp } {
+  const [model] = c.models;
+  if (!model || c.models.length > 1 || model.scale >= asked.enough) return c;
+  const best = places(c, asked)
+    .map((place) => ({ ...place, closeUp: inside(place.free, model.scale, asked) }))
+    .filter((place) => place.closeUp)
+    .sort((a, b) => sum(b.closeUp!.scales) - sum(a.closeUp!.scales))[0];
+  return best
+    ? { ...c, models: [{ ...model, rect: best.model }], work: best.work, closeUp: best.closeUp! }
+    : c;
+}
+
+const sum = (scales: Record<string, number>) => Object.values(scales).reduce((t, s) => t + s, 0);
+
+/** Where the model and the work can stand so that room is left in one piece. */
+function places(c: Composition, { room, unit }: Asked) {
+  const gap = GAP * unit;
+  const model = c.models[0]!.rect;
+  const { work } = c;
+  const top = Math.min(model.y, work?.y ?? model.y);
+  const up = <R extends Rect | undefined>(r: R) => r && { ...r, y: r.y - top };
+  const bottom = Math.max(model.y + model.h, work ? work.y + work.h : 0) - top;
+  const all = [
+    {
+      model: { ...model, y: model.y - top },
+      work: up(work),
+      free: { x: 0, y: bottom + gap, w: room.w, h: room.h - bottom - gap },
+    },
+  ];
+  if (work && work.x >= model.x + model.w) {
+    const x = model.x + model.w + gap;
+    const free = { x, y: work.h + gap, w: room.w - x, h: room.h - work.h - gap };
+    all.push({ model: { ...model, y: 0 }, work: { ...work, y: 0 }, free });
+  } else if (work) {
+    const x = model.x + work.w + 2 * gap;
+    const y = work.y - top;
+    all.push({
+      model: { ...model, y: model.y - top },
+      work: { ...work, x: model.x, y },
+      free: { x, y, w: room.w - x, h: room.h - y },
+    });
+  }
+  return all;
+}
+
+/** As large as each column becomes in a free room, and the frame that holds them all. */
+function inside(free: Rect, scale: number, { unit, reach, enough }: Asked): CloseUp | undefined {
+  const caption = CAPTION * unit;
+  const pad = 2 * PAD * unit;
+  const fitting = Object.entries(reach)
+    .map(([zone, size]) => {
+      const fit = Math.min((free.w - pad) / size.w, (free.h - pad - caption) / size.h, 1.3 * enough);
+      return { zone, size, fit };
+    })
+    .filter((column) => column.fit >= GAIN * scale);
+  if (fitting.length === 0) return undefined;
+  const w = Math.max(...fitting.map((f) => f.size.w * f.fit)) + pad;
+  const h = Math.max(...fitting.map((f) => f.size.h * f.fit)) + pad + caption;
+  const rect = { x: free.x + (free.w - w) / 2, y: free.y + (free.h - h) / 2, w, h };
+  return { rect, scales: Object.fromEntries(fitting.map((f) => [f.zone, f.fit])), caption };
+}
