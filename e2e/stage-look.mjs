@@ -49,16 +49,13 @@ export async function look(page, url, screen, shots) {
     room: 0,
     faults: [],
   };
-  let before;
   let first;
   let scene;
   let union;
   let board;
   for (let n = 0; n < 200; n++) {
     const now = await page.evaluate(measure);
-    // At the end a press changes nothing.
-    if (now.all === before) break;
-    before = now.all;
+    if (now.ended) break;
     if (shots) await page.screenshot({ path: `${shots}-${String(n).padStart(2, '0')}.png` });
     // Another scene is composed anew.
     if (now.scene !== scene) first = now.places;
@@ -171,7 +168,7 @@ function measure() {
       return [r.x, r.y, r.right, r.bottom];
     });
   return {
-    all: document.querySelector('main').innerText + document.querySelectorAll('main *').length,
+    ended: all('.EndBar_end-bar').length > 0,
     scene: all('h1')[0]?.textContent,
     places,
     piece: Math.min(Infinity, ...sizes),

@@ -46,6 +46,14 @@ func (s *session) heldBack(sc lesson.Scene) held {
 		before := sc.Steps[s.step-1]
 		maps.Copy(given, numerals(w.Plain(before.Say.Text(w)+" "+before.Answer.Text(w))))
 	}
+	for _, before := range sc.Steps[:s.step] {
+		// What stands in a bond before the class is asked for no more.
+		for _, w := range before.Write {
+			for _, n := range append([]string{w.Whole}, w.Parts...) {
+				given[n] = true
+			}
+		}
+	}
 	maps.DeleteFunc(h.numbers, func(n string, _ bool) bool { return given[n] })
 	if step.Answer.Own == "" {
 		return h

@@ -140,3 +140,23 @@ func (g given) notShown(v say.Value, ofPlaces bool) {
 		}
 	}
 }
+
+// What stands in a bond before the class is not held back again when sentences are asked for.
+func TestNumbersOfABondStandBesideTheirRows(t *testing.T) {
+	e, err := method.Make(method.Request{Method: "snap", Args: []string{"9", "5"}})
+	require.NoError(t, err)
+	sc := e.Scene
+	sc.ID = "a"
+	d := openLesson(t, lesson.Lesson{Format: 2, Title: "Bulbs", Words: e.Words, Scenes: []lesson.Scene{sc}})
+	var f shown
+	d.call("show", map[string]any{"scene": "a", "step": len(sc.Steps) - 1, "present": true}, &f)
+	d.call("forward", map[string]any{}, &f)
+	require.True(t, f.Open, "the sentences are asked for")
+	var counts []string
+	for _, z := range f.Board.Models[0].Zones {
+		if z.Number > 0 && !z.Side {
+			counts = append(counts, z.Count)
+		}
+	}
+	assert.Equal(t, []string{"5", "4"}, counts)
+}

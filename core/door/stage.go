@@ -117,6 +117,9 @@ func writtenExtent(sc lesson.Scene, doc lesson.Lesson) WrittenExtent {
 			switch {
 			case wr.Kind == "cell":
 			case len(wr.Cells) > 0:
+				if len(wr.Heads) > 0 {
+					w.Table = append(w.Table, wr.Heads)
+				}
 				w.Table = append(w.Table, wr.Cells)
 			case wr.Whole != "":
 				w.Bonds++

@@ -619,6 +619,7 @@ type WrittenLine struct {
 	Kind  string   `json:"kind"`
 	Text  string   `json:"text,omitempty"`
 	Cells []string `json:"cells,omitempty"`
+	Heads []string `json:"heads,omitempty"`
 	Whole string   `json:"whole,omitempty"`
 	Parts []string `json:"parts,omitempty"`
 }
@@ -656,7 +657,7 @@ func written(sc lesson.Scene, n int, b board.Board, words say.Vocabulary) (*Writ
 				}
 			case i < n:
 				wr = wr.Spelled(words)
-				lines = append(lines, WrittenLine{wr.Kind, wr.Text, wr.Cells, wr.Whole, wr.Parts})
+				lines = append(lines, WrittenLine{wr.Kind, wr.Text, wr.Cells, wr.Heads, wr.Whole, wr.Parts})
 			}
 		}
 	}

@@ -113,6 +113,7 @@ type Write struct {
 	Place  *place.Place   `json:"place,omitempty" jsonschema_description:"Of a cell: its column; the sign's column when left out."`
 	Stands []board.Select `json:"stands,omitempty" jsonschema_description:"The pieces that the sign stands for."`
 	Cells  []string       `json:"cells,omitempty" jsonschema_description:"Of a table row: its cells."`
+	Heads  []string       `json:"heads,omitempty" jsonschema_description:"Of the first row of a table: what its columns say."`
 	Whole  string         `json:"whole,omitempty" jsonschema_description:"Of a bond: the whole."`
 	Parts  []string       `json:"parts,omitempty" jsonschema_description:"Of a bond: two to four parts."`
 

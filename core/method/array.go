@@ -79,7 +79,7 @@ func makeArray(r Request) (Example, error) {
 		m.step(lesson.Step{
 			Say: line("array.steps", given("b", b)), Ask: line("array.steps.ask"),
 			Answer: line("array.steps.answer", answerText("steps", strings.Join(steps, ", ")), answer("all", a*b)),
-			Moves:  []board.Move{m.acts.Skip(true)}, Write: rowsOfSix(steps),
+			Moves:  []board.Move{m.acts.Skip(true)}, Write: rowsOfCounts(steps),
 		})
 	}
 	m.step(lesson.Step{
@@ -107,10 +107,16 @@ func makeArray(r Request) (Example, error) {
 
 func timesText(a, b int) string { return strconv.Itoa(a) + " × " + strconv.Itoa(b) }
 
-// rowsOfSix are cells in table rows that are not too long to be read.
-func rowsOfSix(cells []string) []lesson.Write {
+// rowsOfCounts are cells in table rows that are not too long to be read: one, or two that
+// are alike.
+func rowsOfCounts(cells []string) []lesson.Write {
+	const most = 7
+	long := max(1, len(cells))
+	if long > most {
+		long = (long + 1) / 2
+	}
 	var rows []lesson.Write
-	for some := range slices.Chunk(cells, 6) {
+	for some := range slices.Chunk(cells, long) {
 		rows = append(rows, row(some...))
 	}
 	return rows

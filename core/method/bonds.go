@@ -66,6 +66,7 @@ func makeBonds(r Request) (Example, error) {
 		opening.Moves = append(opening.Moves, m.acts.Story(things)...)
 	}
 	m.step(opening)
+	m.table("part", "part", "together")
 	pair := func(first int) lesson.Write {
 		return row(strconv.Itoa(first), strconv.Itoa(n-first), m.sentence(sumText([2]int{first, n - first}),
 			strconv.Itoa(n)).Text)

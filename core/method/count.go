@@ -79,6 +79,7 @@ func makeCount(r Request) (Example, error) {
 			m.step(s)
 		}
 	}
+	m.table("number", "in words", "place by place")
 	m.countWhy(start, times, p, told)
 	all, end := by*times, strconv.Itoa(start+by*times)
 	if times > 1 && m.checks {

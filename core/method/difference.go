@@ -125,6 +125,7 @@ func (m *maker) countUp(big, small int) {
 		return
 	}
 	m.sizeGap(big, small)
+	m.table("jump", "to")
 	now, first := small, true
 	for now < big {
 		jump, p := nextJump(now, big)

@@ -35,6 +35,7 @@ func makeGroup(r Request) (Example, error) {
 	problem := strconv.Itoa(n) + " ÷ " + strconv.Itoa(size)
 	m.step(lesson.Step{Say: line("group.of", given("n", n), given("size", size)),
 		Moves: []board.Move{m.acts.Build(strconv.Itoa(n))}})
+	m.table("groups", "in all")
 	for g := 1; g <= n/size; g++ {
 		s := lesson.Step{
 			Say: line("group.another", given("size", size)), Ask: line("group.left"),

@@ -8,6 +8,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"unitbloom/core/board"
+	"unitbloom/core/lesson"
 	"unitbloom/core/method"
 )
 
@@ -124,4 +125,31 @@ func TestWhatIsHiddenIsThePartThatIsAskedFor(t *testing.T) {
 		}
 	}
 	assert.Positive(t, covers)
+}
+
+// A table says what its columns are, once and over all of them. A list of numbers needs no
+// words, and the rows of several starts stand under their own.
+func TestTablesSayWhatTheirColumnsAre(t *testing.T) {
+	tables := 0
+	for _, spec := range method.Specs() {
+		e, err := method.Make(method.Request{Method: spec.ID, Args: spec.Sample})
+		require.NoError(t, err)
+		var rows []lesson.Write
+		for _, step := range e.Scene.Steps {
+			for _, w := range step.Write {
+				if w.Kind == "row" {
+					rows = append(rows, w)
+				}
+			}
+		}
+		if len(rows) == 0 || len(rows[0].Cells) == 1 || spec.ID == "array" {
+			continue
+		}
+		tables++
+		assert.Len(t, rows[0].Heads, len(rows[0].Cells), spec.ID)
+		for _, w := range rows[1:] {
+			assert.Empty(t, w.Heads, "%s: heads stand once", spec.ID)
+		}
+	}
+	assert.GreaterOrEqual(t, tables, 6)
 }

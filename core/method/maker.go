@@ -19,13 +19,16 @@ type maker struct {
 	acts board.Acts
 	// explains and checks are whether this example of a set does.
 	explains, checks bool
+	// heads are what the columns of its table say.
+	heads []string
 }
 
 // begin starts an example on a board in notation.
 func begin(r Request, notation string) *maker {
 	b, err := board.Parse(notation)
 	spec := specOf(r.Model)
-	m := &maker{newBuilder(b), r, spec, spec.Acts, r.InSet.N <= 1, r.Options["check"] != "none" && r.InSet.N == r.InSet.Of}
+	m := &maker{builder: newBuilder(b), r: r, spec: spec, acts: spec.Acts, explains: r.InSet.N <= 1,
+		checks: r.Options["check"] != "none" && r.InSet.N == r.InSet.Of}
 	m.err = err
 	m.asks, m.slow = r.Options["ask"], r.Options["pace"] == "one by one"
 	return m
@@ -64,6 +67,7 @@ func (m *maker) end(problem, answer string) (Example, error) {
 		m.yourTurn()
 	}
 	m.chooseStops(method.Stops(m.r.Options["age"]))
+	m.headRows()
 	m.scene.Title = problem
 	m.scene.Made = &lesson.Made{Method: m.r.Method, Problem: problem, Answer: answer, Model: m.r.Model, Args: m.r.Args,
 		Options: m.r.Options}
@@ -107,6 +111,21 @@ func stepped(p place.Place, down bool) board.Move {
 
 // row is a line of a table.
 func row(cells ...string) lesson.Write { return lesson.Write{Kind: "row", Cells: cells} }
+
+// table says what the columns of the rows that an example writes are; it stands over the
+// first of them.
+func (m *maker) table(heads ...string) { m.heads = heads }
+
+func (m *maker) headRows() {
+	for i := range m.scene.Steps {
+		for j := range m.scene.Steps[i].Write {
+			if w := &m.scene.Steps[i].Write[j]; w.Kind == "row" {
+				w.Heads = m.heads
+				return
+			}
+		}
+	}
+}
 
 // bond is a whole with its parts.
 func bond(whole int, parts ...int) lesson.Write {

@@ -104,6 +104,7 @@ func (m *maker) startAt(start place.Number, write ...lesson.Write) {
 // last comes to.
 func (m *maker) changesOf(start place.Number, changes []change) (place.Number, error) {
 	fan := m.r.Options["shape"] == "fan"
+	m.table("change", "number")
 	m.startAt(start, row("start", start.String()))
 	now := start
 	for i, c := range changes {

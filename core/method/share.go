@@ -55,6 +55,7 @@ func shareByOnes(r Request, n, by int) (Example, error) {
 		Moves: []board.Move{m.acts.Build(strconv.Itoa(n)), m.acts.Groups(by)},
 	})
 	m.key(lesson.Step{Ask: line("share.fair"), Answer: line("share.fair.answer")})
+	m.table("round", "left")
 	for round := 1; round <= n/by; round++ {
 		s := lesson.Step{
 			Say: line("share.round"), Ask: line("share.each-now"),

@@ -94,6 +94,7 @@ func (m *maker) shiftDigits(n, to place.Number, power int, problem string) {
 	if m.r.Options["way"] == "at once" {
 		steps, by = 1, power
 	}
+	m.table("shift", "number")
 	now := n
 	var back []board.Move
 	for i := range steps {

@@ -47,6 +47,7 @@ func makeTeens(r Request) (Example, error) {
 	}
 	m.oneTeen(n, true)
 	m.teenWhy(n)
+	m.table("way", "moves")
 	m.key(lesson.Step{
 		Say: line(m.againFrom(), given("n", n)), Ask: line("teens.fewer"),
 		Answer: line("teens.fewer.answer", answer("slow", n), answer("fast", fastPushes(n))),

@@ -159,7 +159,11 @@ func lineOf(w lesson.Write) string {
 		}
 		return fmt.Sprintf("%s %s: %s", w.Row, at, w.Text)
 	case "row":
-		return "| " + strings.Join(w.Cells, " | ")
+		under := ""
+		if len(w.Heads) > 0 {
+			under = " under " + strings.Join(w.Heads, ", ")
+		}
+		return "| " + strings.Join(w.Cells, " | ") + under
 	case "bond":
 		return w.Whole + " of " + strings.Join(w.Parts, " and ")
 	}

@@ -17,9 +17,12 @@ interface Props {
   bare: boolean;
 }
 
+/** What the line between a copy and what follows takes of the gap, in pixels, as in the style sheet. */
+const DIVIDER = 14;
+
 export function KeptCopies({ model, index, scale, gap, bare }: Props) {
   return model.kept.map((k, i) => (
-    <figure key={i} className={cx('kept-copy')} style={{ marginRight: gap * scale }}>
+    <figure key={i} className={cx('kept-copy')} style={{ marginRight: Math.max(0, gap * scale - DIVIDER) }}>
       <figcaption>
         {k.flags.includes('ways') ? 'All ways' : 'Before'}
         {!bare && (

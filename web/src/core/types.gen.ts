@@ -3732,6 +3732,10 @@ export interface Write {
    */
   cells?: string[];
   /**
+   * Of the first row of a table: what its columns say.
+   */
+  heads?: string[];
+  /**
    * Of a bond: the whole.
    */
   whole?: string;
@@ -4002,6 +4006,7 @@ export interface WrittenLine {
   kind: string;
   text?: string;
   cells?: string[];
+  heads?: string[];
   whole?: string;
   parts?: string[];
 }

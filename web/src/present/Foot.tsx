@@ -16,18 +16,21 @@ interface Props {
   backward: () => void;
   /** Whether the teacher has a window of her own, and the class's has nothing to press. */
   clean: boolean;
+  /** What is said in place of the steps, at the end. */
+  end: ReactNode;
   /** The place for the rest. */
   children: ReactNode;
 }
 
-export function Foot({ forward, backward, clean, children }: Props) {
+export function Foot({ forward, backward, clean, end, children }: Props) {
   const resting = useRest(clean);
   const spoken = useLesson((s) => s.spoken);
   const waits = useLesson((s) => s.frame.open || s.frame.secrets > 0);
   return (
     <footer className={cx(resting ? 'foot resting' : 'foot')}>
-      <Progress />
-      <output className={cx('spoken')}>{spoken}</output>
+      <Petals />
+      {end || <Dots />}
+      {!end && <output className={cx('spoken')}>{spoken}</output>}
       <Button onClick={backward}>Back</Button>
       <Button onClick={reveal} disabled={!waits}>
         Reveal
@@ -65,30 +68,40 @@ function useRest(clean: boolean): boolean {
   return resting;
 }
 
-/** Ten petals, and a dot for each step. */
-function Progress() {
-  const { scene, step: over, steps, phase } = useLesson((s) => s.frame);
-  const step = phase === '' ? over : over + 1;
+/** The step that the class is at. */
+const useStep = () => useLesson(({ frame: f }) => (f.phase === '' ? f.step : f.step + 1));
+
+/** Ten petals for the steps that are done. */
+function Petals() {
+  const step = useStep();
+  const steps = useLesson((s) => s.frame.steps);
   return (
-    <>
-      <span className={cx('petals')} role="img" aria-label={`Step ${step} of ${steps}`}>
-        <Flower filled={steps === 0 ? 10 : Math.floor((10 * step) / steps)} size={44} />
-      </span>
-      <ol className={cx('dots')} aria-label="Steps">
-        {Array.from({ length: steps + 1 }, (_, n) => (
-          <li key={n}>
-            <button
-              type="button"
-              className={cx(n === step ? 'now' : n < step ? 'done' : '')}
-              aria-label={n === 0 ? 'Start' : `Step ${n}`}
-              aria-current={n === step ? 'step' : undefined}
-              onClick={() => show(scene, n)}
-            >
-              {n === 0 ? '•' : n}
-            </button>
-          </li>
-        ))}
-      </ol>
-    </>
+    <span className={cx('petals')} role="img" aria-label={`Step ${step} of ${steps}`}>
+      <Flower filled={steps === 0 ? 10 : Math.floor((10 * step) / steps)} size={44} />
+    </span>
+  );
+}
+
+/** A dot for each step. */
+function Dots() {
+  const step = useStep();
+  const scene = useLesson((s) => s.frame.scene);
+  const steps = useLesson((s) => s.frame.steps);
+  return (
+    <ol className={cx('dots')} aria-label="Steps">
+      {Array.from({ length: steps + 1 }, (_, n) => (
+        <li key={n}>
+          <button
+            type="button"
+            className={cx(n === step ? 'now' : n < step ? 'done' : '')}
+            aria-label={n === 0 ? 'Start' : `Step ${n}`}
+            aria-current={n === step ? 'step' : undefined}
+            onClick={() => show(scene, n)}
+          >
+            {n === 0 ? '•' : n}
+          </button>
+        </li>
+      ))}
+    </ol>
   );
 }

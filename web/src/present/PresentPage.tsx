@@ -145,7 +145,6 @@ export function PresentPage() {
         {seen.record && <RecordSide />}
       </div>
       {frame.scratch && <ScratchBar offered={offered} keep={keep} putAway={putAway} />}
-      {ended && <EndBar toRecord={() => setSeen((x) => ({ ...x, record: true }))} quit={quit} />}
       <div>
         <PenBar />
         <CountBar />
@@ -154,7 +153,12 @@ export function PresentPage() {
         {seen.numbers && made && <NumbersBar close={turn('numbers')} />}
         {seen.hand && free && <HandStrip />}
       </div>
-      <Foot forward={forward} backward={backward} clean={linked}>
+      <Foot
+        forward={forward}
+        backward={backward}
+        clean={linked}
+        end={ended && <EndBar toRecord={() => setSeen((x) => ({ ...x, record: true }))} quit={quit} />}
+      >
         <More groups={groups} pace={pace} setPace={setPace} theirs={theirs} setTheirs={setTheirs} />
       </Foot>
       <KeyList open={seen.listed} close={turn('listed')} groups={groups} />

@@ -29,6 +29,17 @@ export function Lines({ lines }: { lines: WrittenLine[] }) {
         if (first.kind === 'row') {
           return (
             <table key={i}>
+              {first.heads && (
+                <thead>
+                  <tr>
+                    {first.heads.map((head, k) => (
+                      <th key={k} scope="col">
+                        {head}
+                      </th>
+                    ))}
+                  </tr>
+                </thead>
+              )}
               <tbody>
                 {group.map((row, n) => (
                   <tr key={n}>

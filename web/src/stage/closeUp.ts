@@ -58,8 +58,9 @@ function places(c: Composition, { room, unit }: Asked) {
   ];
   if (work && work.x >= model.x + model.w) {
     const x = model.x + model.w + gap;
-    const free = { x, y: work.h + gap, w: room.w - x, h: room.h - work.h - gap };
-    all.push({ model: { ...model, y: 0 }, work: { ...work, y: 0 }, free });
+    const high = { model: { ...model, y: 0 }, work: { ...work, y: 0 } };
+    all.push({ ...high, free: { x, y: work.h + gap, w: room.w - x, h: room.h - work.h - gap } });
+    all.push({ ...high, free: { x: 0, y: model.h + gap, w: work.x - gap, h: room.h - model.h - gap } });
   } else if (work) {
     const x = model.x + work.w + 2 * gap;
     const y = work.y - top;
