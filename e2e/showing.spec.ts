@@ -110,7 +110,7 @@ test('one key changes the numbers of an example and keeps its method', async ({ 
   const record = page.getByRole('complementary', { name: 'Record' });
   await record.getByLabel('Examples write their line').check();
   await expect(record.getByRole('button', { name: 'Change 97 + 5 = 102' })).toBeVisible();
-  await page.locator('.Foot_dots').click();
+  await page.locator('.Foot_petals').click();
   await page.keyboard.press('Escape');
   await expect(page.getByText('146 + 87', { exact: true }).first()).toBeVisible();
 });
@@ -231,6 +231,17 @@ test('hands are counted unseen until all have chosen, and stay in sight until th
   await hands.getByRole('button', { name: 'Show the hands' }).click();
   await expect(hands.getByLabel('Hands for 12')).toHaveText('3');
   await expect(hands.getByLabel('Hands for 21')).toHaveText('1');
+});
+
+test('a show of hands is offered the answer among what mistakes give', async ({ page, app }) => {
+  const id = await exampleOf(page, app.url, 'column-subtract', ['402', '167'], 'discs');
+  await page.goto(`/lesson/${id}/present`);
+  await expect(page.getByRole('region', { name: 'Prompt' })).toBeVisible();
+  await page.keyboard.press('s');
+  const hands = page.locator('.HandsBar_hands-bar');
+  await hands.getByRole('button', { name: 'Offer answers' }).click();
+  await hands.getByRole('button', { name: 'Who thinks so?' }).click();
+  await expect(hands.locator('b')).toHaveText(['235', '245', '345', '365']);
 });
 
 test('a look without counting lasts two seconds, and can be had again', async ({ page, app }) => {

@@ -77,6 +77,7 @@ func init() {
 		on("judge", "Judges a number sentence, against itself and the models.", judge),
 		on("boardOf", "The board of a scene as it is in the end.", boardOf),
 		on("stayed", "Which digits of lines stayed, and which changed.", stayed),
+		on("hands", "Answers to choose from: that of the example that is shown, and what known mistakes give.", hands),
 		on("compare", "The first two models with the sign between them.", compare),
 	}
 	for _, o := range operations {

@@ -746,6 +746,15 @@ export interface Calls {
     answer: Lit;
   };
   /**
+   * Answers to choose from: that of the example that is shown, and what known mistakes give.
+   */
+  hands: {
+    arg: {
+      handle: number;
+    };
+    answer: Hands;
+  };
+  /**
    * The first two models with the sign between them.
    */
   compare: {
@@ -4302,6 +4311,9 @@ export interface Lit {
 export interface Part {
   text: string;
   mark?: 'stayed' | 'changed';
+}
+export interface Hands {
+  answers: string[];
 }
 export interface TextArgs {
   text: string;

@@ -1,7 +1,9 @@
 // A show of hands: up to four answers, whose hands are counted unseen until all have chosen.
 // They stay in sight until the pieces have decided and the class goes on.
 import { Button, Input } from 'antd';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
+import { call } from '../core/core';
+import { useLesson } from '../state/lesson';
 import { names } from '../shell/names';
 import css from './HandsBar.module.css';
 
@@ -13,6 +15,8 @@ export function HandsBar({ close }: { close: () => void }) {
   const [texts, setTexts] = useState(['', '']);
   const [hands, setHands] = useState<number[]>();
   const [shown, setShown] = useState(false);
+  const handle = useLesson((s) => s.handle);
+  const offered = useMemo(() => call('hands', { handle }).answers, [handle]);
   const answers = texts.map((t) => t.trim()).filter((t) => t !== '');
   if (!hands) {
     return (
@@ -40,6 +44,7 @@ export function HandsBar({ close }: { close: () => void }) {
             autoFocus={i === 0}
           />
         ))}
+        {offered.length > 1 && <Button onClick={() => setTexts(offered)}>Offer answers</Button>}
         {texts.length < MOST && <Button onClick={() => setTexts([...texts, ''])}>One more answer</Button>}
         <Button type="primary" htmlType="submit" disabled={answers.length < 2}>
           Who thinks so?
