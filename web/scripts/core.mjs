@@ -7,7 +7,9 @@ const out = 'web/src/core/generated';
 mkdirSync(out, { recursive: true });
 // Calls are not copied into their callers in the packages that no act waits for: a
 // sixteenth of the module.
-const rare = ['method', 'lesson', 'say', 'sentence', 'mistake', 'word', 'chance'].map((name) => `-gcflags=unitbloom/core/${name}=-l`);
+const rare = ['method', 'lesson', 'say', 'sentence', 'mistake', 'word', 'chance'].map(
+  (name) => `-gcflags=unitbloom/core/${name}=-l`,
+);
 execFileSync(
   'go',
   ['build', '-trimpath', '-ldflags', '-s -w', ...rare, '-o', join(out, 'core.wasm'), './cmd/corewasm'],
