@@ -19,7 +19,9 @@ type ModelSpec struct {
 	Title string
 	// Noun is the model in a sentence: "rack".
 	Noun string
-	Doc  string
+	// Names are other names by which a teacher may call it: "ten frames".
+	Names []string
+	Doc   string
 	// Moves are the model's own moves; Empties is the kind of the one that puts all
 	// pieces away.
 	Moves   []MoveSpec
@@ -475,4 +477,9 @@ func orNone(names []string) string {
 		return "none"
 	}
 	return strings.Join(names, ", ")
+}
+
+// Called reports whether a teacher may call the model by a name, in small letters.
+func (s ModelSpec) Called(name string) bool {
+	return name == s.Kind || name == s.Noun || name == strings.ToLower(s.Title) || slices.Contains(s.Names, name)
 }

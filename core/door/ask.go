@@ -443,35 +443,3 @@ func listMethods(s *session, _ None) ([]MethodInfo, error) {
 	}
 	return list, nil
 }
-
-// ListArgs are problems as they are typed, one a line, what the lesson is called, and
-// what its class calls things.
-type ListArgs struct {
-	Title string         `json:"title"`
-	List  string         `json:"list"`
-	Words say.Vocabulary `json:"words"`
-}
-
-// Listed is the lesson of a list, or what is wrong with its lines.
-type Listed struct {
-	Lesson *lesson.Lesson `json:"lesson,omitempty"`
-	Faults []LineFault    `json:"faults"`
-}
-
-// LineFault is a line that is no problem, counted from 1, and why.
-type LineFault struct {
-	Line int    `json:"line"`
-	Why  string `json:"why"`
-}
-
-func fromList(_ *Door, a ListArgs) (Listed, error) {
-	l, faults := method.FromList(a.Title, a.List, a.Words, nil)
-	out := Listed{Faults: []LineFault{}}
-	for _, f := range faults {
-		out.Faults = append(out.Faults, LineFault{f.Line, f.Err.Error()})
-	}
-	if len(faults) == 0 {
-		out.Lesson = &l
-	}
-	return out, nil
-}

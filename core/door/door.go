@@ -150,14 +150,23 @@ func (d *Door) explain(handle int, err error) Failure {
 	}
 	var refusal *say.Refusal
 	if !errors.As(err, &refusal) {
-		return Failure{Code: CodeInvalid, Text: words.Spell(err.Error())}
+		return Failure{Code: CodeInvalid, Text: sentenceOf(err, words)}
 	}
-	out := Failure{Code: refusal.Code, Text: refusal.Message.Text(words)}
+	out := Failure{Code: refusal.Code, Text: sentenceOf(err, words)}
 	var offering board.Offering
 	if errors.As(err, &offering) {
 		out.Offer = &Offered{offering.Offer.Label.Text(words), offering.Offer.Move}
 	}
 	return out
+}
+
+// sentenceOf is an error in the class's words.
+func sentenceOf(err error, words say.Vocabulary) string {
+	var refusal *say.Refusal
+	if errors.As(err, &refusal) {
+		return refusal.Message.Text(words)
+	}
+	return words.Spell(err.Error())
 }
 
 // Operation is one thing that a host can ask for.

@@ -17,7 +17,7 @@ func init() {
 	operations = []Operation{
 		op("version", "The file form that this core writes.", version),
 		op("read", "Reads a number and tells all its forms.", readNumber),
-		op("fromList", "A lesson of a list of problems, a scene a line, or the lines that are none.", fromList),
+		op("wish", "A lesson of what a teacher types for the class to see, and the other ways to show it.", wish),
 		op("throw", "Throws dice, a spinner or number cards; the same seed gives the same.", throw),
 
 		op("open", "Opens a lesson behind a handle.", open),
@@ -40,6 +40,7 @@ func init() {
 		on("setScene", "Changes what a scene is called and shows.", setScene),
 		on("editStep", "Changes the words of a step, or takes it out.", editStep),
 		on("reshape", "Splits a step, joins it to the next, or moves it.", reshape),
+		on("addWish", "Adds what a teacher types for the class to see.", addWish),
 		on("addBoard", "Adds a free board.", addBoard),
 		on("words", "The word cards that come with the product.", listWords),
 		on("addPages", "Adds pages that are no boards: the objective, word cards, paper.", addPages),

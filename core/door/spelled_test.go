@@ -123,9 +123,8 @@ func TestAListIsReadAsTheClassWritesIt(t *testing.T) {
 		Lesson lesson.Lesson
 		Faults []door.LineFault
 	}
-	desk{t: t, door: door.New()}.call("fromList", map[string]any{"title": "Sums",
-		"list": "2,5 + 1,75\ncolumn-add,146,87", "words": words},
-		&out)
+	desk{t: t, door: door.New()}.call("wish", map[string]any{"text": "2,5 + 1,75\ncolumn-add,146,87",
+		"words": words}, &out)
 	require.Empty(t, out.Faults)
 	assert.Equal(t, words, out.Lesson.Words)
 	assert.Equal(t, "2.5 + 1.75", out.Lesson.Scenes[0].Made.Problem)

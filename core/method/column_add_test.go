@@ -244,7 +244,7 @@ func TestColumnAddRefusesWhatDoesNotFit(t *testing.T) {
 		{method.Request{Args: []string{"9999999", "9999999"}, Model: "discs"},
 			"9999999 and 9999999 make more than 9999999, the most that is shown here."},
 		{method.Request{Args: []string{"1.5", "2"}, Model: "blocks"},
-			"1.5 does not fit on blocks. They hold whole numbers to 9999 here."},
+			"1.5 does not fit here. Whole numbers to 9999 fit on the base-ten blocks."},
 		{method.Request{Args: []string{"146"}}, "A column addition needs two to four numbers, like 146 and 87."},
 		{method.Request{Args: []string{"146", "many"}}, `"many" is not a number. Write digits, like 146 or 3.05.`},
 		{method.Request{Args: []string{"1", "2"}, Model: "rack"},

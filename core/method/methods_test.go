@@ -1083,7 +1083,7 @@ func TestEveryModelHoldsWhatItSays(t *testing.T) {
 	for _, spec := range board.Specs() {
 		if spec.Most > 0 {
 			_, err := method.Make(method.Request{Method: "build", Args: []string{itoa(spec.Most + 1)}, Model: spec.Kind})
-			assert.ErrorContains(t, err, fmt.Sprintf("to %d here", spec.Most), spec.Kind)
+			assert.ErrorContains(t, err, fmt.Sprintf("to %d fit", spec.Most), spec.Kind)
 		}
 	}
 }

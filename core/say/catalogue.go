@@ -96,6 +96,7 @@ var general = map[string]string{
 	"refuse.sentence-unit":      "One side is in {unit}, and the other has no unit. Write the unit too.",
 	"refuse.sentence-square":    "Here {unit} is multiplied by {unit}. Multiply by a number alone.",
 	"refuse.sentence-kinds":     "Here are {a} and {b}. They do not measure the same.",
+	"refuse.wish-empty":         "Type what the class shall see, like 58 + 67, 146, or 8 and 6 on a rack.",
 	"refuse.stayed-two":         "Choose two lines or more.",
 	"refuse.stayed-number":      "There is no number in \"{text}\".",
 	"refuse.word-empty":         "A word card has a word and what it means.",
@@ -111,6 +112,11 @@ var general = map[string]string{
 	"refuse.drift":              "This step was made for {made}. Now the pieces make {now}.",
 
 	// Announcements: what a move did.
+	// What a line of the shelf comes to.
+	"wish.board":   "a board: {model}",
+	"wish.example": "{method} on {model}",
+	"wish.list":    "{first} and {more} more",
+
 	"selected":            "{n} selected",
 	"did.covered-act":     "Done, and part of it is under the cover.",
 	"did.placed":          "{pieces} placed.",
@@ -282,7 +288,7 @@ var general = map[string]string{
 	"refuse.method-needs":     "{method} needs {args}, like {sample}.",
 	"refuse.method-whole":     "{n} has decimals. Whole numbers are needed here.",
 	"refuse.method-range":     "{n} does not fit here. Use {least} to {most}.",
-	"refuse.method-holds":     "{n} does not fit on {model}. They hold whole numbers to {most} here.",
+	"refuse.method-holds":     "{n} does not fit here. Whole numbers to {most} fit on the {model}.",
 	"refuse.count-step":       "Steps of {n} are not counted here. Use 1, 2, 5, 10, 100 or 1000.",
 	"refuse.more-less-change": "{text} is not a change. Write a sign and 0.01, 0.1, 1, 10, 100 or 1000, like +10.",
 	"refuse.more-less-range":  "{change} does not fit from {n}.",

@@ -15,6 +15,7 @@ func Spec() board.ModelSpec {
 		Title:   "Base-ten blocks",
 		Empties: "clear",
 		Noun:    "blocks",
+		Names:   []string{"base ten blocks"},
 		Doc: "Ones, tens, hundreds and thousands, and on to hundred thousands drawn small, in columns or on an open mat, solid or as " +
 			"a sketch.",
 		New:   func(*board.IDs) board.Model { return Blocks{} },

@@ -18,6 +18,7 @@ func Spec() board.ModelSpec {
 		Title:   "Counters",
 		Empties: "clear",
 		Noun:    "counters",
+		Names:   []string{"ten frames", "ten frame", "frames", "frame"},
 		Doc:     "Two-sided counters and story shapes: loose, in frames of up to 12 × 12, or shared into groups.",
 		New:     func(*board.IDs) board.Model { return Counters{Frames: []CounterFrame{{Rows: 2, Columns: 5}}} },
 		Most:    100,

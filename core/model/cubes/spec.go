@@ -18,6 +18,7 @@ func Spec() board.ModelSpec {
 		Title:   "Linking cubes",
 		Empties: "clear",
 		Noun:    "cubes",
+		Names:   []string{"cubes", "trains"},
 		Doc:     "Trains of 1 to 20 cubes in colours by part, snapped anywhere and joined, and towers of ten.",
 		New:     func(*board.IDs) board.Model { return Cubes{} },
 		Most:    100,

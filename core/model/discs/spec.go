@@ -17,6 +17,7 @@ func Spec() board.ModelSpec {
 		Title:   "Place value discs",
 		Empties: "clear",
 		Noun:    "discs",
+		Names:   []string{"chart", "place value chart"},
 		Doc: "A chart of columns from millions to thousandths with labelled discs or plain dots, one to four rows, " +
 			"groups to share into, and digit cards.",
 		New:   func(ids *board.IDs) board.Model { return newDiscs(nil, ids) },

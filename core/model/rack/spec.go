@@ -18,6 +18,7 @@ func Spec() board.ModelSpec {
 		Title:   "Bead rack",
 		Empties: "home",
 		Noun:    "rack",
+		Names:   []string{"beads", "bead rack", "number rack"},
 		Doc:     "One to ten rows of ten beads, five and five in two colours; the left side is read.",
 		New: func(ids *board.IDs) board.Model {
 			return Rack{Left: make([]int, 2), first: ids.Take(2 * Beads)}

@@ -1,0 +1,48 @@
+package door_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"unitbloom/core/door"
+	"unitbloom/core/lesson"
+)
+
+// A line becomes a lesson, tells how it was understood, and can be had in each other way;
+// one that says nothing is told why.
+func TestALineBecomesALesson(t *testing.T) {
+	d := desk{t: t, door: door.New()}
+	var out door.Wished
+	d.call("wish", map[string]any{"text": "58 + 67", "words": map[string]any{}}, &out)
+	require.NotNil(t, out.Lesson)
+	assert.Equal(t, "58 + 67", out.Lesson.Title)
+	assert.Equal(t, "Column addition on base-ten blocks", out.As.Label)
+	assert.NotEmpty(t, out.Others)
+	for _, other := range out.Others {
+		var again door.Wished
+		d.call("wish", map[string]any{"text": "58 + 67", "words": map[string]any{},
+			"as": map[string]any{"method": other.Method, "model": other.Model}}, &again)
+		assert.Equal(t, other.Label, again.As.Label)
+	}
+	out = door.Wished{}
+	d.call("wish", map[string]any{"text": "58 + 67\nwhat", "words": map[string]any{}}, &out)
+	assert.Nil(t, out.Lesson)
+	require.Len(t, out.Faults, 1)
+	assert.Equal(t, 2, out.Faults[0].Line)
+}
+
+// The same line goes into an open lesson, one undo for all that it brings.
+func TestALineGoesIntoAnOpenLesson(t *testing.T) {
+	d := openLesson(t, lesson.Lesson{Format: 2, Title: "Bulbs", Scenes: []lesson.Scene{}})
+	var u changed
+	d.call("addWish", map[string]any{"text": "8 and 6 on a rack; 97 ÷ 4", "id": "more"}, &u)
+	doc := d.document()
+	require.Len(t, doc.Scenes, 2)
+	assert.Equal(t, []string{"more", "more-1"}, []string{doc.Scenes[0].ID, doc.Scenes[1].ID})
+	assert.Equal(t, "rack", doc.Scenes[0].Start.Models[0].Kind())
+	d.call("undo", map[string]any{}, nil)
+	assert.Empty(t, d.document().Scenes)
+	assert.Contains(t, d.try("addWish", map[string]any{"text": "what", "id": "no"}, nil), "what")
+}

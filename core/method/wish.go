@@ -1,0 +1,298 @@
+// One line in which a teacher says what the class shall see: a problem, a number, amounts on
+// a model, or a list of such lines.
+
+package method
+
+import (
+	"cmp"
+	"slices"
+	"strconv"
+	"strings"
+
+	"unitbloom/core/board"
+	"unitbloom/core/lesson"
+	"unitbloom/core/place"
+	"unitbloom/core/say"
+)
+
+// Wish is one way to show what a line says: as a worked example of a method, or with an empty
+// Method on a free board.
+type Wish struct {
+	Method string `json:"method"`
+	Model  string `json:"model"`
+}
+
+// Label is the wish in the class's words.
+func (w Wish) Label(words say.Vocabulary) string {
+	model := say.Text("model", say.Name, strings.ToLower(specOf(w.Model).Title))
+	spec, err := Find(w.Method)
+	switch {
+	case err != nil:
+		return say.New("wish.board", model).Phrase(words)
+	case spec.ID == read.ID:
+		return spec.Title
+	}
+	return say.New("wish.example", say.Text("method", say.Name, spec.Title), model).Phrase(words)
+}
+
+// Granted is what a line comes to: scenes with a title for all of them, how it was
+// understood, and the other ways to show it. A list is understood line by line, and has no
+// other ways.
+type Granted struct {
+	Title  string
+	Scenes []lesson.Scene
+	As     Wish
+	Others []Wish
+}
+
+// mostOthers is how many other ways are worth telling.
+const mostOthers = 6
+
+// Grant reads what a teacher typed, in the numbers that her class writes. Asked is the way
+// that she chose; nil leaves it to the line. Of a list, every line that says nothing is told.
+func Grant(text string, asked *Wish, w say.Vocabulary) (Granted, []ListError) {
+	var lines []string
+	for _, line := range strings.FieldsFunc(text, func(r rune) bool { return r == '\n' || r == ';' }) {
+		if line = strings.TrimSpace(line); line != "" {
+			lines = append(lines, line)
+		}
+	}
+	if len(lines) == 0 {
+		return Granted{}, []ListError{{1, say.Refuse("wish-empty")}}
+	}
+	if len(lines) == 1 {
+		g, err := grantLine(lines[0], asked, w)
+		if err != nil {
+			return Granted{}, []ListError{{1, err}}
+		}
+		return g, nil
+	}
+	var all Granted
+	var faults []ListError
+	for i, line := range lines {
+		g, err := grantLine(line, nil, w)
+		if err != nil {
+			faults = append(faults, ListError{i + 1, err})
+			continue
+		}
+		all.Scenes = append(all.Scenes, g.Scenes...)
+	}
+	all.Title = say.New("wish.list", say.Text("first", say.Given, lines[0]), say.Int("more", say.Given, len(lines)-1)).Phrase(w)
+	return all, faults
+}
+
+func grantLine(line string, asked *Wish, w say.Vocabulary) (Granted, error) {
+	text, model := onModel(line)
+	amount, isAmount := amountOf(w.Plain(text))
+	ways := slices.Concat(boards(amount, isAmount), examples(text, isAmount, w))
+	if strings.Contains(text, "+") {
+		ways = slices.Concat(examples(text, isAmount, w), boards(amount, isAmount)) // a problem before anything
+	}
+	at := slices.IndexFunc(ways, func(way Wish) bool {
+		if asked != nil {
+			return way == *asked
+		}
+		return model == "" || way.Model == model
+	})
+	if at < 0 {
+		return Granted{}, whyNot(text, amount, isAmount, asked, model, w)
+	}
+	g := Granted{Title: strings.TrimSpace(text), As: ways[at]}
+	for i, way := range ways {
+		if i != at && len(g.Others) < mostOthers {
+			g.Others = append(g.Others, way)
+		}
+	}
+	if g.As.Method != "" {
+		e, err := makeWish(text, g.As, w)
+		if err != nil {
+			return g, err
+		}
+		for _, one := range append([]Example{e}, e.More...) {
+			g.Scenes = append(g.Scenes, one.SceneAs(""))
+		}
+		return g, nil
+	}
+	b, err := boardOf(amount, g.As.Model)
+	g.Scenes = []lesson.Scene{{Title: g.Title, Start: b, Show: []string{"numeral", "unitForm"}}}
+	return g, err
+}
+
+// whyNot is the refusal of what was asked for.
+func whyNot(text, amount string, isAmount bool, asked *Wish, model string, w say.Vocabulary) error {
+	way := Wish{Model: model}
+	if asked != nil {
+		way = *asked
+	}
+	if isAmount && way.Method == "" && way.Model != "" {
+		_, err := boardOf(amount, way.Model)
+		return err
+	}
+	if _, err := makeWish(text, way, w); err != nil {
+		return err
+	}
+	return say.Refuse("wish-empty")
+}
+
+// onModel cuts the model off a line that names one: "8 and 6 on a rack".
+func onModel(line string) (text, kind string) {
+	for _, with := range []string{" on ", " with ", " in "} {
+		at := strings.LastIndex(strings.ToLower(line), with)
+		if at < 0 {
+			continue
+		}
+		named := strings.ToLower(strings.TrimSpace(line[at+len(with):]))
+		for _, article := range []string{"a ", "an ", "the ", "two ", "some "} {
+			named = strings.TrimPrefix(named, article)
+		}
+		for _, spec := range board.Specs() {
+			if spec.Called(named) {
+				return line[:at], spec.Kind
+			}
+		}
+	}
+	return line, ""
+}
+
+// amountOf is the amount that a line says, when it says no problem: a number, a unit form, or
+// two numbers together.
+func amountOf(text string) (string, bool) {
+	text = strings.ReplaceAll(text, " and ", " + ")
+	parts := strings.Split(text, "+")
+	for _, part := range parts {
+		if _, err := place.ParseAmount(part); err != nil {
+			return "", false
+		}
+	}
+	return strings.TrimSpace(text), true
+}
+
+// boards are the models that show an amount, as a free board.
+func boards(amount string, isAmount bool) []Wish {
+	if !isAmount {
+		return nil
+	}
+	var ways []Wish
+	for _, spec := range board.Specs() {
+		if _, err := boardOf(amount, spec.Kind); err == nil {
+			ways = append(ways, Wish{Model: spec.Kind})
+		}
+	}
+	// Few are for models that show single things; more for those that show places.
+	few := totalOf(amount).Cmp(place.Int(20)) <= 0
+	other := func(way Wish) int {
+		most := specOf(way.Model).Most
+		if single := most > 0 && most <= 100; single == few {
+			return 0
+		}
+		return 1
+	}
+	slices.SortStableFunc(ways, func(a, b Wish) int { return cmp.Compare(other(a), other(b)) })
+	return ways
+}
+
+func totalOf(amount string) place.Number {
+	var total place.Number
+	for _, part := range strings.Split(amount, "+") {
+		if form, err := place.ParseAmount(part); err == nil {
+			v, _ := form.Total()
+			total, _ = total.Add(v)
+		}
+	}
+	return total
+}
+
+// boardOf is a board with an amount on it and room for it.
+func boardOf(amount, kind string) (board.Board, error) {
+	spec := specOf(kind)
+	if spec.Empty == nil {
+		return board.Board{}, say.Refuse("wish-empty")
+	}
+	total := totalOf(amount)
+	if err := fitsModel(kind, total); err != nil {
+		return board.Board{}, err
+	}
+	b, err := board.Parse(spec.Empty(total.Count(place.Ones)))
+	if err != nil {
+		return board.Board{}, err
+	}
+	b, _, err = board.Apply(b, spec.Acts.Build(amount))
+	return b, err
+}
+
+// examples are the methods that work what a line says, each with each of its models: first
+// the one that the signs tell. A sum of two numbers that are named with "and" is no problem.
+func examples(text string, isAmount bool, w say.Vocabulary) []Wish {
+	first, err := ReadLine(text, w)
+	if err != nil || isAmount && strings.Contains(text, " and ") {
+		return nil
+	}
+	chosen, err := Find(first.Method)
+	if err != nil {
+		return nil
+	}
+	order := []Spec{chosen}
+	if fact, small := factOf(first); small {
+		order = []Spec{fact, chosen}
+	}
+	for _, spec := range specs {
+		if spec.ID != chosen.ID && spec.ID != order[0].ID && spec.Operation == chosen.Operation && (spec.Signs != "") == (chosen.Signs != "") {
+			order = append(order, spec)
+		}
+	}
+	var ways []Wish
+	for _, spec := range order {
+		for _, kind := range spec.Kinds() {
+			if _, err := makeWish(text, Wish{spec.ID, kind}, w); err == nil {
+				ways = append(ways, Wish{spec.ID, kind})
+				if spec.ID == read.ID {
+					break // its own board says with what
+				}
+			}
+		}
+	}
+	return ways
+}
+
+// factOf is the method for a sum or a difference that is to be known by heart.
+func factOf(r Request) (Spec, bool) {
+	if len(r.Args) != 3 {
+		return Spec{}, false
+	}
+	whole, err := place.Parse(r.Args[0])
+	if err != nil || whole.Cmp(place.Int(20)) > 0 {
+		return Spec{}, false
+	}
+	switch r.Method {
+	case columnAdd.ID:
+		return addFacts, true
+	case columnSubtract.ID:
+		return subtractFacts, true
+	}
+	return Spec{}, false
+}
+
+func makeWish(text string, as Wish, w say.Vocabulary) (Example, error) {
+	r, err := ReadLine(text, w)
+	if err == nil && as.Method != "" && r.Method != as.Method {
+		r, err = Typed(as.Method, w.Plain(text))
+	}
+	if err != nil {
+		return Example{}, err
+	}
+	r.Model, r.Options = as.Model, map[string]string{}
+	InWords(r.Options, w)
+	return Make(r)
+}
+
+// Named is a list of scenes under ids of their own, which begin alike.
+func Named(scenes []lesson.Scene, id string) []lesson.Scene {
+	out := slices.Clone(scenes)
+	for i := range out {
+		out[i].ID = id
+		if i > 0 {
+			out[i].ID += "-" + strconv.Itoa(i)
+		}
+	}
+	return out
+}

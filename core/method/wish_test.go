@@ -1,0 +1,130 @@
+package method_test
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"unitbloom/core/board"
+	"unitbloom/core/lesson"
+	"unitbloom/core/method"
+	"unitbloom/core/say"
+)
+
+// What a teacher types comes to what she means, in the form in which she types it.
+func TestALineComesToWhatItSays(t *testing.T) {
+	for line, want := range map[string]struct{ as, title, total string }{
+		"58 + 67":                 {"Column addition on base-ten blocks", "58 + 67", ""},
+		"58+67=":                  {"Column addition on base-ten blocks", "", ""},
+		"58 + 67 on discs":        {"Column addition on place value discs", "58 + 67", ""},
+		"402 - 167":               {"Column subtraction on base-ten blocks", "402 - 167", ""},
+		"8 + 5":                   {"Addition facts on bead rack", "8 + 5", ""},
+		"14 - 6":                  {"Subtraction facts on bead rack", "", ""},
+		"1000000":                 {"a board: place value discs", "", "1000000"},
+		"97 ÷ 4":                  {"Share out on place value discs", "97 ÷ 4", ""},
+		"7 x 6":                   {"Rows and columns on counters", "", ""},
+		"24 × 3":                  {"", "", ""},
+		"? + 7 = 15":              {"", "", ""},
+		"146":                     {"a board: base-ten blocks", "146", "146"},
+		"14 tens 6 ones":          {"a board: base-ten blocks", "14 tens 6 ones", "146"},
+		"3.05":                    {"a board: place value discs", "3.05", "3.05"},
+		"12":                      {"a board: bead rack", "12", "12"},
+		"8 and 6 on a rack":       {"a board: bead rack", "8 and 6", "14"},
+		"7 and 5":                 {"a board: bead rack", "7 and 5", "12"},
+		"7 and 5 on Ten Frames":   {"a board: counters", "7 and 5", "12"},
+		"42 on the bead rack":     {"a board: bead rack", "42", "42"},
+		"146 with blocks":         {"a board: base-ten blocks", "146", "146"},
+		"blocks 1h 4t 14o":        {"Read a number", "", ""},
+		"2,500 in discs":          {"a board: place value discs", "", "2500"},
+		"column-subtract 402 167": {"Column subtraction on base-ten blocks", "", ""},
+	} {
+		g, faults := method.Grant(line, nil, say.Vocabulary{})
+		require.Empty(t, faults, line)
+		require.NotEmpty(t, g.Scenes, line)
+		if want.as != "" {
+			assert.Equal(t, want.as, g.As.Label(say.Vocabulary{}), line)
+		}
+		if want.title != "" {
+			assert.Equal(t, want.title, g.Title, line)
+		}
+		if want.total != "" {
+			assert.Equal(t, want.total, board.Total(g.Scenes[0].Start.Models[0]).String(), line)
+			assert.Empty(t, g.Scenes[0].Steps, line)
+		}
+	}
+}
+
+// Each other way that is told can be had, and is another.
+func TestEveryOtherWayCanBeHad(t *testing.T) {
+	for _, line := range []string{"58 + 67", "146", "8 and 6", "14 − 6", "12 ÷ 4", "30 × 4", "3.7 + 2.85", "12"} {
+		g, faults := method.Grant(line, nil, say.Vocabulary{})
+		require.Empty(t, faults, line)
+		assert.NotEmpty(t, g.Others, line)
+		seen := map[method.Wish]bool{g.As: true}
+		for _, way := range g.Others {
+			assert.False(t, seen[way], "%s: %v stands twice", line, way)
+			seen[way] = true
+			other, faults := method.Grant(line, &way, say.Vocabulary{})
+			require.Empty(t, faults, "%s as %v", line, way)
+			assert.Equal(t, way, other.As, line)
+			assert.NotEqual(t, way.Method == "", len(other.Scenes[0].Steps) > 0, "%s as %v", line, way)
+		}
+	}
+}
+
+// A list is a lesson of its lines, and every line that says nothing is told.
+func TestAListIsUnderstoodLineByLine(t *testing.T) {
+	g, faults := method.Grant("58 + 67; 46 + 38\n146 on discs", nil, say.Vocabulary{})
+	require.Empty(t, faults)
+	assert.Len(t, g.Scenes, 3)
+	assert.Equal(t, "58 + 67 and 2 more", g.Title)
+	_, faults = method.Grant("58 + 67\nhello\n46 + 38\n9 +", nil, say.Vocabulary{})
+	require.Len(t, faults, 2)
+	assert.Equal(t, []int{2, 4}, []int{faults[0].Line, faults[1].Line})
+}
+
+func TestALineThatSaysNothingIsToldWhatWouldDo(t *testing.T) {
+	for line, want := range map[string]string{
+		"":                            "Type what the class shall see",
+		"150 on a rack":               "100 fit on the bead rack",
+		"2.5 on counters":             "100 fit on the counters",
+		"9 + 8 on a train of thought": "",
+	} {
+		_, faults := method.Grant(line, nil, say.Vocabulary{})
+		require.Len(t, faults, 1, line)
+		assert.Contains(t, faults[0].Err.Error(), want, line)
+	}
+}
+
+// The class's numbers are read as it writes them, and its words go into what is made.
+func TestALineIsReadInTheClassesNumbers(t *testing.T) {
+	w := say.Vocabulary{Numbers: "4 002,5", Regroup: "exchange", Ones: "units"}
+	g, faults := method.Grant("3,7 + 2,85", nil, w)
+	require.Empty(t, faults)
+	assert.Equal(t, "3,7 + 2,85", g.Title)
+	var said []string
+	for _, step := range g.Scenes[0].Steps {
+		said = append(said, step.Say.Text(w), step.Answer.Text(w))
+	}
+	all := strings.Join(said, " ")
+	assert.NotContains(t, all, "bundle")
+	assert.Contains(t, all, "6,55")
+}
+
+// A lesson is sorted by what its examples work and its boards are good for, and found by what
+// is said of it, however a sum is written.
+func TestLessonsAreSortedAndFound(t *testing.T) {
+	g, faults := method.Grant("402 - 167; 8 and 6 on a rack; 97 ÷ 4; 3.05", nil, say.Vocabulary{})
+	require.Empty(t, faults)
+	l := lesson.Lesson{Title: "Planting Day", Objective: "We share bulbs", Scenes: g.Scenes,
+		Record: []lesson.Entry{{Text: "34 ÷ 100 = 0.34"}}}
+	assert.Equal(t, []string{"counting", "place value", "subtraction", "division"}, method.TopicsOf(l))
+	found := method.FoundBy(l)
+	for _, text := range []string{"planting", "BULBS", "402 − 167", "402-167", "97 / 4", "97÷4", "34 ÷ 100", "8 and 6"} {
+		assert.Contains(t, found, method.Sought(text), text)
+	}
+	assert.NotContains(t, found, method.Sought("402 + 167"))
+	assert.Empty(t, method.TopicsOf(lesson.Lesson{Title: "Empty"}))
+}
