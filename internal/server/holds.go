@@ -195,6 +195,9 @@ func (s *Server) hold(c *gin.Context) {
 		c.JSON(http.StatusOK, gin.H{"held": false})
 		return
 	}
+	if err := s.store.Opened(c.Param("id")); err != nil {
+		s.config.Log.Warn("opened", "lesson", c.Param("id"), "cause", err)
+	}
 	c.JSON(http.StatusOK, gin.H{"held": s.holds.claim(c.Param("id"), in.Holder, in.Take)})
 }
 

@@ -24,15 +24,6 @@ func NewID() string {
 	return hex.EncodeToString(b[:])
 }
 
-func (s *Server) list(c *gin.Context) {
-	lines, err := s.store.List(c.Query("deleted") != "")
-	if err != nil {
-		s.storeError(c, 0, err)
-		return
-	}
-	c.JSON(http.StatusOK, gin.H{"lessons": lines})
-}
-
 // create imports a lesson file under an id of its own.
 func (s *Server) create(c *gin.Context) { s.keepNew(c, NewID(), s.store.Create) }
 
@@ -211,6 +202,8 @@ func (s *Server) storeError(c *gin.Context, rev int, err error) {
 			"text": "The lesson has changed since.", "rev": rev}})
 	case errors.Is(err, store.ErrOther):
 		fail(c, http.StatusConflict, "other", "This id was used for something else already. Nothing was changed.")
+	case errors.Is(err, store.ErrFolder):
+		fail(c, http.StatusBadRequest, "folder", fmt.Sprintf("folder: a name has at most %d letters.", store.MaxFolder))
 	case errors.As(err, &edit):
 		fail(c, http.StatusUnprocessableEntity, "edit", "This change was refused. "+edit.Error())
 	default:

@@ -12,47 +12,10 @@ import (
 	"gorm.io/gorm"
 
 	"unitbloom/core/lesson"
+	"unitbloom/core/method"
 )
 
 var discard = slog.New(slog.DiscardHandler)
-
-// Line is one lesson of the shelf.
-type Line struct {
-	ID        string     `json:"id"`
-	Title     string     `json:"title"`
-	Objective string     `json:"objective"`
-	Scenes    int        `json:"scenes"`
-	Rev       int        `json:"rev"`
-	UpdatedAt time.Time  `json:"updatedAt"`
-	DeletedAt *time.Time `json:"deletedAt,omitempty"`
-}
-
-// List is the shelf, last changed first; deleted lists what can be brought back.
-func (s *Store) List(deleted bool) ([]Line, error) {
-	s.mu.Lock()
-	known, ok := s.shelf[deleted]
-	writes := s.writes
-	s.mu.Unlock()
-	if ok {
-		return known, nil
-	}
-	lines := []Line{}
-	q := s.read.Model(&Row{}).Select("id", "title", "objective", "scenes", "rev", "updated_at",
-		"deleted_at").Where("showing_of = ''").Order("updated_at DESC, id")
-	if deleted {
-		q = q.Unscoped().Where("deleted_at IS NOT NULL")
-	}
-	if err := q.Scan(&lines).Error; err != nil {
-		return nil, err
-	}
-	s.mu.Lock()
-	defer s.mu.Unlock()
-	// A write meanwhile may not be in these lines.
-	if writes == s.writes {
-		s.shelf[deleted] = lines
-	}
-	return lines, nil
-}
 
 // Has reports whether there is such a lesson, deleted ones apart.
 func (s *Store) Has(id string) bool {
@@ -71,14 +34,6 @@ func (s *Store) Rev(id string) (int, error) {
 	var row Row
 	err := s.read.Select("rev").Where("id = ?", id).Take(&row).Error
 	return row.Rev, notFound(err)
-}
-
-// wrote forgets the lists that a write has made old.
-func (s *Store) wrote() {
-	s.mu.Lock()
-	defer s.mu.Unlock()
-	s.writes++
-	clear(s.shelf)
 }
 
 // Create keeps a new lesson under its id, at revision 1. The same one again does
@@ -137,8 +92,9 @@ func (s *Store) create(list []lesson.Lesson, showingOf string) (rev int, err err
 				continue
 			}
 			rev = 1
-			row := Row{ID: l.ID, Title: l.Title, Objective: l.Objective, Scenes: len(l.Scenes), Rev: 1, Made: made, ShowingOf: showingOf,
-				CreatedAt: s.now(), UpdatedAt: s.now()}
+			now := s.now()
+			row := Row{ID: l.ID, Title: l.Title, Objective: l.Objective, Scenes: len(l.Scenes), Rev: 1, Made: made,
+				ShowingOf: showingOf, Topics: topics(l), Found: method.FoundBy(l), OpenedAt: now, CreatedAt: now, UpdatedAt: now}
 			if err := errors.Join(tx.Create(&row).Error, tx.Create(&Document{l.ID, 1, doc}).Error); err != nil {
 				return err
 			}

@@ -10,6 +10,7 @@ import (
 	"gorm.io/gorm"
 
 	"unitbloom/core/lesson"
+	"unitbloom/core/method"
 )
 
 // ErrClosed is a save that came when the database was being closed.
@@ -195,6 +196,7 @@ func (s *Store) keep(tx *gorm.DB, id string, rev int, l lesson.Lesson, save Save
 		tx.Create(&op).Error,
 		tx.Model(&Row{}).Where("id = ?", id).Updates(map[string]any{
 			"title": l.Title, "objective": l.Objective, "scenes": len(l.Scenes), "rev": rev, "updated_at": s.now(),
+			"topics": topics(l), "found": method.FoundBy(l),
 		}).Error,
 	)
 	if err != nil || (rev+turnOf(id))%SnapshotEvery != 0 {

@@ -29,6 +29,8 @@ var (
 	ErrStale    = errors.New("the lesson has changed since")
 	// ErrOther is an operation or a lesson whose id was used for something else.
 	ErrOther = errors.New("this id was used for something else")
+	// ErrFolder is a name of a folder that is too long.
+	ErrFolder = errors.New("the name of the folder is too long")
 )
 
 // Store is an open database.
@@ -99,7 +101,10 @@ func (s *Store) open() error {
 	if s.read, err = connect(s.path, forReading, 4); err != nil {
 		return err
 	}
-	return s.sweep()
+	if err := s.sweep(); err != nil {
+		return err
+	}
+	return s.file()
 }
 
 // How a database is connected to: for writing, with every acknowledged transaction

@@ -21,6 +21,12 @@ type Row struct {
 	Made string
 	// ShowingOf is the lesson that this is a showing of; empty for a lesson of the shelf.
 	ShowingOf string
+	// Topics are what it is about, parted by commas; Found is what a search goes through;
+	// Folder is the teacher's own, empty for none; OpenedAt is when it was last opened.
+	Topics    string
+	Found     string
+	Folder    string
+	OpenedAt  time.Time
 	CreatedAt time.Time
 	UpdatedAt time.Time
 	DeletedAt gorm.DeletedAt `gorm:"index"`
@@ -94,6 +100,17 @@ var migrations = []*gormigrate.Migration{
 		return run(tx,
 			"ALTER TABLE `lessons` ADD COLUMN `showing_of` text NOT NULL DEFAULT ''",
 			"CREATE INDEX `idx_lessons_showing_of` ON `lessons`(`showing_of`)",
+		)
+	}},
+	// What the shelf sorts, searches and files lessons by. Topics and words of lessons that
+	// were there are told at the start that follows.
+	{ID: "2026-11-27-shelf", Migrate: func(tx *gorm.DB) error {
+		return run(tx,
+			"ALTER TABLE `lessons` ADD COLUMN `topics` text NOT NULL DEFAULT ''",
+			"ALTER TABLE `lessons` ADD COLUMN `found` text NOT NULL DEFAULT ''",
+			"ALTER TABLE `lessons` ADD COLUMN `folder` text NOT NULL DEFAULT ''",
+			"ALTER TABLE `lessons` ADD COLUMN `opened_at` datetime",
+			"UPDATE `lessons` SET `opened_at` = `updated_at`",
 		)
 	}},
 }

@@ -197,15 +197,15 @@ export interface Calls {
     answer: Reading;
   };
   /**
-   * A lesson of a list of problems, a scene a line, or the lines that are none.
+   * A lesson of what a teacher types for the class to see, and the other ways to show it.
    */
-  fromList: {
+  wish: {
     arg: {
-      title: string;
-      list: string;
+      text: string;
       words: Vocabulary;
+      as?: Wish;
     };
-    answer: Listed;
+    answer: Wished;
   };
   /**
    * Throws dice, a spinner or number cards; the same seed gives the same.
@@ -397,6 +397,19 @@ export interface Calls {
       scene: string;
       step: number;
       how: 'split' | 'join' | 'earlier' | 'later';
+    };
+    answer: Update;
+  };
+  /**
+   * Adds what a teacher types for the class to see.
+   */
+  addWish: {
+    arg: {
+      handle: number;
+      text: string;
+      as?: Wish;
+      id: string;
+      at?: number;
     };
     answer: Update;
   };
@@ -736,6 +749,16 @@ export interface Calls {
     answer: BoardView;
   };
   /**
+   * The first board of a scene that has anything on it, as its picture.
+   */
+  faceOf: {
+    arg: {
+      handle: number;
+      scene: string;
+    };
+    answer: BoardView;
+  };
+  /**
    * Which digits of lines stayed, and which changed.
    */
   stayed: {
@@ -820,8 +843,14 @@ export interface Vocabulary {
    */
   money?: string;
 }
-export interface Listed {
+export interface Wish {
+  method: string;
+  model: string;
+}
+export interface Wished {
   lesson?: Lesson;
+  as: WishView;
+  others: WishView[];
   faults: LineFault[];
 }
 export interface Lesson {
@@ -3844,6 +3873,11 @@ export interface Entry {
    * The scene that it came from.
    */
   scene?: string;
+}
+export interface WishView {
+  method: string;
+  model: string;
+  label: string;
 }
 export interface LineFault {
   line: number;

@@ -1,0 +1,56 @@
+package door
+
+import (
+	"fmt"
+
+	"unitbloom/core/board"
+	"unitbloom/core/form"
+	"unitbloom/core/lesson"
+)
+
+// Face is the picture by which a lesson is known on the shelf: its first board that has
+// anything on it. A lesson without one has no models in it.
+func Face(l lesson.Lesson) BoardView {
+	s := &session{door: New(), doc: l}
+	for _, sc := range l.Scenes {
+		if face, ok := s.face(sc); ok {
+			return face
+		}
+	}
+	return BoardView{Models: []ModelView{}}
+}
+
+// face is the first board of a scene that has anything on it, laid as closely as it goes.
+// What is covered is not in it.
+func (s *session) face(sc lesson.Scene) (BoardView, bool) {
+	if !sc.Page.Shows() {
+		return BoardView{}, false
+	}
+	there := *s
+	there.scene, there.phase, there.scratch, there.stage = sc.ID, lesson.Rest, nil, stage{}
+	for there.step = 0; there.step <= len(sc.Steps); there.step++ {
+		b := there.board()
+		laid := make([]board.Layout, len(b.Models))
+		pieces := 0
+		for i := range b.Models {
+			laid[i] = spelled(b.Shown(i), s.doc.Words)
+			pieces += len(laid[i].Pieces)
+		}
+		if pieces > 0 {
+			return there.view(b, laid, sc), true
+		}
+	}
+	return BoardView{}, false
+}
+
+// faceOf is the picture of a scene on the stem.
+func faceOf(s *session, a SceneOnlyArgs) (BoardView, error) {
+	sc, i := s.doc.Scene(a.Scene)
+	if i < 0 {
+		return BoardView{}, fmt.Errorf("scene: there is no scene %s in this lesson", form.Quote(a.Scene))
+	}
+	if face, ok := s.face(sc); ok {
+		return face, nil
+	}
+	return BoardView{Models: []ModelView{}}, nil
+}
