@@ -5,7 +5,7 @@ const layers = [
   ['state'],
   ['shell'],
   ['board'],
-  ['ink', 'record'],
+  ['ink', 'record', 'wish'],
   ['stage'],
   ['export'],
   ['bench', 'present', 'shelf'],

@@ -119,6 +119,9 @@ test('ink and notes stay on their model when it moves, and are cleared apart fro
   const before = await apart();
   await choose(page, 'Arrange', 'Move right');
   await settled(page);
+  await page.keyboard.press('Escape');
+  await expect(page.locator('.SetUpSide_set-up')).toHaveCount(0);
+  await settled(page);
   expect(await apart()).toEqual(before);
   await page.getByRole('button', { name: 'Undo' }).click();
   await choose(page, 'Clear', 'Ink');

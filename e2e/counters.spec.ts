@@ -1,4 +1,17 @@
-import { centre, choose, counters, drag, expect, open, says, settled, test, type, write } from './teacher';
+import {
+  centre,
+  choose,
+  counters,
+  drag,
+  expect,
+  open,
+  says,
+  setUp,
+  settled,
+  test,
+  type,
+  write,
+} from './teacher';
 
 const tens = { frames: [{ rows: 2, columns: 5 }] };
 
@@ -42,7 +55,7 @@ test('a counter that is let go over a frame goes into the cell there', async ({ 
 
 test('parts go over one by one, change places, and stand in all ways', async ({ page }) => {
   await open(page, [counters(6, { frames: [{ rows: 1, columns: 6 }] })], ['colours', 'numeral']);
-  await page.getByRole('button', { name: 'Parts', exact: true }).click();
+  await setUp(page, 'Parts');
   const less = page.getByRole('button', { name: 'First part: one fewer' });
   await less.click();
   await expect(says(page, 'colours')).toHaveText('5 + 1 = 6');
@@ -51,13 +64,13 @@ test('parts go over one by one, change places, and stand in all ways', async ({ 
   await page.getByRole('button', { name: 'Swap the parts' }).click();
   await expect(says(page, 'colours')).toHaveText('2 + 4 = 6');
   await page.getByRole('button', { name: 'All ways with both colours' }).click();
-  await expect(page.locator('.mat-caption')).toHaveText(['5 + 1', '4 + 2', '3 + 3', '2 + 4', '1 + 5']);
+  await expect(page.locator('#board .mat-caption')).toHaveText(['5 + 1', '4 + 2', '3 + 3', '2 + 4', '1 + 5']);
   await page.getByRole('button', { name: 'Undo' }).click();
-  await page.getByRole('button', { name: 'Parts', exact: true }).click();
+  await setUp(page, 'Parts');
   await page.getByRole('button', { name: 'All ways as counters', exact: true }).click();
-  await expect(page.locator('.mat-caption')).toHaveCount(7);
+  await expect(page.locator('#board .mat-caption')).toHaveCount(7);
   await page.getByRole('button', { name: 'Undo' }).click();
-  await page.getByRole('button', { name: 'Parts', exact: true }).click();
+  await setUp(page, 'Parts');
   await page.getByRole('button', { name: 'All ways beside it', exact: true }).click();
   await expect(page.locator('figure .mat-caption')).toHaveCount(7);
   await expect(says(page, 'numeral')).toHaveText('6');
@@ -65,12 +78,12 @@ test('parts go over one by one, change places, and stand in all ways', async ({ 
 
 test('counters are shared round by round, gathered, and made into groups of a size', async ({ page }) => {
   await open(page, [counters(14)], ['shared', 'numeral']);
-  await page.getByRole('button', { name: 'Groups', exact: true }).click();
+  await setUp(page, 'Groups');
   for (let n = 0; n < 4; n++) await page.getByRole('button', { name: 'Groups: one more' }).click();
   await page.getByRole('button', { name: 'Deal one', exact: true }).click();
   await expect(says(page, 'shared')).toHaveText('1, 0, 0, 0, and 13 left over');
   await page.getByRole('button', { name: 'Undo' }).click();
-  await page.getByRole('button', { name: 'Groups', exact: true }).click();
+  await setUp(page, 'Groups');
   await page.getByRole('button', { name: 'Deal one round' }).click();
   await expect(says(page, 'shared')).toHaveText('4 groups of 1, 10 left over');
   await page.getByRole('button', { name: 'Share all' }).click();
@@ -88,7 +101,7 @@ test('counters are shared round by round, gathered, and made into groups of a si
 
 test('an array is set, split, turned and grown', async ({ page }) => {
   await open(page, [counters(0)], ['array', 'numeral']);
-  await page.getByRole('button', { name: 'Frames', exact: true }).click();
+  await setUp(page, 'Frames');
   await write(page.getByLabel('Rows', { exact: true }), '7');
   await write(page.getByLabel('Columns', { exact: true }), '6');
   await page.getByRole('button', { name: 'Full array' }).click();
@@ -96,13 +109,13 @@ test('an array is set, split, turned and grown', async ({ page }) => {
   const shade = page.getByRole('button', { name: 'Shade after rows: one more' });
   for (let n = 0; n < 5; n++) await shade.click();
   await expect(says(page, 'array')).toContainText('7 × 6 = 5 × 6 + 2 × 6');
-  await expect(page.locator('.frame-cell.shaded')).toHaveCount(12);
+  await expect(page.locator('#board .frame-cell.shaded')).toHaveCount(12);
   await page.getByRole('button', { name: 'Turn on its side' }).click();
   await expect(says(page, 'array')).toContainText('6 rows of 7');
   await page.getByRole('button', { name: 'Rows of the first frame: one more' }).click();
   await expect(says(page, 'numeral')).toHaveText('49');
   await page.getByRole('button', { name: 'Count along the edge' }).click();
-  await expect(page.locator('.mat-caption')).toHaveText(['7', '14', '21', '28', '35', '42', '49']);
+  await expect(page.locator('#board .mat-caption')).toHaveText(['7', '14', '21', '28', '35', '42', '49']);
 });
 
 test('shapes change together, the unit is renamed, and lines of five are made after a scatter', async ({
@@ -111,7 +124,7 @@ test('shapes change together, the unit is renamed, and lines of five are made af
   await open(page, [counters(8)], ['counted', 'numeral']);
   await choose(page, 'Show as', 'Snail');
   await expect(says(page, 'counted')).toHaveText('8 snails');
-  await page.getByRole('button', { name: 'Unit', exact: true }).click();
+  await setUp(page, 'Unit');
   await write(page.getByLabel('Each counter is one of these'), 'thousands');
   await page.getByRole('button', { name: 'Rename' }).click();
   await expect(says(page, 'counted')).toHaveText('8 thousands');

@@ -1,4 +1,4 @@
-import { choose, drag, expect, open, says, settled, test, train, type } from './teacher';
+import { choose, drag, expect, open, says, setUp, settled, test, train, type } from './teacher';
 
 test('a train is typed in parts, snapped after a cube, and joined by dragging', async ({ page }) => {
   await open(page, [train()], ['numeral', 'bond', 'sentences']);
@@ -32,7 +32,7 @@ test('towers of ten, snaps at random, and the longest train first', async ({ pag
   await choose(page, 'Train 1', 'Snap at random');
   await expect(page.locator('.zone.train')).toHaveCount(3);
   await expect(says(page, 'numeral')).toHaveText('13');
-  await page.getByRole('button', { name: 'New train' }).click();
+  await setUp(page, 'New train');
   await page.locator('.panel').getByRole('button', { name: '7', exact: true }).click();
   await expect(says(page, 'numeral')).toHaveText('20');
 });

@@ -1,12 +1,12 @@
-import { choose, discs, drag, expect, open, says, settled, test, type, write } from './teacher';
+import { choose, discs, drag, expect, open, says, setUp, settled, test, type, write } from './teacher';
 
 const decimals = { bottom: 'hundredths', cards: true };
 
 test('the whole number goes × 10 while the point stays, from a start row above', async ({ page }) => {
   await open(page, [discs({ ones: 3, hundredths: 5 }, decimals)], ['numeral']);
-  const point = page.locator('.point circle');
+  await setUp(page, 'Shift digits');
+  const point = page.locator('#board .point circle');
   const before = (await point.boundingBox())!;
-  await page.getByRole('button', { name: 'Shift digits' }).click();
   await page.getByRole('button', { name: '× 10', exact: true }).click();
   await expect(says(page, 'numeral')).toHaveText('30.5');
   await settled(page);
@@ -38,13 +38,13 @@ test('discs are bundled and unbundled between columns, a hundred to ones in two 
 
 test('steps cross tens, columns appear when they are needed, words name them', async ({ page }) => {
   await open(page, [discs({ hundreds: 9, tens: 9, ones: 9 })], ['numeral', 'words']);
-  await page.getByRole('button', { name: 'More or less' }).click();
+  await setUp(page, 'More or less');
   await page.getByRole('button', { name: 'ones: one more' }).click();
   await expect(says(page, 'numeral')).toHaveText('1000');
   await expect(page.getByRole('button', { name: 'thousands 1' })).toBeVisible();
   await page.getByRole('button', { name: 'ones: one fewer' }).click();
   await expect(says(page, 'numeral')).toHaveText('999');
-  await page.getByRole('button', { name: 'Planting day' }).click();
+  await choose(page, 'More', 'Words of the class');
   await write(
     page.getByLabel('Everyday names of the columns, from the ones up'),
     'bulbs, bags, trays, crates',
@@ -55,7 +55,7 @@ test('steps cross tens, columns appear when they are needed, words name them', a
 
 test('discs are shared place by place on tracks', async ({ page }) => {
   await open(page, [discs({ hundreds: 7, tens: 2, ones: 6 }, { groups: 3 })], ['shared']);
-  await page.getByRole('button', { name: 'Share', exact: true }).click();
+  await setUp(page, 'Share');
   await page.getByRole('button', { name: 'Share the hundreds' }).click();
   await expect(says(page, 'shared')).toHaveText('3 groups of 200, 126 left over');
   await page.getByRole('button', { name: 'Share the tens' }).click();
@@ -70,7 +70,7 @@ test('dots, rows for addends, and digit cards alone', async ({ page }) => {
   await expect(says(page, 'bond')).toHaveText('233 = 146 + 87');
   await choose(page, 'Show as', 'Plain dots');
   await expect(page.locator('[data-piece] .worth')).toHaveCount(0);
-  await page.getByRole('button', { name: 'Chart' }).click();
+  await setUp(page, 'Chart');
   await page.getByRole('button', { name: 'Join the rows' }).click();
   await expect(says(page, 'bond')).toHaveText('–');
   await write(page.getByLabel('Digit cards alone'), '40.50');
@@ -97,18 +97,18 @@ test.describe('by finger and by keys', () => {
 test('digit cards alone shift with their zeros, and the first start stays', async ({ page }) => {
   await page.emulateMedia({ reducedMotion: 'reduce' });
   await open(page, [discs({})], []);
-  await page.getByRole('button', { name: 'Chart', exact: true }).click();
+  await setUp(page, 'Chart');
   await write(page.getByLabel('Digit cards alone'), '120');
   await page.keyboard.press('Enter');
   const cards = page.locator('[data-piece] .card-digit');
   await expect(cards).toHaveText(['1', '2', '0']);
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Shift digits' }).click();
+  await setUp(page, 'Shift digits');
   await page.getByRole('button', { name: '÷ 10', exact: true }).click();
   await page.getByRole('button', { name: '÷ 10', exact: true }).click();
   await expect(cards).toHaveText(['1', '2', '0']);
-  await expect(page.locator('.point')).toBeVisible();
-  await expect(page.locator('.start-digit')).toHaveText(['1', '2', '0']);
+  await expect(page.locator('#board .point')).toBeVisible();
+  await expect(page.locator('#board .start-digit')).toHaveText(['1', '2', '0']);
   await expect(page.getByRole('alert')).toHaveText('Which zeros need not be written?');
   await page.getByRole('button', { name: 'Put away zeros that need not be written' }).click();
   await expect(cards).toHaveText(['1', '2']);

@@ -1,12 +1,21 @@
 import type { Page } from '@playwright/test';
-import { blocks, expect, open, pieces, present, saved, settled, test, write } from './teacher';
+import {
+  blocks,
+  expect,
+  newExample,
+  open,
+  pieces,
+  present,
+  saved,
+  settled,
+  test,
+  write,
+  choose,
+} from './teacher';
 import { exampleOf } from './stage-look.mjs';
 
 async function makeExample(page: Page, problem: string) {
-  await page
-    .getByRole('button', { name: /worked example/ })
-    .first()
-    .click();
+  await newExample(page);
   const dialog = page.getByRole('dialog');
   await write(dialog.getByRole('textbox'), problem);
   await dialog.getByRole('button', { name: 'Add to the lesson' }).click();
@@ -18,7 +27,7 @@ const digit = (page: Page, cell: string) => page.locator(`[data-cell="${cell}"]`
 
 test('wrong problems are answered under the field, a right one shows how it will go', async ({ page }) => {
   await open(page, []);
-  await page.getByRole('button', { name: 'A worked example' }).click();
+  await newExample(page);
   const dialog = page.getByRole('dialog');
   for (const [typed, says] of [
     ['146 +', 'A column addition needs two to four numbers, like 146 and 87.'],
@@ -178,7 +187,7 @@ test('a step is reworded and taken out, and the class has its own words', async 
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('Oona carries 38 bulbs, Bram 25.')).toBeVisible();
 
-  await page.getByRole('button', { name: 'Planting day' }).click();
+  await choose(page, 'More', 'Words of the class');
   const about = page.getByRole('dialog');
   await about.getByRole('button', { name: 'Save' }).hover(); // it has come to rest
   await about.getByLabel('For ten into one of the next, we say').press('ArrowDown');
@@ -194,7 +203,7 @@ test('a step is reworded and taken out, and the class has its own words', async 
 
 test('steps taken faster than pieces travel leave each piece in its place', async ({ page }) => {
   await open(page, [blocks({})]);
-  await page.getByRole('button', { name: 'New worked example' }).click();
+  await newExample(page);
   const dialog = page.getByRole('dialog');
   await write(dialog.locator('.ExampleDialog_problem'), '264 + 158');
   await dialog.getByRole('button', { name: 'Add to the lesson' }).click();

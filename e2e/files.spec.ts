@@ -1,19 +1,19 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { blocks, expect, open, present, rack, saved, says, test, write } from './teacher';
+import { blocks, choose, expect, open, present, rack, saved, says, test, write } from './teacher';
 
 async function take(page: Page, what: string) {
-  await page.getByRole('button', { name: 'Export' }).click();
-  const [file] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('menuitem', { name: what }).click(),
-  ]);
+  const [file] = await Promise.all([page.waitForEvent('download'), choose(page, 'Export', what)]);
   return { name: file.suggestedFilename(), path: await file.path() };
 }
 
 test('a lesson is taken away and opened again, equal', async ({ page }) => {
   await page.goto('/');
-  await page.getByText('Two deliveries').first().click();
+  await write(page.getByRole('searchbox', { name: 'Search the lessons' }), 'two deliveries');
+  await page
+    .getByRole('link', { name: /Two deliveries/ })
+    .first()
+    .click();
   await expect(page.getByRole('button', { name: /^Step 9/ }).first()).toBeVisible();
   const file = await take(page, 'Lesson file');
   expect(file.name).toBe('two-deliveries-adding-in-columns.json');
@@ -91,8 +91,7 @@ test('pictures hold what is seen, and nothing that is covered or held back', asy
   expect(drawn).toContain(new Date().toLocaleDateString());
   expect(drawn).toContain('<desc id="picture-text">Base-ten blocks.');
   expect(drawn).not.toContain('146 = 100 + 46');
-  await page.getByRole('button', { name: 'Export' }).click();
-  await page.getByRole('menuitem', { name: 'With the record' }).click();
+  await choose(page, 'Export', 'With the record');
   expect(readFileSync((await take(page, 'Board as SVG')).path, 'utf8')).toContain('146 = 100 + 46');
 
   const png = readFileSync((await take(page, 'Board as PNG')).path);
@@ -105,7 +104,11 @@ test('nothing is fetched from outside', async ({ page, baseURL }) => {
   const asked: string[] = [];
   page.on('request', (r) => asked.push(r.url()));
   await page.goto('/');
-  await page.getByText('Two deliveries').first().click();
+  await write(page.getByRole('searchbox', { name: 'Search the lessons' }), 'two deliveries');
+  await page
+    .getByRole('link', { name: /Two deliveries/ })
+    .first()
+    .click();
   await present(page);
   await expect(page.getByRole('region', { name: 'Prompt' })).toBeVisible();
   expect(asked.filter((u) => !u.startsWith(baseURL!) && !u.startsWith('data:'))).toEqual([]);
@@ -140,22 +143,22 @@ test('a lesson of a newer format is read and presented, and never changed', asyn
 
 test('a list of problems becomes a lesson, pasted or from a file', async ({ page }) => {
   await page.goto('/');
-  await page.getByRole('button', { name: 'New lesson' }).click();
-  const dialog = page.getByRole('dialog');
-  await page.keyboard.type('Mixed');
-  await write(dialog.getByLabel('Problems, one a line, if you have them'), '58 + 67\n12 many\n24 × 3');
-  await dialog.getByRole('button', { name: 'Begin' }).click();
-  await expect(dialog.getByText(/^Line 2: /)).toBeVisible();
-  await write(dialog.getByLabel('Problems, one a line, if you have them'), '58 + 67\n97 ÷ 4\n24 × 3');
-  await dialog.getByRole('button', { name: 'Begin' }).click();
+  const line = page.getByRole('textbox', { name: 'What shall the class see?' });
+  await line.click();
+  await page.keyboard.insertText('58 + 67\n12 many\n24 × 3');
+  await expect(page.getByText(/^Line 2: /)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Show it' })).toBeDisabled();
+  await page.keyboard.press('ControlOrMeta+a');
+  await page.keyboard.insertText('58 + 67\n97 ÷ 4\n24 × 3');
+  await page.getByRole('button', { name: 'Show it' }).click();
   await expect(page.locator('.Stem_bud')).toHaveCount(3);
-  await expect(page.getByRole('button', { name: 'Mixed' })).toBeVisible();
+  await expect(page.getByRole('button', { name: '58 + 67 and 2 more' })).toBeVisible();
   await saved(page);
 
   await page.goto('/');
   const [chooser] = await Promise.all([
     page.waitForEvent('filechooser'),
-    page.getByRole('button', { name: 'Open a lesson file' }).click(),
+    choose(page, 'Files', 'Open a file'),
   ]);
   await chooser.setFiles({
     name: 'Taking away.csv',

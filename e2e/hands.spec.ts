@@ -1,10 +1,12 @@
 // The focus goes where the work goes: dialogs can be typed into at once, what closes
 // gives the focus back, and the keys of presenting go on whatever was touched.
 import {
+  add,
   blocks,
   choose,
   counters,
   expect,
+  newExample,
   open,
   present,
   rack,
@@ -25,8 +27,10 @@ const focused = (page: Page) =>
 
 test('a new lesson is typed at once, spaces too', async ({ page }) => {
   await page.goto('/');
-  await page.getByRole('button', { name: 'New lesson' }).click();
-  await expect(page.getByLabel('Title')).toBeFocused();
+  await expect(page.getByRole('textbox', { name: 'What shall the class see?' })).toBeFocused();
+  await page.getByRole('button', { name: 'Blank lesson' }).click();
+  await expect(page.getByRole('textbox', { name: 'What shall the class see next?' })).toBeFocused();
+  await page.getByLabel('Title of the lesson').click();
   await page.keyboard.type('Typed at once');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: 'Typed at once' })).toBeVisible();
@@ -47,14 +51,14 @@ test('every dialog begins at its first field, by mouse and by keys', async ({ pa
     await expect(page.getByRole('dialog')).toBeHidden();
     await expect(page.getByRole('button', { name: menu, exact: true })).toBeFocused();
   }
-  await page.getByRole('button', { name: 'New worked example' }).click();
+  await newExample(page);
   await typeThere(page, '58 + 67');
   await expect(page.getByRole('dialog').locator('.ExamplePreview_preview li').first()).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toBeHidden();
-  await expect(page.getByRole('button', { name: 'New worked example' })).toBeFocused();
+  await expect(page.getByRole('button', { name: 'Add next' })).toBeFocused();
 
-  await page.keyboard.press('Enter');
+  await newExample(page);
   await typeThere(page, '8 + 5');
   await expect(page.getByRole('dialog').locator('.ExampleDialog_problem')).toHaveValue('8 + 5');
 });
@@ -82,18 +86,17 @@ test('the focus is never lost: after menus, verbs, dialogs and deleting', async 
   await expect(page.getByRole('toolbar', { name: /selected/ })).toBeHidden();
   await expect.poll(() => focused(page)).toMatch(/^Blocks/);
 
-  await page.getByRole('button', { name: 'New board' }).click();
-  await page.getByRole('menuitem', { name: 'Bead rack', exact: true }).click();
+  await add(page, 'Bead rack');
   await page.getByRole('button', { name: 'Change scene 2' }).click();
   await page.getByRole('menuitem', { name: 'Delete scene' }).click();
-  await expect.poll(() => focused(page)).toMatch(/^1Board/);
+  await expect.poll(() => focused(page)).toMatch(/^1 Board/);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('button', { name: /Bead rack/ })).toBeVisible();
 });
 
 test('the keys of presenting go on whatever was touched', async ({ page }) => {
   await open(page, []);
-  await page.getByRole('button', { name: 'A worked example' }).click();
+  await newExample(page);
   await typeThere(page, '58 + 67');
   await page.keyboard.press('Enter');
   await present(page);
@@ -162,22 +165,23 @@ test('a covered row, and covered parts, are counted by nobody', async ({ page })
   await expect(page.locator('[role=status]', { hasText: 'beads' })).toHaveCount(0);
   const tile = page.getByRole('region', { name: /Counters/ });
   await tile.getByRole('button', { name: 'Cover' }).click();
-  await page.getByRole('menuitem', { name: 'Cover all' }).last().click();
+  await page.getByRole('button', { name: 'Cover all' }).click();
   await tile.getByRole('application').focus();
   await page.keyboard.press('ControlOrMeta+a');
   await expect(page.getByText(/selected/)).toHaveCount(0);
-  await page.getByRole('button', { name: 'Parts', exact: true }).click();
+  await tile.getByRole('button', { name: 'Set up' }).click();
   await expect(page.getByRole('group', { name: 'First part' })).toContainText('? and ?');
 });
 
 test('typing goes on where a field was, and Escape leaves a dialog as it was', async ({ page }) => {
   await open(page, [blocks({ ones: 1 })]);
-  await page.getByRole('button', { name: 'Planting day' }).click();
+  await choose(page, 'More', 'Words of the class');
   await expect(page.getByLabel('Title')).toBeFocused();
   await page.keyboard.press('End');
   await page.keyboard.type(' in May');
   await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByRole('button', { name: 'Planting day in May' })).toBeFocused();
+  await expect(page.getByRole('button', { name: 'Planting day in May' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'More', exact: true })).toBeFocused();
   await write(page.getByLabel(/^Type a number/).first(), '12');
   await page.keyboard.press('Enter');
   await expect(page.locator('.Record_readout.Record_numeral .Record_readout-text')).toHaveText('12');

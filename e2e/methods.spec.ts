@@ -1,4 +1,16 @@
-import { blocks, choose, expect, open, present, says, settled, test, type, write } from './teacher';
+import {
+  blocks,
+  choose,
+  expect,
+  newExample,
+  open,
+  present,
+  says,
+  settled,
+  test,
+  type,
+  write,
+} from './teacher';
 import type { Page } from '@playwright/test';
 
 /** What is chosen, what is typed, and what stands there at the end. */
@@ -38,7 +50,7 @@ const problems: Record<string, [method: string, typed: string, end: RegExp][]> =
 };
 
 async function make(page: Page, operation: string, method: string, typed: string) {
-  await page.getByRole('button', { name: 'New worked example' }).click();
+  await newExample(page);
   const dialog = page.getByRole('dialog');
   await dialog.getByText(operation, { exact: true }).click();
   await dialog.getByRole('radio', { name: method }).click();
@@ -74,7 +86,7 @@ for (const [operation, list] of Object.entries(problems)) {
 
 test('a wrong problem is answered under the field with what would fit', async ({ page }) => {
   await open(page, [blocks({})]);
-  await page.getByRole('button', { name: 'New worked example' }).click();
+  await newExample(page);
   const dialog = page.getByRole('dialog');
   await dialog.getByText('Divide', { exact: true }).click();
   await write(dialog.locator('.ExampleDialog_problem'), '97 ÷ 0');
@@ -88,8 +100,8 @@ test('another like it has other numbers and the same regroupings', async ({ page
   await page.getByRole('button', { name: 'Another like it' }).click();
   await expect(page.locator('.Stem_bud')).toHaveCount(3);
   const title = (await page.locator('.Stem_scene.Stem_here .Stem_bud-title').textContent())!;
-  expect(title).toMatch(/^\d{3} \+ \d{2}$/);
-  expect(title).not.toBe('146 + 87');
+  expect(title).toMatch(/^3 \d{3} \+ \d{2}$/);
+  expect(title).not.toContain('146 + 87');
   await choose(page, 'More', 'Five like this, each harder');
   await expect(page.locator('.Stem_bud')).toHaveCount(8);
   await expect(page.locator('.Stem_scene.Stem_here .Stem_bud-title')).not.toHaveText(title);
@@ -154,7 +166,7 @@ test('presented, an example plays by itself, and the last step is left to the cl
 
 test('what children saw stands with the example, and the slow way beside the fast way', async ({ page }) => {
   await open(page, [blocks({})]);
-  await page.getByRole('button', { name: 'New worked example' }).click();
+  await newExample(page);
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('radio', { name: 'Addition facts' }).click();
   await write(dialog.locator('.ExampleDialog_problem'), '8 + 5');

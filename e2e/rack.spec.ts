@@ -1,4 +1,4 @@
-import { blocks, expect, open, rack, says, settled, test, type, write } from './teacher';
+import { blocks, choose, expect, open, rack, says, setUp, settled, test, type, write } from './teacher';
 
 test('beads are pushed by drag and by tap', async ({ page }) => {
   await open(page, [rack(0, 0)], ['numeral', 'rows', 'pushes', 'missing']);
@@ -50,25 +50,26 @@ test('by keys, by typing, and home', async ({ page }) => {
   await expect(says(page, 'pushes')).toHaveText('2');
   await type(page, '51');
   await expect(page.getByRole('alert')).toContainText('51 needs 6 rows. The rack has 5.');
-  await page.getByRole('button', { name: 'One row fewer' }).click();
+  await setUp(page);
+  await page.getByRole('button', { name: 'Rows: one fewer' }).click();
   await expect(page.getByRole('alert')).toContainText('Row 5 has 2 beads on the reading side.');
-  await page.getByRole('button', { name: 'One row more' }).click();
+  await setUp(page);
+  await page.getByRole('button', { name: 'Rows: one more' }).click();
   await type(page, '51');
   await expect(says(page, 'numeral')).toHaveText('51');
 });
 
 test('blocks and a rack stand side by side', async ({ page }) => {
   await open(page, [blocks({ tens: 1, ones: 4 })]);
-  await page.getByRole('button', { name: 'Add beside' }).click();
-  await page.getByRole('menuitem', { name: 'Bead rack' }).click();
+  await choose(page, 'Add beside', 'Bead rack');
   await expect(page.getByRole('region', { name: /Bead rack/ }).first()).toBeVisible();
   await write(page.getByLabel('Type a number for the bead rack'), '14');
   await page.getByLabel('Type a number for the bead rack').press('Enter');
   await expect(says(page, 'numeral')).toHaveText(['14', '14']);
   await page
     .getByRole('region', { name: /Bead rack/ })
-    .getByRole('button', { name: 'Arrange' })
+    .getByRole('button', { name: 'Set up' })
     .click();
-  await page.getByRole('menuitem', { name: 'Put away' }).click();
+  await page.getByRole('button', { name: 'Put away' }).click();
   await expect(says(page, 'numeral')).toHaveText(['14']);
 });

@@ -1,12 +1,11 @@
 import type { Page, Route } from '@playwright/test';
 import { startApp } from './app.mjs';
-import { blocks, choose, expect, open, saved, says, test, type, write } from './teacher';
+import { add, blocks, choose, expect, newLesson, open, saved, says, test, type, write } from './teacher';
 
 test('all is there after a reload, with the scenes and lines that were made', async ({ page }) => {
   await open(page, [blocks({})]);
   await type(page, '57');
-  await page.getByRole('button', { name: 'New board' }).click();
-  await page.getByRole('menuitem', { name: 'Bead rack', exact: true }).click();
+  await add(page, 'Bead rack');
   await write(page.getByLabel('Write a line to keep'), '57 = 50 + 7');
   await page.getByLabel('Write a line to keep').press('Enter');
   await saved(page);
@@ -119,19 +118,14 @@ test('a killed server loses nothing', async ({ browser }) => {
 
 test('lessons are deleted and brought back', async ({ page }) => {
   await page.goto('/');
-  await page.getByRole('button', { name: 'New lesson' }).click();
-  await write(page.getByLabel('Title'), 'Tulips by the hundred');
-  await page.getByLabel('Title').press('Enter');
+  await newLesson(page, 'Tulips by the hundred');
   await expect(page.getByRole('heading', { name: 'What shall the class see first?' })).toBeVisible();
   await page.getByRole('link', { name: 'All lessons' }).click();
   await page.getByRole('button', { name: 'More for Tulips by the hundred' }).click();
   await page.getByRole('menuitem', { name: /^Delete/ }).click();
   await expect(page.getByRole('link', { name: /Tulips/ })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Deleted lessons' }).click();
-  await page
-    .locator('.ShelfPage_card', { hasText: 'Tulips' })
-    .getByRole('button', { name: 'Bring back' })
-    .click();
+  await choose(page, 'Files', 'Deleted lessons');
+  await page.locator('.Card_card', { hasText: 'Tulips' }).getByRole('button', { name: 'Bring back' }).click();
   await page.getByRole('button', { name: 'Back to the lessons' }).click();
   await expect(page.getByRole('link', { name: /Tulips/ })).toBeVisible();
 });
@@ -233,14 +227,9 @@ test('unsent work of a lesson that was deleted elsewhere becomes a lesson of its
 
 test('a new lesson is made on the device while the network is away', async ({ page, context }) => {
   await page.goto('/');
-  await page.getByRole('button', { name: 'New lesson' }).click();
-  await expect(page.getByRole('dialog')).toBeVisible();
-  await page.keyboard.press('Escape');
-  await expect(page.getByRole('dialog')).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Show it' })).toBeVisible();
   await context.setOffline(true);
-  await page.getByRole('button', { name: 'New lesson' }).click();
-  await page.keyboard.type('Made in the garden');
-  await page.keyboard.press('Enter');
+  await newLesson(page, 'Made in the garden');
   await page.getByRole('button', { name: 'Base-ten blocks' }).click();
   await type(page, '24');
   await expect(says(page, 'numeral')).toHaveText('24');

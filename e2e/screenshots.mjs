@@ -115,7 +115,8 @@ try {
     await page.waitForTimeout(2500);
     await shot('example');
     await lesson('Two deliveries');
-    await page.getByRole('button', { name: 'New worked example' }).click();
+    await page.getByRole('button', { name: 'Add next' }).click();
+    await page.getByRole('button', { name: 'A worked example with options' }).click();
     await page.locator('.ExampleDialog_problem').click({ clickCount: 3 });
     await page.keyboard.type('58 + 67');
     await shot('new-example');
@@ -159,8 +160,8 @@ try {
   await visit(async ({ page, shot, lesson }) => {
     await lesson('How many bulbs');
     await page.locator('[data-piece]').first().waitFor();
-    await page.getByRole('button', { name: 'New board' }).click();
-    await page.getByRole('menuitem', { name: 'Objective and words' }).click();
+    await page.getByRole('button', { name: 'Add next' }).click();
+    await page.getByRole('button', { name: 'Objective and words' }).click();
     await page.getByRole('region', { name: 'Words for 7-8' }).getByRole('button').nth(4).click();
     await page.getByRole('button', { name: 'Add 2 pages' }).click();
     await page.getByRole('button', { name: 'Present' }).click();

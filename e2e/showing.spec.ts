@@ -1,6 +1,20 @@
 // A lesson by hand, given whole while presenting; what is done belongs to the showing.
 import { exampleOf } from './stage-look.mjs';
-import { blocks, counters, expect, more, open, pieces, present, says, settled, test, write } from './teacher';
+import {
+  add,
+  blocks,
+  counters,
+  expect,
+  more,
+  newExample,
+  open,
+  pieces,
+  present,
+  says,
+  settled,
+  test,
+  write,
+} from './teacher';
 
 test('a lesson by hand: build, hold back, cover, look, reveal, write, the next number', async ({ page }) => {
   await open(page, [blocks({ tens: 1, ones: 3 })]);
@@ -87,7 +101,7 @@ test('another class finds the lesson as it was prepared; a showing can be shown 
 
 test('one key changes the numbers of an example and keeps its method', async ({ page }) => {
   await open(page, []);
-  await page.getByRole('button', { name: 'A worked example' }).click();
+  await newExample(page);
   await write(page.getByRole('dialog').getByRole('textbox').first(), '146 + 87');
   await page.keyboard.press('Enter');
   await present(page);
@@ -112,7 +126,7 @@ test('one key changes the numbers of an example and keeps its method', async ({ 
   await expect(record.getByRole('button', { name: 'Change 97 + 5 = 102' })).toBeVisible();
   await page.locator('.Foot_petals').click();
   await page.keyboard.press('Escape');
-  await expect(page.getByText('146 + 87', { exact: true }).first()).toBeVisible();
+  await expect(page.locator('.Stem_bud-title', { hasText: '146 + 87' })).toBeVisible();
 });
 
 test('what stayed and what changed is lit by place, and told when it is asked', async ({ page }) => {
@@ -147,8 +161,7 @@ test('a lesson opens with its objective and its words, each met, told and said t
   page,
 }) => {
   await open(page, [blocks({ tens: 1, ones: 3 })]);
-  await page.getByRole('button', { name: 'New board' }).click();
-  await page.getByRole('menuitem', { name: 'Objective and words' }).click();
+  await add(page, 'Objective and words');
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('button', { name: 'Remainder', exact: true }).click();
   await write(dialog.getByLabel('The word'), 'tray');
@@ -183,7 +196,7 @@ test('the teacher’s window has the answer, what comes next, notes and Next; th
   context,
 }) => {
   await open(page, []);
-  await page.getByRole('button', { name: 'A worked example' }).click();
+  await newExample(page);
   await write(page.getByRole('dialog').getByRole('textbox').first(), '146 + 87');
   await page.keyboard.press('Enter');
   await present(page);

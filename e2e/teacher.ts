@@ -54,14 +54,67 @@ export const discs = (counts: Record<string, number>, more: object = {}): object
   pieces: Object.entries(counts).map(([place, count]) => ({ place, count })),
 });
 
-/** Opens one of a model's menus or panels and presses a word in it. */
+const side = (page: Page) => page.locator('.SetUpSide_set-up');
+
+/** Opens what sets a model up, beside the board: all of it, or one group, which comes back. */
+export async function setUp(page: Page, group?: string): Promise<Locator> {
+  const here = group ? side(page).getByRole('group', { name: group, exact: true }).first() : side(page);
+  if (await here.isVisible()) return here;
+  const line = page.locator('.ModelLine_model-line');
+  const act = line.getByRole('button', { name: group ?? 'Set up', exact: true }).first();
+  await line.first().waitFor();
+  await ((await act.isVisible()) ? act : line.getByRole('button', { name: 'Set up' }).first()).click();
+  await expect(here).toBeVisible();
+  return here;
+}
+
+/** Presses a control of a model, which may stand in its set-up. */
+export async function press(page: Page, word: string) {
+  const there = page.getByRole('button', { name: word, exact: true }).first();
+  if (!(await there.isVisible())) await setUp(page);
+  await there.click();
+}
+
+const nested = ['Clear', 'Export', 'Add beside'];
+const listed = ['More', 'Change order', 'Train 1', 'Files'];
+
+/** Presses a word of a list that drops down, or of a group in a model's set-up. */
 export async function choose(page: Page, menu: string, word: string) {
-  await page.getByRole('button', { name: menu, exact: true }).first().click();
+  if (!nested.includes(menu) && !listed.includes(menu)) {
+    await (await setUp(page, menu)).getByRole('button', { name: word, exact: true }).click();
+    return;
+  }
+  const button = nested.includes(menu) ? 'More' : menu;
+  await page.getByRole('button', { name: button, exact: true }).first().click();
+  if (nested.includes(menu))
+    await page.locator('.ant-dropdown-menu-submenu-title', { hasText: menu }).click();
   const item = page
-    .locator('.ant-dropdown:visible, .ant-popover:visible')
+    .locator('.ant-dropdown:visible, .ant-dropdown-menu-submenu-popup:visible, .ant-popover:visible')
     .last()
     .getByText(word, { exact: true });
   await item.click();
+}
+
+/** Opens what comes next in a lesson and takes one of its choices. */
+export async function add(page: Page, what: string) {
+  await page.getByRole('button', { name: 'Add next' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: what, exact: true }).click();
+}
+
+/** The dialog of worked examples, from a lesson with boards or one without. */
+export async function newExample(page: Page) {
+  const first = page.getByRole('button', { name: 'A worked example with options' });
+  if (await page.getByRole('heading', { name: 'What shall the class see first?' }).isVisible())
+    await first.click();
+  else await add(page, 'A worked example with options');
+}
+
+/** A lesson with nothing in it, begun on the shelf and given a title. */
+export async function newLesson(page: Page, title: string) {
+  await page.getByRole('button', { name: 'Blank lesson' }).click();
+  await write(page.getByLabel('Title of the lesson'), title);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: title, exact: true })).toBeVisible();
 }
 
 /** Opens a new lesson with these models on its one board. */

@@ -1,4 +1,4 @@
-import { expect, present, says, settled, test, type, write } from './teacher';
+import { expect, newExample, newLesson, present, says, settled, test, type, write } from './teacher';
 
 // The school sets its words once; a new lesson begins with them, typed and printed so.
 test('a school with a decimal comma and its own words finds them in every new lesson', async ({ page }) => {
@@ -21,10 +21,7 @@ test('a school with a decimal comma and its own words finds them in every new le
     await dialog.getByRole('button', { name: 'Save' }).click();
     await expect(dialog).toBeHidden();
 
-    await page.getByRole('button', { name: 'New lesson' }).click();
-    await page.getByRole('dialog').getByLabel('Title').waitFor();
-    await page.keyboard.type('Shed');
-    await page.keyboard.press('Enter');
+    await newLesson(page, 'Shed');
     await page.getByRole('button', { name: 'Place value discs' }).click();
     await type(page, '4 106,05');
     await expect(says(page, 'numeral')).toHaveText('4\u00a0106,05');
@@ -35,7 +32,7 @@ test('a school with a decimal comma and its own words finds them in every new le
     await line.press('Enter');
     await expect(page.getByRole('listitem').filter({ hasText: /1.000 \+ 2,5 = 1.002,5/ })).toBeVisible();
 
-    await page.getByRole('button', { name: 'New worked example' }).click();
+    await newExample(page);
     await write(page.getByRole('dialog').getByRole('textbox'), '4 002 − 1 567');
     await page.getByRole('dialog').getByRole('button', { name: 'Add to the lesson' }).click();
     await expect(page.getByRole('dialog')).toBeHidden();
@@ -61,9 +58,7 @@ test('a lesson begun without the network has the words that the school had', asy
   await page.request.put('/api/school', { data: { words: { maths: 'math' } } });
   try {
     await page.goto('/');
-    await page.getByRole('button', { name: 'New lesson' }).click();
-    await page.keyboard.type('With the network');
-    await page.keyboard.press('Enter');
+    await newLesson(page, 'With the network');
     await expect(page.getByRole('heading', { name: 'Our math', exact: true })).toBeVisible();
     await page
       .getByRole('link', { name: /lessons/i })
@@ -71,9 +66,7 @@ test('a lesson begun without the network has the words that the school had', asy
       .click();
     await expect(page.getByRole('heading', { name: 'Lessons' })).toBeVisible();
     await context.setOffline(true);
-    await page.getByRole('button', { name: 'New lesson' }).click();
-    await page.keyboard.type('Without it');
-    await page.keyboard.press('Enter');
+    await newLesson(page, 'Without it');
     await expect(page.getByRole('heading', { name: 'Our math', exact: true })).toBeVisible();
   } finally {
     await context.setOffline(false);

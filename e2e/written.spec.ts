@@ -1,4 +1,4 @@
-import { blocks, expect, open, settled, test, write } from './teacher';
+import { blocks, expect, newExample, open, settled, test, write } from './teacher';
 import type { Page } from '@playwright/test';
 
 // The written work beside the models, and what is found in what lies there.
@@ -11,7 +11,7 @@ async function make(
   typed: string,
   fields: Record<string, string> = {},
 ) {
-  await page.getByRole('button', { name: 'New worked example' }).click();
+  await newExample(page);
   const dialog = page.getByRole('dialog');
   await dialog.getByText(operation, { exact: true }).click();
   await dialog.getByRole('radio', { name: method }).click();
@@ -107,7 +107,7 @@ test('an array has an area, and children see known facts in it', async ({ page }
   await page.locator('.Stem_scene.Stem_here .Stem_leaf').last().click();
   await settled(page);
   await expect(page.locator('.cell-numeral')).toHaveCount(0);
-  await expect(page.locator('.ring')).toHaveCount(2);
+  await expect(page.locator('#board .ring')).toHaveCount(2);
   await expect(page.locator('.Lines_lines')).toContainText('5 × 6 + 2 × 6 = 42');
   await expect(page.locator('.Lines_lines')).toContainText('area: 42 squares');
 });
@@ -118,10 +118,10 @@ test('what was seen on the rack is ringed there, each way in its turn', async ({
   await page.getByRole('dialog').getByRole('radio', { name: 'Make ten', exact: true }).click();
   await add(page);
   await goTo(page, /saw 8 and 2 more and 3/);
-  await expect(page.locator('.ring')).toHaveCount(3);
+  await expect(page.locator('#board .ring')).toHaveCount(3);
   await expect(page.locator('.Prompt_prompt')).toContainText('when a group is split');
   await goTo(page, /saw 10 and 3/);
-  await expect(page.locator('.ring')).toHaveCount(2);
+  await expect(page.locator('#board .ring')).toHaveCount(2);
   await expect(page.locator('.Lines_lines .Beside_bond')).toHaveCount(3);
 });
 
@@ -149,7 +149,7 @@ test('charts that are compared stand under one another, with a zero where a digi
   const [above, below] = [(await tenths.first().boundingBox())!, (await tenths.last().boundingBox())!];
   expect(below.y).toBeGreaterThan(above.y + above.height);
   expect(Math.abs(below.x - above.x)).toBeLessThan(2);
-  await expect(page.locator('.card-digit')).toHaveText(['0', '5', '0', '0', '4', '5']);
+  await expect(page.locator('#board .card-digit')).toHaveText(['0', '5', '0', '0', '4', '5']);
   await expect(page.locator('.Lines_lines')).toContainText('0.5 = 0.50');
 });
 
@@ -161,17 +161,17 @@ test('a step of an example takes the moves that the teacher makes on the board',
   await settled(page);
   await page.locator('.columns_zone-name').first().click();
   await page.getByRole('toolbar').getByRole('button', { name: 'Ring' }).click();
-  await expect(page.locator('.ring')).toHaveCount(1);
+  await expect(page.locator('#board .ring')).toHaveCount(1);
   await page.getByRole('button', { name: 'Add to step 2' }).click();
   await page.keyboard.press('Escape');
   await step(page, 1).click();
   await settled(page);
-  await expect(page.locator('.ring')).toHaveCount(0);
+  await expect(page.locator('#board .ring')).toHaveCount(0);
   await step(page, 2).click();
   await settled(page);
-  await expect(page.locator('.ring')).toHaveCount(1);
+  await expect(page.locator('#board .ring')).toHaveCount(1);
   await page.reload();
   await step(page, 2).click();
   await settled(page);
-  await expect(page.locator('.ring')).toHaveCount(1);
+  await expect(page.locator('#board .ring')).toHaveCount(1);
 });

@@ -77,7 +77,7 @@ func init() {
 		on("acts", "The acts that it takes to lay a number, the slow way and the fast.", acts),
 		on("judge", "Judges a number sentence, against itself and the models.", judge),
 		on("boardOf", "The board of a scene as it is in the end.", boardOf),
-		on("faceOf", "The first board of a scene that has anything on it, as its picture.", faceOf),
+		on("faceOf", "The fullest board of a scene, as its picture.", faceOf),
 		on("stayed", "Which digits of lines stayed, and which changed.", stayed),
 		on("hands", "Answers to choose from: that of the example that is shown, and what known mistakes give.", hands),
 		on("compare", "The first two models with the sign between them.", compare),

@@ -23,10 +23,12 @@ type Wished struct {
 	Faults []LineFault    `json:"faults"`
 }
 
-// WishView is a way to show what a line says, with its name; the name is empty for a list.
+// WishView is a way to show what a line says, with its name, which is empty for a list, and
+// a picture of what the class will see.
 type WishView struct {
 	method.Wish
-	Label string `json:"label"`
+	Label string    `json:"label"`
+	Face  BoardView `json:"face"`
 }
 
 // LineFault is a line that says nothing, counted from 1, and why.
@@ -35,26 +37,34 @@ type LineFault struct {
 	Why  string `json:"why"`
 }
 
-func viewOf(w method.Wish, words say.Vocabulary) WishView { return WishView{w, w.Label(words)} }
-
 func wish(_ *Door, a WishArgs) (Wished, error) {
 	g, faults := method.Grant(a.Text, a.As, a.Words)
-	out := Wished{Others: []WishView{}, Faults: []LineFault{}}
+	out := Wished{As: WishView{Face: Face(lesson.Lesson{})}, Others: []WishView{}, Faults: []LineFault{}}
 	for _, f := range faults {
 		out.Faults = append(out.Faults, LineFault{f.Line, sentenceOf(f.Err, a.Words)})
 	}
 	if len(faults) > 0 {
 		return out, nil
 	}
-	if g.As != (method.Wish{}) {
-		out.As = viewOf(g.As, a.Words)
+	l := lessonOf(g, a.Words)
+	out.Lesson = &l
+	out.As.Face = Face(l)
+	if g.As == (method.Wish{}) {
+		return out, nil
 	}
-	for _, other := range g.Others {
-		out.Others = append(out.Others, viewOf(other, a.Words))
+	out.As.Wish, out.As.Label = g.As, g.As.Label(a.Words)
+	for _, way := range g.Others {
+		other, faults := method.Grant(a.Text, &way, a.Words)
+		if len(faults) == 0 {
+			out.Others = append(out.Others, WishView{way, way.Label(a.Words), Face(lessonOf(other, a.Words))})
+		}
 	}
-	out.Lesson = &lesson.Lesson{Format: lesson.Format, Minor: lesson.Minor, Title: g.Title, Words: a.Words,
-		Scenes: method.Named(g.Scenes, "wish")}
 	return out, nil
+}
+
+func lessonOf(g method.Granted, words say.Vocabulary) lesson.Lesson {
+	return lesson.Lesson{Format: lesson.Format, Minor: lesson.Minor, Title: g.Title, Words: words,
+		Scenes: method.Named(g.Scenes, "wish")}
 }
 
 // AddWishArgs are the same for an open lesson, under an id for its first scene.

@@ -1,6 +1,7 @@
 package door_test
 
 import (
+	"encoding/json"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -10,23 +11,40 @@ import (
 	"unitbloom/core/lesson"
 )
 
+// wished is what a test reads of what a line comes to.
+type wished struct {
+	Lesson *lesson.Lesson
+	As     way
+	Others []way
+	Faults []door.LineFault
+}
+
+type way struct {
+	Method, Model, Label string
+	Face                 struct {
+		Models []struct{ Pieces []json.RawMessage }
+	}
+}
+
 // A line becomes a lesson, tells how it was understood, and can be had in each other way;
 // one that says nothing is told why.
 func TestALineBecomesALesson(t *testing.T) {
 	d := desk{t: t, door: door.New()}
-	var out door.Wished
+	var out wished
 	d.call("wish", map[string]any{"text": "58 + 67", "words": map[string]any{}}, &out)
 	require.NotNil(t, out.Lesson)
 	assert.Equal(t, "58 + 67", out.Lesson.Title)
 	assert.Equal(t, "Column addition on base-ten blocks", out.As.Label)
 	assert.NotEmpty(t, out.Others)
 	for _, other := range out.Others {
-		var again door.Wished
+		var again wished
 		d.call("wish", map[string]any{"text": "58 + 67", "words": map[string]any{},
 			"as": map[string]any{"method": other.Method, "model": other.Model}}, &again)
 		assert.Equal(t, other.Label, again.As.Label)
+		require.NotEmpty(t, other.Face.Models, other.Label)
+		assert.NotEmpty(t, other.Face.Models[0].Pieces, "%s is seen before it is chosen", other.Label)
 	}
-	out = door.Wished{}
+	out = wished{}
 	d.call("wish", map[string]any{"text": "58 + 67\nwhat", "words": map[string]any{}}, &out)
 	assert.Nil(t, out.Lesson)
 	require.Len(t, out.Faults, 1)

@@ -113,7 +113,7 @@ var general = map[string]string{
 
 	// Announcements: what a move did.
 	// What a line of the shelf comes to.
-	"wish.board":   "a board: {model}",
+	"wish.board":   "Free board: {model}",
 	"wish.example": "{method} on {model}",
 	"wish.list":    "{first} and {more} more",
 

@@ -1,29 +1,30 @@
 // Preparing and free teaching: header of words, board, record, stem.
 import { Alert, Button } from 'antd';
 import { useDeferredValue, useEffect, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useLocation, useNavigate, useParams } from 'react-router';
 import { Stage } from '../stage/Tile';
 import { useAddress } from '../stage/useAddress';
-import { kinds, views, type Kind } from '../board/views';
 import { call } from '../core/core';
-import { usePictures } from '../export/usePictures';
 import { takePen, usePen } from '../ink/pen';
 import { PenBar } from '../ink/PenBar';
 import { Record } from '../record/Record';
-import { Dialog, Menu } from '../shell/later';
 import { Flower } from '../shell/Mark';
 import { Notices } from '../shell/Notices';
-import { saveAsFile, SaveBanner, SaveWord } from '../shell/Saving';
-import { beginCapture, CaptureBar } from './CaptureBar';
-import { CountBar, countAloud } from '../stage/CountBar';
-import { openWays, WayBar } from '../stage/WayBar';
+import { SaveBanner, SaveWord } from '../shell/Saving';
+import { CaptureBar } from './CaptureBar';
+import { CountBar } from '../stage/CountBar';
+import { WayBar } from '../stage/WayBar';
 import type { DialogName } from './Dialogs';
 import { fetchDialogs, OpenDialog } from './OpenDialog';
-import { addSet, Prompt } from './Prompt';
-import { act, addBoard, change, dropScratch, edit, setPresenting } from '../state/acts';
-import { notify, sentence, useLesson } from '../state/lesson';
+import { Prompt } from './Prompt';
+import { change, dropScratch, edit, setPresenting } from '../state/acts';
+import { useLesson } from '../state/lesson';
 import { claim, closeLesson, endShowing, openLesson } from '../state/session';
 import { Stem } from './Stem';
+import { AddChoices } from './AddDialog';
+import { MoreMenu } from './MoreMenu';
+import { SetUpSide } from './SetUpSide';
+import { Title } from './Title';
 import { names } from '../shell/names';
 import css from './BenchPage.module.css';
 
@@ -36,6 +37,9 @@ export function BenchPage() {
   const title = useLesson((s) => s.outline.title);
   const empty = useLesson((s) => s.outline.scenes.length === 0);
   const [dialog, setDialog] = useState<DialogName>();
+  // The address goes on with the scene and the step; how it was come to is known at first only.
+  const { state } = useLocation() as { state: Come | null };
+  const [come] = useState(state ?? {});
 
   useEffect(() => {
     setPresenting(false);
@@ -85,26 +89,23 @@ export function BenchPage() {
   }
   return (
     <div className={cx('lesson')}>
-      {rest ? <Header id={id} onDialog={setDialog} /> : <header className={cx('bar')} />}
+      {rest ? <Header id={id} come={come} onDialog={setDialog} /> : <header className={cx('bar')} />}
       <Banners />
       <main className={cx('desk')}>
         <div className={cx('work')}>
           <Prompt />
-          {empty ? <FirstBoard onExample={() => setDialog('example')} /> : <Stage />}
+          {empty ? <FirstBoard open={setDialog} /> : <Stage />}
           <PenBar />
           <CountBar />
           <WayBar />
           <CaptureBar />
         </div>
+        <SetUpSide />
         {rest ? <Record /> : <aside className={cx('record')} />}
       </main>
-      {rest ? (
-        <Stem onExample={() => setDialog('example')} onOpening={() => setDialog('opening')} />
-      ) : (
-        <nav className={cx('stem')} />
-      )}
+      {rest ? <Stem onAdd={() => setDialog('add')} /> : <nav className={cx('stem')} />}
       <Notices />
-      <OpenDialog name={dialog} close={() => setDialog(undefined)} />
+      <OpenDialog name={dialog} close={() => setDialog(undefined)} open={setDialog} />
     </div>
   );
 }
@@ -136,41 +137,34 @@ function useKeys() {
   }, []);
 }
 
-function Header({ id, onDialog }: { id: string; onDialog: (d: DialogName) => void }) {
+/** How a lesson was come to: ready to be presented, or begun with nothing in it. */
+interface Come {
+  ready?: boolean;
+  fresh?: boolean;
+}
+
+function Header({ id, come, onDialog }: { id: string; come: Come; onDialog: (d: DialogName) => void }) {
   const navigate = useNavigate();
-  const title = useLesson((s) => s.outline.title);
   const canUndo = useLesson((s) => s.frame.canUndo);
   const canRedo = useLesson((s) => s.frame.canRedo);
   const hasScene = useLesson((s) => s.frame.scene !== '');
   const tool = usePen((s) => s.tool);
-  const pictures = usePictures();
-  const take = [
-    { key: 'json', label: 'Lesson file', onClick: () => saveAsFile(title) },
-    ...pictures.map((p) => ({ ...p, key: p.label, disabled: !hasScene })),
-  ];
+  const present = () => void navigate(`/lesson/${id}/present`);
   return (
     <header className={cx('bar')}>
       <Link to="/" className={cx('home-link')} aria-label="All lessons">
         <Flower size={30} />
       </Link>
       <h1>
-        <button
-          type="button"
-          className={cx('title-button')}
-          onClick={() => onDialog('about')}
-          title="About this lesson"
-        >
-          {title}
-        </button>
+        <Title fresh={come.fresh ?? false} />
       </h1>
       <SaveWord />
-      <Button disabled={!canUndo} onClick={() => change('undo')}>
+      <Button type="text" disabled={!canUndo} onClick={() => change('undo')}>
         Undo
       </Button>
-      <Button disabled={!canRedo} onClick={() => change('redo')}>
+      <Button type="text" disabled={!canRedo} onClick={() => change('redo')}>
         Redo
       </Button>
-      <ClearMenu disabled={!hasScene} />
       <Button
         disabled={!hasScene}
         aria-pressed={tool !== undefined}
@@ -178,101 +172,20 @@ function Header({ id, onDialog }: { id: string; onDialog: (d: DialogName) => voi
       >
         Draw
       </Button>
-      <MoreMenu disabled={!hasScene} onDialog={onDialog} />
-      <Menu
-        items={kinds.map((kind) => ({
-          key: kind,
-          label: views[kind].title,
-          onClick: () => act({ kind: 'addModel', of: kind }),
-        }))}
-      >
-        <Button disabled={!hasScene}>Add beside</Button>
-      </Menu>
-      <Menu items={take}>
-        <Button>Export</Button>
-      </Menu>
-      <Button type="primary" disabled={!hasScene} onClick={() => void navigate(`/lesson/${id}/present`)}>
-        Present
-      </Button>
-    </header>
-  );
-}
-
-const clearable = { pieces: 'Pieces', ink: 'Ink', notes: 'Notes', record: 'Record' };
-
-/** Four separate things, each cleared alone; all of them only after asking once. */
-function ClearMenu({ disabled }: { disabled: boolean }) {
-  const [asking, setAsking] = useState(false);
-  const clear = (what: string[]) => edit((handle) => call('clear', { handle, what }));
-  const items = Object.entries(clearable).map(([key, label]) => ({
-    key,
-    label,
-    onClick: () => clear([key]),
-  }));
-  return (
-    <>
-      <Menu
-        items={[
-          ...items,
-          { type: 'divider' as const, key: 'line' },
-          { key: 'all', label: 'Everything', danger: true, onClick: () => setAsking(true) },
-        ]}
-      >
-        <Button disabled={disabled}>Clear</Button>
-      </Menu>
-      <Dialog
-        title="Clear everything?"
-        open={asking}
-        okText="Clear everything"
-        okButtonProps={{ danger: true }}
-        onCancel={() => setAsking(false)}
-        onOk={() => {
-          clear(Object.keys(clearable));
-          setAsking(false);
+      <MoreMenu hasScene={hasScene} onDialog={onDialog} />
+      <Button
+        type="primary"
+        disabled={!hasScene}
+        autoFocus={come.ready ?? false}
+        onClick={present}
+        onKeyDown={(e) => {
+          // A lesson that is ready begins as it goes on.
+          if (e.key === 'ArrowRight') present();
         }}
       >
-        Pieces, ink, notes and record of this board go. Undo brings them back.
-      </Dialog>
-    </>
-  );
-}
-
-function MoreMenu({ disabled, onDialog }: { disabled: boolean; onDialog: (d: DialogName) => void }) {
-  const models = useLesson((s) => s.models);
-  const handle = useLesson((s) => s.handle);
-  const compare = () => {
-    try {
-      notify('info', call('compare', { handle }).text);
-    } catch (error) {
-      notify('refusal', sentence(error));
-    }
-  };
-  const made = useLesson((s) => !!s.outline.scenes.find((x) => x.id === s.frame.scene)?.method);
-  const items = [
-    ...models.map((m, i) => ({
-      key: `count ${i}`,
-      label: models.length > 1 ? `Count aloud: ${views[m.kind as Kind].title.toLowerCase()}` : 'Count aloud',
-      onClick: () => countAloud(i),
-    })),
-    { key: 'way', label: 'Take in a child’s way', onClick: openWays },
-    { key: 'capture', label: 'Capture my own example', onClick: beginCapture },
-    {
-      key: 'set',
-      label: 'Five like this, each harder',
-      disabled: !made,
-      onClick: () => addSet(5),
-    },
-    { key: 'chance', label: 'Numbers by chance', onClick: () => onDialog('chance') },
-    { key: 'builds', label: 'All builds of a number', onClick: () => onDialog('builds') },
-    { key: 'acts', label: 'Slow way and fast way', onClick: () => onDialog('acts') },
-    { key: 'compare', label: 'Compare the two models', disabled: models.length < 2, onClick: compare },
-    { key: 'showings', label: 'Showings of this lesson', onClick: () => onDialog('showings') },
-    { key: 'words', label: 'Words of the class', onClick: () => onDialog('about') },
-  ];
-  return (
-    <Menu items={items}>
-      <Button disabled={disabled}>More</Button>
-    </Menu>
+        Present →
+      </Button>
+    </header>
   );
 }
 
@@ -336,20 +249,11 @@ function Banners() {
 }
 
 /** A lesson without scenes: what to begin with. */
-function FirstBoard({ onExample }: { onExample: () => void }) {
+function FirstBoard({ open }: { open: (d: DialogName) => void }) {
   return (
     <div className={cx('first-board')}>
       <h2>What shall the class see first?</h2>
-      <div className={cx('first-choices')}>
-        {kinds.map((kind) => (
-          <Button key={kind} size="large" onClick={() => addBoard([kind], views[kind].title)}>
-            {views[kind].title}
-          </Button>
-        ))}
-        <Button size="large" type="primary" onClick={onExample}>
-          A worked example
-        </Button>
-      </div>
+      <AddChoices open={open} />
     </div>
   );
 }

@@ -1,6 +1,7 @@
 // The dialogs of a lesson: a part of the page of its own, fetched when the board
 // stands.
 import { AboutDialog } from './AboutDialog';
+import { AddDialog } from './AddDialog';
 import { ActsDialog } from './ActsDialog';
 import { BuildsDialog } from './BuildsDialog';
 import { ChanceDialog } from './ChanceDialog';
@@ -11,6 +12,7 @@ import { StepDialog } from './StepDialog';
 
 const dialogs = {
   about: AboutDialog,
+  add: AddDialog,
   example: ExampleDialog,
   chance: ChanceDialog,
   builds: BuildsDialog,
@@ -22,7 +24,13 @@ const dialogs = {
 
 export type DialogName = keyof typeof dialogs;
 
-export function Dialogs({ name, close }: { name: DialogName; close: () => void }) {
+interface Props {
+  name: DialogName;
+  close: () => void;
+  open: (name: DialogName) => void;
+}
+
+export function Dialogs({ name, close, open }: Props) {
   const Dialog = dialogs[name];
-  return <Dialog close={close} />;
+  return <Dialog close={close} open={open} />;
 }

@@ -9,7 +9,14 @@ export function fetchDialogs() {
   fetchIdly(dialogs);
 }
 
-export function OpenDialog({ name, close }: { name: DialogName | undefined; close: () => void }) {
+interface Props {
+  name: DialogName | undefined;
+  close: () => void;
+  /** Opens another in its place. */
+  open?: (name: DialogName) => void;
+}
+
+export function OpenDialog({ name, close, open = close }: Props) {
   const there = usePart(dialogs, name !== undefined, close);
-  return there && name && <there.Dialogs name={name} close={close} />;
+  return there && name && <there.Dialogs name={name} close={close} open={open} />;
 }

@@ -1,23 +1,18 @@
 // The stem along the bottom: a bud for each scene, a leaf for each step, to go
 // along and rearrange.
 import { Button, Input } from 'antd';
-import { useState, type PointerEvent } from 'react';
-import { kinds, views } from '../board/views';
+import { useMemo, useState, type PointerEvent } from 'react';
+import { Face } from '../board/Face';
 import { call, type SceneLine } from '../core/core';
 import { Dialog, Menu } from '../shell/later';
-import { addBoard, addPages, edit, show } from '../state/acts';
+import { edit, show } from '../state/acts';
 import { useLesson } from '../state/lesson';
 import { names } from '../shell/names';
 import css from './Stem.module.css';
 
 const cx = names(css);
 
-interface Props {
-  onExample: () => void;
-  onOpening: () => void;
-}
-
-export function Stem({ onExample, onOpening }: Props) {
+export function Stem({ onAdd }: { onAdd: () => void }) {
   const scenes = useLesson((s) => s.outline.scenes);
   const here = useLesson((s) => s.frame.scene);
   const step = useLesson((s) => s.frame.step);
@@ -54,21 +49,7 @@ export function Stem({ onExample, onOpening }: Props) {
         ))}
       </ol>
       <div className={cx('stem-add')}>
-        <Menu
-          items={[
-            ...kinds.map((kind) => ({
-              key: kind,
-              label: views[kind].title,
-              onClick: () => addBoard([kind], views[kind].title),
-            })),
-            { type: 'divider' as const, key: 'line' },
-            { key: 'opening', label: 'Objective and words', onClick: onOpening },
-            { key: 'blank', label: 'Nothing but paper', onClick: () => addPages([{ page: 'blank' }]) },
-          ]}
-        >
-          <Button>New board</Button>
-        </Menu>
-        <Button onClick={onExample}>New worked example</Button>
+        <Button onClick={onAdd}>Add next</Button>
       </div>
     </nav>
   );
@@ -124,8 +105,10 @@ function Bud({
           aria-current={here ? 'true' : undefined}
           onClick={() => show(scene.id, 0)}
         >
-          <span className={cx('bud-number')}>{number}</span>
-          <span className={cx('bud-title')}>{scene.title || 'Untitled'}</span>
+          <ScenePicture scene={scene.id} />
+          <span className={cx('bud-title')}>
+            {number} {scene.title || 'Untitled'}
+          </span>
         </button>
         {here && (
           <Menu items={items}>
@@ -153,5 +136,28 @@ function Bud({
         />
       </Dialog>
     </>
+  );
+}
+
+/** A scene's first board; it follows what is changed there. */
+function ScenePicture({ scene }: { scene: string }) {
+  const handle = useLesson((s) => s.handle);
+  const rev = useLesson((s) => s.frame.rev);
+  const models = useMemo(
+    () => {
+      try {
+        return call('faceOf', { handle, scene }).models;
+      } catch {
+        return [];
+      }
+    },
+    // The board may have changed with the lesson.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [handle, scene, rev],
+  );
+  return (
+    <span className={cx('bud-picture')}>
+      <Face models={models} />
+    </span>
   );
 }

@@ -7,6 +7,7 @@ import { useLesson, type DrawnModel } from '../state/lesson';
 import { Dialog } from '../shell/later';
 import { toggled } from '../shell/toggled';
 import { WordMenu, type Word } from './controls';
+import { setZoom, useZoom } from './setUp';
 import { views, type Kind } from './views';
 import { LARGEST, SMALLEST } from './pinch';
 
@@ -14,8 +15,8 @@ interface Props {
   model: DrawnModel;
   index: number;
   alone: boolean;
-  zoom?: number | undefined;
-  setZoom?: ((zoom: number) => void) | undefined;
+  /** Whether it can be drawn larger than fitted. */
+  zooms?: boolean;
 }
 
 /** The same number as a sketch: linked blocks, drawn. */
@@ -25,13 +26,14 @@ function sketchBeside(index: number, at: number) {
   else act({ kind: 'removeModel', model: at });
 }
 
-const zooms = (zoom: number, setZoom: (zoom: number) => void): Word[] => [
-  { label: 'Larger', off: zoom >= LARGEST, run: () => setZoom(Math.min(LARGEST, zoom * 1.5)) },
-  { label: 'Smaller', off: zoom <= SMALLEST, run: () => setZoom(Math.max(SMALLEST, zoom / 1.5)) },
-  { label: 'Fit to the board', off: zoom === 1, run: () => setZoom(1) },
+const larger = (index: number, zoom: number): Word[] => [
+  { label: 'Larger', off: zoom >= LARGEST, run: () => setZoom(index, Math.min(LARGEST, zoom * 1.5)) },
+  { label: 'Smaller', off: zoom <= SMALLEST, run: () => setZoom(index, Math.max(SMALLEST, zoom / 1.5)) },
+  { label: 'Fit to the board', off: zoom === 1, run: () => setZoom(index, 1) },
 ];
 
-export function Arrange({ model, index, alone, zoom = 1, setZoom }: Props) {
+export function Arrange({ model, index, alone, zooms }: Props) {
+  const zoom = useZoom(index);
   const models = useLesson((s) => s.models);
   const [title, setTitle] = useState<string>();
   const make = acting(index);
@@ -84,7 +86,7 @@ export function Arrange({ model, index, alone, zoom = 1, setZoom }: Props) {
             off: models.length === 4,
             run: () => sketchBeside(index, models.length),
           },
-          ...(setZoom ? zooms(zoom, setZoom) : []),
+          ...(zooms ? larger(index, zoom) : []),
           ...places,
           'line',
           { label: 'Counts shown', on: !countsShown, run: () => hold(undefined) },

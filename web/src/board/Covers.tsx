@@ -4,8 +4,9 @@
 import { Button } from 'antd';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { CoverView } from '../core/core';
-import { act } from '../state/acts';
+import { act, acting } from '../state/acts';
 import { type DrawnModel } from '../state/lesson';
+import { WordMenu, type Word } from './controls';
 import { lengths, setGlanceSeconds, useGlanceSeconds } from './glance';
 import { Menu } from '../shell/later';
 import { names } from '../shell/names';
@@ -123,34 +124,18 @@ function FreeCover({ cover, model, index, scale }: Props & { cover: CoverView })
 }
 
 export function CoverMenu({ model, index }: { model: DrawnModel; index: number }) {
-  const items = model.zones
-    .filter((z) => !model.covers.some((c) => !c.free && c.zone === z.id))
-    .map((z) => ({
-      key: z.id,
-      label: `Cover ${z.id}`,
-      onClick: () => act({ kind: 'cover', model: index, zone: z.id }),
-    }));
+  const make = acting(index);
   const middle = { x: model.w * 0.3, y: model.h * 0.25, w: model.w * 0.4, h: model.h * 0.5 };
-  items.unshift(
-    { key: 'all', label: 'Cover all', onClick: () => act({ kind: 'cover', model: index, zone: 'all' }) },
-    {
-      key: 'free',
-      label: 'A cover to move about',
-      onClick: () => act({ kind: 'cover', model: index, ...anchored(model, middle) }),
-    },
-  );
+  const bare = model.zones.filter((z) => !model.covers.some((c) => !c.free && c.zone === z.id));
+  const words: Word[] = [
+    { label: 'Cover all', run: () => make('cover', { zone: 'all' }) },
+    { label: 'A cover to move about', run: () => make('cover', anchored(model, middle)) },
+    ...bare.map((z) => ({ label: `Cover ${z.id}`, run: () => make('cover', { zone: z.id }) })),
+  ];
   if (model.covers.length > 0) {
-    items.unshift({
-      key: '',
-      label: 'Show all again',
-      onClick: () => act({ kind: 'uncover', model: index, zone: '' }),
-    });
+    words.unshift({ label: 'Show all again', run: () => make('uncover', { zone: '' }) });
   }
-  return (
-    <Menu items={items}>
-      <Button>Cover</Button>
-    </Menu>
-  );
+  return <WordMenu label="Cover" words={words} />;
 }
 
 /** A look at what is covered, and how long it lasts. The read-outs stay silent. */

@@ -2,12 +2,11 @@
 import { Button } from 'antd';
 import type { Piece } from '../core/core';
 import { acting } from '../state/acts';
-import { type DrawnModel } from '../state/lesson';
 import { Columns } from './columns';
-import { MoreOrLess, WordMenu } from './controls';
+import { Loose, MoreOrLess, WordMenu } from './controls';
 import { onColumn, onMat, onTray } from './drops';
 import { PieceBoard } from './PieceBoard';
-import type { ViewProps } from './view';
+import type { OfModel, ViewProps } from './view';
 
 const shapes: Record<string, [string, number, number]> = {
   ones: ['one', 10, 10],
@@ -42,20 +41,10 @@ export function BlocksView(props: ViewProps) {
   );
 }
 
-export function BlocksLine({ model, index }: { model: DrawnModel; index: number }) {
-  const has = (flag: string) => model.flags.includes(flag);
-  const make = acting(index);
-  const columns = model.zones.filter((z) => z.one).length;
-  const places = ['ones', 'tens', 'hundreds', 'thousands', 'ten thousands', 'hundred thousands'] as const;
+export function BlocksActs({ model, index }: OfModel) {
+  const drawn = model.flags.includes('sketch');
   return (
     <>
-      <Button onClick={() => make('view', { view: has('mat') ? 'columns' : 'mat' })}>
-        {has('mat') ? 'Columns' : 'Open mat'}
-      </Button>
-      <Button onClick={() => make('style', { style: has('sketch') ? 'solid' : 'sketch' })}>
-        {has('sketch') ? 'Solid' : 'Sketch'}
-      </Button>
-      <Button onClick={() => make('tidy')}>Tidy</Button>
       <MoreOrLess
         index={index}
         places={[
@@ -65,6 +54,28 @@ export function BlocksLine({ model, index }: { model: DrawnModel; index: number 
           ['thousands', '1000'],
         ]}
       />
+      <Loose>
+        <Button onClick={() => acting(index)('style', { style: drawn ? 'solid' : 'sketch' })}>
+          {drawn ? 'Solid' : 'Sketch'}
+        </Button>
+      </Loose>
+    </>
+  );
+}
+
+export function BlocksSetUp({ model, index }: OfModel) {
+  const has = (flag: string) => model.flags.includes(flag);
+  const make = acting(index);
+  const columns = model.zones.filter((z) => z.one).length;
+  const places = ['ones', 'tens', 'hundreds', 'thousands', 'ten thousands', 'hundred thousands'] as const;
+  return (
+    <>
+      <Loose>
+        <Button onClick={() => make('view', { view: has('mat') ? 'columns' : 'mat' })}>
+          {has('mat') ? 'Columns' : 'Open mat'}
+        </Button>
+        <Button onClick={() => make('tidy')}>Tidy</Button>
+      </Loose>
       <WordMenu
         label="Show as"
         words={[

@@ -100,7 +100,7 @@ function Stack({
     <div className={cx('stack')}>
       <div className={cx('stack-row')}>
         <Button
-          className={cx('small')}
+          className={cx('small fewer')}
           aria-label={`Put one of the ${zone.label} away`}
           disabled={!last}
           onClick={() =>
@@ -120,14 +120,14 @@ function Stack({
           <span>+1</span>
         </Button>
         <Sheet anew content={(close) => <HowMany zone={zone} index={index} done={close} />}>
-          <Button className={cx('small')} aria-label={`Add several ${zone.label}`}>
+          <Button className={cx('small several')} aria-label={`Add several ${zone.label}`}>
             +…
           </Button>
         </Sheet>
       </div>
       {zone.verb && (
         <Button className={cx('verb')} onClick={() => zone.move && act(zone.move)}>
-          {zone.verb}
+          {zone.verb} <span className={cx('of')}>{zone.label}</span>
         </Button>
       )}
     </div>

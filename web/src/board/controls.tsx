@@ -6,6 +6,7 @@ import type { Place } from '../core/core';
 import { act } from '../state/acts';
 import { Menu, Sheet } from '../shell/later';
 import { names } from '../shell/names';
+import { openSetUp, usePlacing, useSetUp } from './setUp';
 import css from './controls.module.css';
 
 const cx = names(css);
@@ -17,9 +18,46 @@ export interface Word {
   off?: boolean;
 }
 
-/** A button that opens a list of words. What is on is ticked. */
-export function WordMenu({ label, words }: { label: string; words: (Word | 'line')[] }) {
+interface Group {
+  label: string;
+  /** Its controls, in the set-up beside the board. */
+  inside: ReactNode;
+  /** The button that drops it down, where there is no set-up. */
+  list: ReactNode;
+}
+
+/** Controls that belong together: they drop down, or stand in the set-up beside the board. */
+function Grouped({ label, inside, list }: Group) {
+  const placing = usePlacing();
+  const open = useSetUp((s) => s.open);
+  if (placing.as === 'lists') return list;
+  if (placing.as === 'buttons') {
+    const here = open?.index === placing.index && open.group === label;
+    return (
+      <Button aria-expanded={here} onClick={() => openSetUp(placing.index, label)}>
+        {label}
+      </Button>
+    );
+  }
+  if (placing.only && placing.only !== label) return null;
   return (
+    <section className={cx('group')} role="group" aria-label={label}>
+      <h3>{label}</h3>
+      {inside}
+    </section>
+  );
+}
+
+/** A control that belongs to no group: not there where one group alone is wanted. */
+export function Loose({ children }: { children: ReactNode }) {
+  const placing = usePlacing();
+  if (placing.as !== 'groups') return children;
+  return placing.only ? null : <div className={cx('group-row')}>{children}</div>;
+}
+
+/** A list of words, each of which does something. What is on is ticked. */
+export function WordMenu({ label, words }: { label: string; words: (Word | 'line')[] }) {
+  const list = (
     <Menu
       items={words.map((w, i) =>
         w === 'line'
@@ -35,21 +73,42 @@ export function WordMenu({ label, words }: { label: string; words: (Word | 'line
       <Button>{label}</Button>
     </Menu>
   );
+  const inside = (
+    <div className={cx('group-words')}>
+      {words.map((w, i) =>
+        w === 'line' ? (
+          <hr key={i} />
+        ) : (
+          <button
+            type="button"
+            key={w.label}
+            aria-pressed={w.on}
+            disabled={!!w.off}
+            className={cx('word')}
+            onClick={w.run}
+          >
+            {w.label}
+          </button>
+        ),
+      )}
+    </div>
+  );
+  return <Grouped label={label} list={list} inside={inside} />;
 }
 
-/** A button that opens a small sheet of controls over the board. */
+/** A small sheet of controls. */
 export function Panel({ label, children }: { label: string; children: ReactNode }) {
-  return (
-    <Sheet
-      content={() => (
-        <div className={cx('panel')} role="group" aria-label={label}>
-          {children}
-        </div>
-      )}
-    >
+  const panel = (
+    <div className={cx('panel')} role="group" aria-label={label}>
+      {children}
+    </div>
+  );
+  const list = (
+    <Sheet content={() => panel}>
       <Button>{label}</Button>
     </Sheet>
   );
+  return <Grouped label={label} list={list} inside={<div className={cx('panel')}>{children}</div>} />;
 }
 
 interface StepperProps {

@@ -6,11 +6,11 @@ import { act, acting } from '../state/acts';
 import { select, type DrawnModel } from '../state/lesson';
 import { InputNumber, Sheet } from '../shell/later';
 import { selectZone } from './columns';
-import { Panel, Stepper, TypedForm, WordMenu } from './controls';
+import { Loose, Panel, Stepper, TypedForm, WordMenu } from './controls';
 import { cellUnder, named, onMat, onTray, zoneUnder } from './drops';
 import { PieceShape } from './looks';
 import { PieceBoard } from './PieceBoard';
-import type { ViewProps } from './view';
+import type { OfModel, ViewProps } from './view';
 import { names } from '../shell/names';
 import css from './counters.module.css';
 
@@ -138,7 +138,17 @@ function Several({ index, faces }: { index: number; faces: [string, boolean][] }
   );
 }
 
-export function CountersLine({ model, index }: { model: DrawnModel; index: number }) {
+export function CountersActs({ index }: OfModel) {
+  const make = acting(index);
+  return (
+    <Loose>
+      <Button onClick={() => make('frames', { rows: 2, columns: 5, count: 1 })}>Ten frame</Button>
+      <Button onClick={() => make('tidy')}>Tidy</Button>
+    </Loose>
+  );
+}
+
+export function CountersSetUp({ model, index }: OfModel) {
   const has = (flag: string) => model.flags.includes(flag);
   const make = acting(index);
   const s = model.settings;
@@ -152,7 +162,7 @@ export function CountersLine({ model, index }: { model: DrawnModel; index: numbe
       <Panel label="Frames">
         <FrameSize model={model} index={index} />
         <span className={cx('panel-row')}>
-          <Button onClick={() => make('frames', { rows: 2, columns: 5, count: 1 })}>Ten frame</Button>
+          <Button onClick={() => make('frames', { rows: 2, columns: 5, count: 1 })}>One ten frame</Button>
           <Button onClick={() => make('frames', { rows: 2, columns: 5, count: 2 })}>Two ten frames</Button>
           <Button onClick={() => make('frames', { rows: 10, columns: 10, count: 1 })}>Hundred square</Button>
           <Button onClick={() => make('frames', { rows: 1, columns: 1, count: 0 })}>No frame</Button>
@@ -262,7 +272,6 @@ export function CountersLine({ model, index }: { model: DrawnModel; index: numbe
         ]}
       />
       <Unit index={index} value={s.unit ?? ''} />
-      <Button onClick={() => make('tidy')}>Tidy</Button>
     </>
   );
 }

@@ -3,10 +3,10 @@ import { Button } from 'antd';
 import { act, acting } from '../state/acts';
 import { type DrawnModel } from '../state/lesson';
 import { selectZone } from './columns';
-import { Panel, WordMenu } from './controls';
+import { Loose, Panel, WordMenu } from './controls';
 import { onTray, zoneUnder } from './drops';
 import { PieceBoard } from './PieceBoard';
-import type { ViewProps } from './view';
+import type { OfModel, ViewProps } from './view';
 import { names } from '../shell/names';
 import css from './cubes.module.css';
 
@@ -79,7 +79,7 @@ function Train({ model, index, n }: { model: DrawnModel; index: number; n: numbe
   );
 }
 
-export function CubesLine({ index }: { model: DrawnModel; index: number }) {
+export function CubesActs({ index }: OfModel) {
   const make = acting(index);
   return (
     <>
@@ -90,6 +90,17 @@ export function CubesLine({ index }: { model: DrawnModel; index: number }) {
           </Button>
         ))}
       </Panel>
+      <Loose>
+        <Button onClick={() => make('tidy')}>Tidy</Button>
+      </Loose>
+    </>
+  );
+}
+
+export function CubesSetUp({ index }: OfModel) {
+  const make = acting(index);
+  return (
+    <>
       <WordMenu
         label="Trains"
         words={[
@@ -98,7 +109,6 @@ export function CubesLine({ index }: { model: DrawnModel; index: number }) {
           { label: 'Open a tower', run: () => make('open') },
         ]}
       />
-      <Button onClick={() => make('tidy')}>Tidy</Button>
     </>
   );
 }

@@ -7,10 +7,10 @@ import { act, acting } from '../state/acts';
 import { type DrawnModel } from '../state/lesson';
 import { Checkbox, Select } from '../shell/later';
 import { Columns } from './columns';
-import { MoreOrLess, Panel, Stepper, TypedForm, WordMenu } from './controls';
+import { Loose, MoreOrLess, Panel, Stepper, TypedForm, WordMenu } from './controls';
 import { named, onColumn, onTray, zoneUnder } from './drops';
 import { PieceBoard } from './PieceBoard';
-import type { ViewProps } from './view';
+import type { OfModel, ViewProps } from './view';
 
 const places: Place[] = [
   'millions',
@@ -54,12 +54,14 @@ export function DiscsView(props: ViewProps) {
   );
 }
 
-export function DiscsLine({ model, index }: { model: DrawnModel; index: number }) {
-  const has = (flag: string) => model.flags.includes(flag);
-  const make = acting(index);
-  const s = model.settings;
+/** The columns that are shown, from the largest to the smallest. */
+function spanOf({ settings: s }: DrawnModel) {
   const [top, bottom] = [placeOf(s.top, 'hundreds'), placeOf(s.bottom, 'ones')];
-  const shown = places.slice(places.indexOf(top), places.indexOf(bottom) + 1);
+  return { top, bottom, shown: places.slice(places.indexOf(top), places.indexOf(bottom) + 1) };
+}
+
+export function DiscsActs({ model, index }: OfModel) {
+  const { shown } = spanOf(model);
   const steps = (['hundreds', 'tens', 'ones', 'tenths', 'hundredths', 'thousands'] as const)
     .filter((p) => shown.includes(p))
     .map((p): [Place, string] => [p, model.zones.find((z) => z.place === p)?.size ?? '']);
@@ -67,6 +69,17 @@ export function DiscsLine({ model, index }: { model: DrawnModel; index: number }
     <>
       <Shift model={model} index={index} />
       <MoreOrLess index={index} places={steps} />
+    </>
+  );
+}
+
+export function DiscsSetUp({ model, index }: OfModel) {
+  const has = (flag: string) => model.flags.includes(flag);
+  const make = acting(index);
+  const s = model.settings;
+  const { top, bottom, shown } = spanOf(model);
+  return (
+    <>
       <Panel label="Chart">
         <label className="panel-row">
           Largest column{' '}
@@ -138,7 +151,9 @@ export function DiscsLine({ model, index }: { model: DrawnModel; index: number }
           { label: 'Fewest discs', run: () => make('fewest') },
         ]}
       />
-      <Button onClick={() => make('tidy')}>Tidy</Button>
+      <Loose>
+        <Button onClick={() => make('tidy')}>Tidy</Button>
+      </Loose>
     </>
   );
 }

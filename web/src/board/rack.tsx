@@ -4,14 +4,14 @@ import { Button, Input } from 'antd';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Piece } from '../core/core';
 import { act } from '../state/acts';
-import { useLesson, type DrawnModel } from '../state/lesson';
+import { useLesson } from '../state/lesson';
 import { Backdrop } from './Backdrop';
-import { Panel, WordMenu } from './controls';
+import { Loose, Panel, Stepper, WordMenu } from './controls';
 import { useLight } from './light';
 import { PieceShape } from './looks';
 import { PieceLayer } from './PieceLayer';
 import { Rings } from './Rings';
-import type { ViewProps } from './view';
+import type { OfModel, ViewProps } from './view';
 import { names } from '../shell/names';
 import css from './rack.module.css';
 
@@ -168,37 +168,38 @@ function onRowKey(e: KeyboardEvent, index: number, row: number, count: string) {
   if (held !== now) act({ kind: 'slide', model: index, rows: [{ row: row + 1, to: held }] });
 }
 
-export function RackLine({ model, index }: { model: DrawnModel; index: number }) {
-  const rows = model.zones.filter((z) => !z.side).length;
+export function RackActs({ index }: OfModel) {
   return (
     <>
-      <span className={cx('rows-choice')}>
-        <Button
-          className={cx('small')}
-          aria-label="One row fewer"
-          onClick={() => act({ kind: 'rows', model: index, count: rows - 1 })}
-        >
-          −
-        </Button>
-        <span>{rows === 1 ? '1 row' : `${rows} rows`}</span>
-        <Button
-          className={cx('small')}
-          aria-label="One row more"
-          onClick={() => act({ kind: 'rows', model: index, count: rows + 1 })}
-        >
-          +
-        </Button>
-      </span>
       <MoreLess index={index} />
+      <Loose>
+        <Button onClick={() => act({ kind: 'home', model: index })}>Push all home</Button>
+      </Loose>
+    </>
+  );
+}
+
+export function RackSetUp({ model, index }: OfModel) {
+  const rows = model.zones.filter((z) => !z.side).length;
+  const set = (count: number) => act({ kind: 'rows', model: index, count });
+  return (
+    <>
+      <Loose>
+        <Stepper
+          label="Rows"
+          value={rows}
+          less={rows > 1 ? () => set(rows - 1) : undefined}
+          more={rows < 10 ? () => set(rows + 1) : undefined}
+        />
+      </Loose>
       <WordMenu
-        label="Rows"
+        label="Rows at once"
         words={[1, 2, 5, 10].map((count) => ({
           label: count === 1 ? '1 row' : `${count} rows`,
           on: rows === count,
-          run: () => act({ kind: 'rows', model: index, count }),
+          run: () => set(count),
         }))}
       />
-      <Button onClick={() => act({ kind: 'home', model: index })}>Push all home</Button>
     </>
   );
 }

@@ -12,14 +12,22 @@ export interface ViewProps {
   bare: boolean;
 }
 
+/** A model with its place on the board. */
+export interface OfModel {
+  model: DrawnModel;
+  index: number;
+}
+
 export interface View {
   title: string;
   /** What to type to build. */
   hint: string;
   /** The pieces and what a hand does with them. */
   Pieces: ComponentType<ViewProps>;
-  /** The model's own words, on its line. */
-  Line: ComponentType<{ model: DrawnModel; index: number }>;
+  /** What it is used for most, on its line. */
+  Acts: ComponentType<OfModel>;
+  /** The rest, in groups, in its set-up. */
+  SetUp: ComponentType<OfModel>;
   /** Room for controls above and below the pieces, in pixels. */
   head: number;
   foot: number;

@@ -1,11 +1,11 @@
 // The table of views, typed by model kind: it does not compile while one is
 // missing.
 import type { Model } from '../core/core';
-import { BlocksLine, BlocksView } from './blocks';
-import { CountersLine, CountersView } from './counters';
-import { CubesLine, CubesView } from './cubes';
-import { DiscsLine, DiscsView } from './discs';
-import { RackLine, RackView } from './rack';
+import { BlocksActs, BlocksSetUp, BlocksView } from './blocks';
+import { CountersActs, CountersSetUp, CountersView } from './counters';
+import { CubesActs, CubesSetUp, CubesView } from './cubes';
+import { DiscsActs, DiscsSetUp, DiscsView } from './discs';
+import { RackActs, RackSetUp, RackView } from './rack';
 import type { View } from './view';
 
 export type Kind = Model['kind'];
@@ -15,7 +15,8 @@ export const views: Record<Kind, View> = {
     title: 'Base-ten blocks',
     hint: 'Type 146, 14 tens, or 38, 74 …',
     Pieces: BlocksView,
-    Line: BlocksLine,
+    Acts: BlocksActs,
+    SetUp: BlocksSetUp,
     head: 40,
     foot: 104,
     side: 0,
@@ -30,7 +31,8 @@ export const views: Record<Kind, View> = {
     title: 'Bead rack',
     hint: 'Type 42, 8 + 6, or 38, 74 …',
     Pieces: RackView,
-    Line: RackLine,
+    Acts: RackActs,
+    SetUp: RackSetUp,
     head: 28,
     foot: 16,
     side: 70,
@@ -45,7 +47,8 @@ export const views: Record<Kind, View> = {
     title: 'Counters',
     hint: 'Type 9, 6 + 3, or 4, 7 …',
     Pieces: CountersView,
-    Line: CountersLine,
+    Acts: CountersActs,
+    SetUp: CountersSetUp,
     head: 20,
     foot: 70,
     side: 0,
@@ -60,7 +63,8 @@ export const views: Record<Kind, View> = {
     title: 'Linking cubes',
     hint: 'Type 9, 5 + 4, or 4, 7 …',
     Pieces: CubesView,
-    Line: CubesLine,
+    Acts: CubesActs,
+    SetUp: CubesSetUp,
     head: 20,
     foot: 20,
     side: 50,
@@ -75,7 +79,8 @@ export const views: Record<Kind, View> = {
     title: 'Place value discs',
     hint: 'Type 3.05, 14 tens, or 38, 74 …',
     Pieces: DiscsView,
-    Line: DiscsLine,
+    Acts: DiscsActs,
+    SetUp: DiscsSetUp,
     head: 44,
     foot: 104,
     side: 0,

@@ -3878,77 +3878,7 @@ export interface WishView {
   method: string;
   model: string;
   label: string;
-}
-export interface LineFault {
-  line: number;
-  why: string;
-}
-export interface Opened {
-  handle: number;
-  outline: Outline;
-}
-export interface Outline {
-  id: string;
-  title: string;
-  objective: string;
-  words: Vocabulary;
-  scenes: SceneLine[];
-  record: Entry[];
-  newer?: Newer;
-}
-export interface SceneLine {
-  id: string;
-  title: string;
-  steps: StepLine[];
-  show: string[];
-  marks: string;
-  method?: string;
-  problem?: string;
-  aside?: string;
-  page?: 'objective' | 'word' | 'blank';
-}
-export interface StepLine {
-  say: string;
-  ask: string;
-  asks?: string;
-  answer: string;
-  look: string;
-  moves: number;
-  misfit?: string;
-  pause?: boolean;
-  glimpse?: boolean;
-}
-export interface Newer {
-  format: number;
-  minor: number;
-  unread: number;
-}
-export interface None {}
-export interface Frame {
-  rev: number;
-  scene: string;
-  step: number;
-  steps: number;
-  phase: string;
-  open: boolean;
-  scratch: boolean;
-  canUndo: boolean;
-  canRedo: boolean;
-  secrets: number;
-  offers: string[];
-  board: BoardView;
-  prompt: StepLine;
-  written?: Written;
-  lines: WrittenLine[];
-  focus: Focus1;
-  extents?: Extent[];
-  words?: string[];
-  beats?: BoardView[];
-  became?: Became[];
-  ink: Stroke[];
-  notes: Note[];
-  ways: WayView[];
-  capture: Captured;
+  face: BoardView;
 }
 export interface BoardView {
   models: ModelView[];
@@ -4030,6 +3960,77 @@ export interface KeptView {
   zones: ZoneView[];
   decor: Decor[];
   pieces: Pieces;
+}
+export interface LineFault {
+  line: number;
+  why: string;
+}
+export interface Opened {
+  handle: number;
+  outline: Outline;
+}
+export interface Outline {
+  id: string;
+  title: string;
+  objective: string;
+  words: Vocabulary;
+  scenes: SceneLine[];
+  record: Entry[];
+  newer?: Newer;
+}
+export interface SceneLine {
+  id: string;
+  title: string;
+  steps: StepLine[];
+  show: string[];
+  marks: string;
+  method?: string;
+  problem?: string;
+  aside?: string;
+  page?: 'objective' | 'word' | 'blank';
+}
+export interface StepLine {
+  say: string;
+  ask: string;
+  asks?: string;
+  answer: string;
+  look: string;
+  moves: number;
+  misfit?: string;
+  pause?: boolean;
+  glimpse?: boolean;
+}
+export interface Newer {
+  format: number;
+  minor: number;
+  unread: number;
+}
+export interface None {}
+export interface Frame {
+  rev: number;
+  scene: string;
+  step: number;
+  steps: number;
+  phase: string;
+  open: boolean;
+  scratch: boolean;
+  canUndo: boolean;
+  canRedo: boolean;
+  secrets: number;
+  offers: string[];
+  board: BoardView;
+  prompt: StepLine;
+  written?: Written;
+  lines: WrittenLine[];
+  focus: Focus1;
+  extents?: Extent[];
+  words?: string[];
+  beats?: BoardView[];
+  became?: Became[];
+  ink: Stroke[];
+  notes: Note[];
+  ways: WayView[];
+  capture: Captured;
 }
 export interface Written {
   marks: string;

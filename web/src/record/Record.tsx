@@ -1,5 +1,6 @@
 // The ruled margin: what the model says, the written method, and the lines that
 // are kept across scenes.
+import { useState } from 'react';
 import { views, type Kind } from '../board/views';
 import { call } from '../core/core';
 import { edit } from '../state/acts';
@@ -21,17 +22,17 @@ export function Record() {
       {written && <Written work={written} />}
       {lines.length > 0 && <Lines lines={lines} />}
       {models.map((m, i) => (
-        <ReadOuts key={i} model={m} named={models.length > 1} />
+        <ReadOuts key={i} model={m} first={i === 0} named={models.length > 1} />
       ))}
-      <FollowsTheHand />
       <Kept />
     </aside>
   );
 }
 
-/** What the model says, each thing shown or held back until it is tapped. */
-function ReadOuts({ model, named }: { model: DrawnModel; named: boolean }) {
+/** What the model says: what was chosen, and a list to choose from. */
+function ReadOuts({ model, first, named }: { model: DrawnModel; first: boolean; named: boolean }) {
   const scene = useLesson((s) => s.outline.scenes.find((x) => x.id === s.frame.scene));
+  const [choosing, setChoosing] = useState(false);
   const flip = (id: string, shown: boolean) => {
     if (!scene) return;
     const show = shown ? scene.show.filter((x) => x !== id) : [...scene.show, id];
@@ -40,18 +41,29 @@ function ReadOuts({ model, named }: { model: DrawnModel; named: boolean }) {
   return (
     <section className={cx('readouts')} aria-label={named ? `Read-outs of the ${model.kind}` : 'Read-outs'}>
       {named && <h3>{views[model.kind as Kind].title}</h3>}
-      {model.readouts.map((r) => (
-        <button
-          key={r.id}
-          type="button"
-          className={cx(`readout ${r.id} ${r.shown ? 'shown' : 'held'}`)}
-          aria-pressed={r.shown}
-          onClick={() => flip(r.id, r.shown)}
-        >
-          <span className={cx('readout-label')}>{r.label}</span>
-          <span className={cx('readout-text')}>{r.shown ? r.text : 'Show'}</span>
-        </button>
-      ))}
+      {model.readouts
+        .filter((r) => r.shown || choosing)
+        .map((r) => (
+          <button
+            key={r.id}
+            type="button"
+            className={cx(`readout ${r.id} ${r.shown ? 'shown' : 'held'}`)}
+            aria-pressed={r.shown}
+            onClick={() => flip(r.id, r.shown)}
+          >
+            <span className={cx('readout-label')}>{r.label}</span>
+            <span className={cx('readout-text')}>{r.shown ? r.text : 'Show'}</span>
+          </button>
+        ))}
+      {choosing && first && <FollowsTheHand />}
+      <button
+        type="button"
+        className={cx('choose')}
+        aria-expanded={choosing}
+        onClick={() => setChoosing(!choosing)}
+      >
+        {choosing ? 'That is all' : 'Choose what is read out'}
+      </button>
     </section>
   );
 }

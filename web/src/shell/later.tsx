@@ -121,7 +121,12 @@ export function Menu({ items, children }: MenuButton) {
       onOpenChange={setOpen}
       trigger={['click']}
       autoFocus
-      menu={{ items, style: { maxHeight: 420, overflowY: 'auto' }, onKeyDown: spacePresses }}
+      menu={{
+        items,
+        triggerSubMenuAction: 'click',
+        style: { maxHeight: 'min(620px, 80dvh)', overflowY: 'auto' },
+        onKeyDown: spacePresses,
+      }}
     >
       {button}
     </there.Dropdown>

@@ -4,6 +4,7 @@ import { Button, Input, type InputRef } from 'antd';
 import { useRef, useState } from 'react';
 import { Arrange } from '../board/Arrange';
 import { CoverMenu } from '../board/Covers';
+import { openSetUp, PlacingOf, useSetUp } from '../board/setUp';
 import { views, type Kind } from '../board/views';
 import { call } from '../core/core';
 import { names } from '../shell/names';
@@ -17,14 +18,14 @@ const cx = names(css);
 interface Props {
   model: DrawnModel;
   index: number;
-  alone: boolean;
-  /** How much larger than fitted it is drawn, where that can be changed. */
-  zoom?: number;
-  setZoom?: (zoom: number) => void;
+  /** In a strip without a set-up beside the board: all of it drops down from the line. */
+  whole?: boolean;
+  alone?: boolean;
 }
 
-export function ModelLine({ model, index, alone, zoom, setZoom }: Props) {
+export function ModelLine({ model, index, whole, alone = true }: Props) {
   const view = views[model.kind as Kind];
+  const open = useSetUp((s) => s.open?.index === index && s.open.group === undefined);
   const [text, setText] = useState('');
   const input = useRef<InputRef>(null);
   const build = () => {
@@ -53,12 +54,22 @@ export function ModelLine({ model, index, alone, zoom, setZoom }: Props) {
         autoComplete="off"
         spellCheck={false}
       />
-      <Button type="primary" onClick={build}>
-        Build
-      </Button>
-      <view.Line model={model} index={index} />
-      <CoverMenu model={model} index={index} />
-      <Arrange model={model} index={index} alone={alone} {...(setZoom && { zoom, setZoom })} />
+      <Button onClick={build}>Build</Button>
+      <PlacingOf value={whole ? { as: 'lists' } : { as: 'buttons', index }}>
+        <view.Acts model={model} index={index} />
+        <CoverMenu model={model} index={index} />
+        {whole && (
+          <>
+            <view.SetUp model={model} index={index} />
+            <Arrange model={model} index={index} alone={alone} />
+          </>
+        )}
+      </PlacingOf>
+      {!whole && (
+        <Button type="text" aria-expanded={open} onClick={() => openSetUp(index)}>
+          Set up
+        </Button>
+      )}
     </div>
   );
 }

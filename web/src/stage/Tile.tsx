@@ -13,6 +13,7 @@ import { KEPT_GAP, keptSize, useSize } from '../board/geometry';
 import { glance, useGlance, useGlimpse } from '../board/glance';
 import { KeptCopies } from '../board/KeptCopies';
 import { usePinch } from '../board/pinch';
+import { setZoom, useZoom } from '../board/setUp';
 import { SelectionStrip } from '../board/SelectionStrip';
 import { views, type Kind } from '../board/views';
 import { names } from '../shell/names';
@@ -28,7 +29,6 @@ const cx = names(css);
 interface TileProps {
   model: DrawnModel;
   index: number;
-  alone: boolean;
   bare: boolean;
   /** Whether the controls for building stand at the pieces. */
   building: boolean;
@@ -36,13 +36,13 @@ interface TileProps {
   placed: { scale: number; round: Round } | undefined;
 }
 
-export function Tile({ model, index, alone, bare, building, placed }: TileProps) {
+export function Tile({ model, index, bare, building, placed }: TileProps) {
   const view = views[model.kind as Kind];
   const room = useRef<HTMLDivElement>(null);
   const size = useSize(room);
   const ink = useLesson((s) => s.frame.ink);
-  const [zoom, setZoom] = useState(1);
-  const pinch = usePinch(room, zoom, setZoom);
+  const zoom = useZoom(index);
+  const pinch = usePinch(room, zoom, (now) => setZoom(index, now));
   const { looking, look } = useGlance(model);
   // The pieces come first: their line of words follows at once.
   const rest = useDeferredValue(true, false);
@@ -72,12 +72,7 @@ export function Tile({ model, index, alone, bare, building, placed }: TileProps)
   const name = `${view.title}${numeral?.shown && !covered ? `, ${numeral.text}` : ''}`;
   return (
     <section className={cx(placed ? 'tile placed' : 'tile')} aria-label={name}>
-      {!bare &&
-        (rest ? (
-          <ModelLine model={model} index={index} alone={alone} zoom={zoom} setZoom={setZoom} />
-        ) : (
-          <div className={cx('line-room')} />
-        ))}
+      {!bare && (rest ? <ModelLine model={model} index={index} /> : <div className={cx('line-room')} />)}
       {model.title && <h2 className={cx('tile-title')}>{model.title}</h2>}
       {model.linked && <span className={cx('link-mark')}>Linked: one number</span>}
       <div className={cx(zoom > 1 ? 'room zoomed' : 'room')} ref={room} {...pinch}>
@@ -160,7 +155,6 @@ export function Stage({ composed }: { composed?: Composed | undefined }) {
           <Tile
             model={m}
             index={i}
-            alone={models.length === 1}
             bare={bare}
             building={composed ? composed.building : !bare}
             placed={composed?.models[i] && { scale: composed.models[i].scale, round: composed.rounds[i]! }}

@@ -71,6 +71,7 @@ test('a lesson is made under the id that this device gave it', async () => {
 
 test('a shelf or a lesson that is not ours is not shown', async () => {
   answers('{"welcome":"to the network"}');
-  await refused(api.list());
+  await refused(api.shelf({}));
+  await refused(api.face('bulbs', 1));
   await refused(api.get('bulbs'));
 });

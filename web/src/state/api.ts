@@ -1,6 +1,6 @@
 // The server's routes. Errors carry the server's sentence and code. An answer that is
 // not in our server's words, as from a sign-in page of a network, is an error too.
-import type { Vocabulary } from '../core/core';
+import type { BoardView, Vocabulary } from '../core/core';
 
 export class ApiError extends Error {
   readonly status: number;
@@ -22,8 +22,37 @@ export interface ShelfLine {
   objective: string;
   scenes: number;
   rev: number;
+  topics: string[];
+  folder: string;
+  openedAt: string;
   updatedAt: string;
   deletedAt?: string;
+}
+
+/** Which lessons of the shelf are wanted, and in which order. */
+export interface ShelfQuery {
+  q?: string;
+  topic?: string;
+  folder?: string;
+  sort?: 'opened' | 'title' | 'topic';
+  deleted?: boolean;
+  from?: number;
+  most?: number;
+}
+
+/** A topic or a folder, with how many lessons it has. */
+export interface ShelfCount {
+  name: string;
+  n: number;
+}
+
+/** A part of the shelf: its lessons, how many are wanted in all, and what the whole shelf has. */
+export interface ShelfPart {
+  lessons: ShelfLine[];
+  total: number;
+  all: number;
+  topics: ShelfCount[];
+  folders: ShelfCount[];
 }
 
 /** One presenting of a lesson in which something was done. */
@@ -51,13 +80,19 @@ const notOurs = (status: number) =>
     'Something answered in the server’s place, perhaps a sign-in page of the network.',
   );
 
-async function request<T>(method: string, path: string, body?: string): Promise<T> {
+function asked(query: ShelfQuery): string {
+  const given = Object.entries(query).filter(([, value]) => value);
+  const text = new URLSearchParams(given.map(([name, value]) => [name, String(value === true ? 1 : value)]));
+  return given.length > 0 ? `?${text.toString()}` : '';
+}
+
+async function request<T>(method: string, path: string, body?: string | Blob): Promise<T> {
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
       method,
-      headers: body === undefined ? {} : { 'Content-Type': 'application/json' },
-      body,
+      headers: typeof body === 'string' ? { 'Content-Type': 'application/json' } : {},
+      body: body ?? null,
       redirect: 'manual',
       signal: AbortSignal.timeout(TIMEOUT_MS),
     });
@@ -120,11 +155,21 @@ function made(id: string, answer: Made): Made {
 }
 
 export const api = {
-  list: (deleted = false) =>
-    request<{ lessons: ShelfLine[] }>('GET', `/lessons${deleted ? '?deleted=1' : ''}`).then((r) => {
-      if (!Array.isArray(r.lessons)) throw notOurs(200);
-      return r.lessons;
+  shelf: (query: ShelfQuery) =>
+    request<ShelfPart>('GET', `/lessons${asked(query)}`).then((r) => {
+      if (!Array.isArray(r.lessons) || typeof r.total !== 'number') throw notOurs(200);
+      return r;
     }),
+  /** The picture of a lesson at a revision, which the browser keeps. */
+  face: (id: string, rev: number) =>
+    request<Pick<BoardView, 'models'>>('GET', `/lessons/${id}/face?rev=${rev}`).then((r) => {
+      if (!Array.isArray(r.models)) throw notOurs(200);
+      return r.models;
+    }),
+  move: (ids: string[], folder: string) =>
+    request<void>('POST', '/lessons/folder', JSON.stringify({ ids, folder })),
+  /** Makes lessons of all files in an archive; tells how many. */
+  unpack: (archive: Blob) => request<{ lessons: number }>('POST', '/lessons/archive', archive),
   get: (id: string) =>
     request<{ rev: number; lesson: unknown }>('GET', `/lessons/${id}`).then((r) => {
       if (typeof r.rev !== 'number' || !r.lesson) throw notOurs(200);
