@@ -338,17 +338,31 @@ async function saves() {
 }
 
 async function shelf() {
-  const have = (await json('GET', '/api/lessons')).lessons.length;
-  for (let n = have; n < 1000; n += 10) {
+  const { all } = await json('GET', '/api/lessons?most=1');
+  const many = 10_000;
+  for (let n = all; n < many; n += 20) {
     await Promise.all(
-      Array.from({ length: Math.min(10, 1000 - n) }, () => create(lessonOf([blocks({ ones: 3 })]))),
+      Array.from({ length: Math.min(20, many - n) }, () => create(lessonOf([blocks({ ones: 3 })]))),
     );
   }
   const took = [];
   for (let n = 0; n < 60; n++) {
     const start = performance.now();
-    await json('GET', '/api/lessons');
+    await json('GET', `/api/lessons?q=bulbs&sort=title&most=60&from=${n * 100}`);
     took.push(performance.now() - start);
   }
-  figure('list 1,000 lessons', `p95 ${ms(p95(took))}`, 'p95 ≤ 30 ms');
+  figure('a part of 10,000 lessons, searched', `p95 ${ms(p95(took))}`, 'p95 ≤ 30 ms');
+  const first = [];
+  let nodes = 0;
+  for (let n = 0; n < 5; n++) {
+    await withPage(laptop, async (page) => {
+      const start = performance.now();
+      await page.goto(`${app.url}/`, { waitUntil: 'commit' });
+      await page.locator('.Card_card svg').first().waitFor();
+      first.push(performance.now() - start);
+      nodes = await page.evaluate(() => document.querySelectorAll('.Cards_cards li').length);
+    });
+  }
+  figure('first card of a shelf of 10,000', `${(median(first) / 1000).toFixed(2)} s`, '≤ 1 s');
+  figure('cards in the page of a shelf of 10,000', String(nodes), 'a few');
 }

@@ -49,19 +49,21 @@ try {
   await visit(async ({ page, shot, scene, lesson }) => {
     await page.goto('/');
     await page.getByRole('link', { name: 'How many bulbs' }).waitFor();
+    await page.locator('.Card_card svg').nth(7).waitFor();
     await shot('shelf');
+    await page.getByRole('textbox', { name: 'What shall the class see?' }).pressSequentially('14 − 6');
+    await page.getByRole('list', { name: 'Ways to show it' }).waitFor();
+    await shot('wish');
     await lesson('How many bulbs');
     await page.locator('[data-piece]').first().waitFor();
     await shot('blocks');
-    await scene('Can we fill a bag');
-    await page.getByRole('button', { name: 'Bundle' }).last().click();
-    await shot('refusal');
     await scene('Fourteen bags');
     await page.getByRole('button', { name: 'Sketch' }).click();
     await scene('One tray');
     await page.getByRole('button', { name: 'Cover', exact: true }).click();
     await page.getByText('Cover tens').click();
     await shot('cover');
+    await page.getByRole('button', { name: 'Show all again' }).click();
     await lesson('Making ten');
     await page.locator('.rack_rack').waitFor();
     await shot('rack');
@@ -85,7 +87,7 @@ try {
     await page.locator('[data-piece]').first().waitFor();
     await shot('counters');
     await scene('14 bulbs for 4 beds');
-    await page.getByRole('button', { name: 'Groups', exact: true }).click();
+    await page.getByRole('button', { name: 'Set up', exact: true }).click();
     await page.getByRole('button', { name: 'Share all' }).click();
     await page.waitForTimeout(2200);
     await page.mouse.click(900, 700);
@@ -126,7 +128,7 @@ try {
       .first()
       .click();
     await page.getByRole('button', { name: 'Present' }).click();
-    await page.getByRole('button', { name: 'Next' }).waitFor();
+    await page.getByRole('button', { name: 'Next', exact: true }).waitFor();
     await page.keyboard.press('ArrowRight');
     await shot('present-ask');
     await page.keyboard.press('ArrowRight');
@@ -165,7 +167,7 @@ try {
     await page.getByRole('region', { name: 'Words for 7-8' }).getByRole('button').nth(4).click();
     await page.getByRole('button', { name: 'Add 2 pages' }).click();
     await page.getByRole('button', { name: 'Present' }).click();
-    await page.getByRole('button', { name: 'Next' }).waitFor();
+    await page.getByRole('button', { name: 'Next', exact: true }).waitFor();
     for (let n = 0; n < 3; n++) await page.keyboard.press('ArrowRight');
     await shot('word');
     await page.keyboard.press('ArrowRight');

@@ -127,7 +127,9 @@ function Stack({
       </div>
       {zone.verb && (
         <Button className={cx('verb')} onClick={() => zone.move && act(zone.move)}>
-          {zone.verb} <span className={cx('of')}>{zone.label}</span>
+          <span>
+            {zone.verb} <span className={cx('of')}>{zone.label}</span>
+          </span>
         </Button>
       )}
     </div>
