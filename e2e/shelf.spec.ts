@@ -1,5 +1,5 @@
 // The shelf: a line becomes a lesson, and any lesson is found again among many.
-import { choose, expect, saved, settled, test, write } from './teacher';
+import { blocks, choose, expect, open, saved, settled, test, write } from './teacher';
 
 const line = 'What shall the class see?';
 
@@ -154,4 +154,28 @@ test('what sets a model up stays open beside the board while it is tried', async
   await page.keyboard.press('Escape');
   await expect(side).toBeHidden();
   await expect(page.getByRole('button', { name: 'Set up', exact: true })).toBeFocused();
+});
+
+test('scenes are copied, dragged and moved by keys along the stem', async ({ page }) => {
+  await open(page, [blocks({ tens: 1 })]);
+  await write(page.getByLabel(/^Type a number/), '34');
+  await page.keyboard.press('Enter');
+  const titles = page.locator('.Stem_bud-title');
+  await page.getByRole('button', { name: 'Change scene 1' }).click();
+  await page.getByRole('menuitem', { name: 'Duplicate' }).click();
+  await expect(titles).toHaveText(['1 Board', '2 Board']);
+  await page.getByRole('button', { name: 'Change scene 2' }).click();
+  await page.getByRole('menuitem', { name: 'Rename' }).click();
+  await page.keyboard.press('ControlOrMeta+a');
+  await page.keyboard.type('The copy');
+  await page.getByRole('button', { name: 'Rename' }).click();
+  await expect(titles).toHaveText(['1 Board', '2 The copy']);
+  await page.locator('.Stem_bud').nth(1).dragTo(page.locator('.Stem_bud').nth(0));
+  await expect(titles).toHaveText(['1 The copy', '2 Board']);
+  await page.locator('.Stem_bud').nth(0).focus();
+  await page.keyboard.press('Alt+ArrowRight');
+  await expect(titles).toHaveText(['1 Board', '2 The copy']);
+  await expect(page.locator('.Stem_bud').nth(1)).toBeFocused();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(titles).toHaveText(['1 The copy', '2 Board']);
 });

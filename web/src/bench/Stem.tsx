@@ -5,6 +5,7 @@ import { useMemo, useState, type PointerEvent } from 'react';
 import { Face } from '../board/Face';
 import { call, type SceneLine } from '../core/core';
 import { Dialog, Menu } from '../shell/later';
+import { newId } from '../state/api';
 import { edit, show } from '../state/acts';
 import { useLesson } from '../state/lesson';
 import { names } from '../shell/names';
@@ -20,7 +21,14 @@ export function Stem({ onAdd }: { onAdd: () => void }) {
     <nav className={cx('stem')} aria-label="Scenes and steps">
       <ol>
         {scenes.map((scene, i) => (
-          <li key={scene.id} className={cx(scene.id === here ? 'scene here' : 'scene')}>
+          <li
+            key={scene.id}
+            className={cx(scene.id === here ? 'scene here' : 'scene')}
+            draggable
+            onDragStart={(e) => e.dataTransfer.setData(SCENE, scene.id)}
+            onDragOver={(e) => e.dataTransfer.types.includes(SCENE) && e.preventDefault()}
+            onDrop={(e) => place(e.dataTransfer.getData(SCENE), i)}
+          >
             <Bud scene={scene} number={i + 1} here={scene.id === here} count={scenes.length} />
             {scene.steps.length > 0 && (
               <ol
@@ -55,6 +63,19 @@ export function Stem({ onAdd }: { onAdd: () => void }) {
   );
 }
 
+/** What is dragged along the stem. */
+const SCENE = 'application/x-unitbloom-scene';
+
+/** Puts a scene at another place in the order. */
+function place(id: string, at: number) {
+  const order = useLesson.getState().outline.scenes.map((s) => s.id);
+  const from = order.indexOf(id);
+  if (from < 0 || from === at || at < 0 || at >= order.length) return;
+  order.splice(from, 1);
+  order.splice(at, 0, id);
+  edit((handle) => call('edit', { handle, edit: { kind: 'orderScenes', order } }));
+}
+
 /** A finger along the leaves goes from step to step. */
 function scrub(e: PointerEvent, scene: string) {
   if (e.buttons !== 1) return;
@@ -81,16 +102,20 @@ function Bud({
   count: number;
 }) {
   const [naming, setNaming] = useState<string>();
-  const move = (by: number) => {
-    const order = useLesson.getState().outline.scenes.map((s) => s.id);
-    order.splice(number - 1, 1);
-    order.splice(number - 1 + by, 0, scene.id);
-    edit((handle) => call('edit', { handle, edit: { kind: 'orderScenes', order } }));
+  const move = (by: number) => place(scene.id, number - 1 + by);
+  const duplicate = () => {
+    const id = newId();
+    const copied = edit((handle) => {
+      const put = call('document', { handle }).scenes.find((s) => s.id === scene.id)!;
+      return call('edit', { handle, edit: { kind: 'putScene', put: { ...put, id }, at: number } });
+    });
+    if (copied) show(id, 0);
   };
   const remove = () =>
     edit((handle) => call('edit', { handle, edit: { kind: 'removeScene', scene: scene.id } }));
   const items = [
     { key: 'name', label: 'Rename', onClick: () => setNaming(scene.title) },
+    { key: 'copy', label: 'Duplicate', onClick: duplicate },
     { key: 'left', label: 'Move left', disabled: number === 1, onClick: () => move(-1) },
     { key: 'right', label: 'Move right', disabled: number === count, onClick: () => move(1) },
     { key: 'delete', label: 'Delete scene', danger: true, onClick: remove },
@@ -103,7 +128,13 @@ function Bud({
           className={cx('bud')}
           data-focus={here ? '' : undefined}
           aria-current={here ? 'true' : undefined}
+          aria-keyshortcuts="Alt+ArrowLeft Alt+ArrowRight"
           onClick={() => show(scene.id, 0)}
+          onKeyDown={(e) => {
+            if (!e.altKey || (e.key !== 'ArrowLeft' && e.key !== 'ArrowRight')) return;
+            e.preventDefault();
+            move(e.key === 'ArrowLeft' ? -1 : 1);
+          }}
         >
           <ScenePicture scene={scene.id} />
           <span className={cx('bud-title')}>

@@ -105,7 +105,14 @@ export function ShelfPage() {
       </main>
       {chosen.size > 0 && <Chosen ids={[...chosen]} shelf={shelf} done={() => setChosen(new Set())} />}
       {file.field}
-      {setting && <SchoolDialog close={() => setSetting(false)} />}
+      {setting && (
+        <SchoolDialog
+          close={() => {
+            setSetting(false);
+            void words.refetch();
+          }}
+        />
+      )}
       <Notices />
     </div>
   );

@@ -33,7 +33,7 @@ interface TileProps {
   /** Whether the controls for building stand at the pieces. */
   building: boolean;
   /** Where the composition has put it. */
-  placed: { scale: number; round: Round } | undefined;
+  placed: { scale: number; round: Round; above: boolean } | undefined;
 }
 
 export function Tile({ model, index, bare, building, placed }: TileProps) {
@@ -78,14 +78,27 @@ export function Tile({ model, index, bare, building, placed }: TileProps) {
       <div className={cx(zoom > 1 ? 'room zoomed' : 'room')} ref={room} {...pinch}>
         {size.w > 0 && (
           <div
-            className={cx('side-by-side')}
+            className={cx(placed?.above ? 'side-by-side one-above-other' : 'side-by-side')}
             style={{
               margin: placed
                 ? `0 ${placed.round.side + placed.round.rim * scale}px ${placed.round.foot}px 0`
                 : `${head}px ${end}px ${foot}px ${side}px`,
             }}
           >
-            <KeptCopies model={model} index={index} scale={scale} gap={KEPT_GAP} bare={!building} />
+            {model.kept.length > 0 && (
+              <div
+                className={cx('copies')}
+                style={placed?.above ? { marginBottom: KEPT_GAP * scale } : undefined}
+              >
+                <KeptCopies
+                  model={model}
+                  index={index}
+                  scale={scale}
+                  gap={placed?.above ? 0 : KEPT_GAP}
+                  bare={!building}
+                />
+              </div>
+            )}
             <div className={cx('drawing')} style={{ width: model.w * scale, height: model.h * scale }}>
               <view.Pieces model={seen} index={index} scale={scale} bare={!building} />
               <ModelInk model={model} index={index} scale={scale} ink={ink} />
@@ -157,7 +170,13 @@ export function Stage({ composed }: { composed?: Composed | undefined }) {
             index={i}
             bare={bare}
             building={composed ? composed.building : !bare}
-            placed={composed?.models[i] && { scale: composed.models[i].scale, round: composed.rounds[i]! }}
+            placed={
+              composed?.models[i] && {
+                scale: composed.models[i].scale,
+                round: composed.rounds[i]!,
+                above: composed.above,
+              }
+            }
           />
           {i < models.length - 1 && !stacked && !composed && (
             <Edge index={i} shares={shares} pull={setPulled} />

@@ -105,4 +105,16 @@ describe('the composition', () => {
       for (const { rect } of made.models) if (made.digit >= 44) expect(within(rect)).toBe(true);
     }
   });
+
+  test('stands a kept copy above its model where that makes both larger', () => {
+    const row = extent([[340, 34, 30]]);
+    row.models[0]!.kept = { w: 370, h: 34 };
+    const made = compose({ ...asked, extents: [row], round: [round('counters')] });
+    expect(made.above).toBe(true);
+    expect(made.models[0]!.rect.w).toBeGreaterThan(0.9 * room.w);
+    expect(within(made.models[0]!.rect)).toBe(true);
+    const high = extent([[200, 300, 30]]);
+    high.models[0]!.kept = { w: 230, h: 300 };
+    expect(compose({ ...asked, extents: [high], round: [round('blocks')] }).above).toBe(false);
+  });
 });

@@ -1,6 +1,7 @@
 // The composition of what the class sees: where the models and the written work stand, and
 // how large they are. Of the ways to arrange them the one with the largest smallest piece
 // wins. Pixels only; how large everything becomes is told by the core.
+import { KEPT_GAP } from '../board/geometry';
 import type { Extent } from '../core/core';
 
 export interface Rect {
@@ -33,6 +34,8 @@ export interface Composition {
   work: Rect | undefined;
   /** The size of the digits of the written work. */
   digit: number;
+  /** Whether copies that are kept stand above their model, not beside it. */
+  above: boolean;
 }
 
 interface Asked {
@@ -44,6 +47,8 @@ interface Asked {
   unit: number;
 }
 
+/** What says that a copy is one, above it, at 1280 × 800. */
+const CAPTION = 24;
 /** Between what stands side by side, at 1280 × 800. */
 const GAP = 18;
 /** Pieces do not grow beyond this, at 1280 × 800, but to fill half of the room. */
@@ -61,16 +66,16 @@ type Place = 'right' | 'below';
 export function compose(asked: Asked): Composition {
   const ways: (Composition & { least: number })[] = [];
   for (const extent of asked.extents) {
-    for (const sides of sidesOf(asked.round)) {
-      if (!asked.work) ways.push(arranged(asked, extent, sides, undefined, DIGITS[0]!));
+    for (const models of modelsOf(asked.round, extent)) {
+      if (!asked.work) ways.push(arranged(asked, extent, models, undefined, DIGITS[0]!));
       else {
         for (const place of ['right', 'below'] as Place[]) {
           for (const digit of DIGITS) {
-            const way = arranged(asked, extent, sides, place, digit);
+            const way = arranged(asked, extent, models, place, digit);
             if (way.work && fits(way.work, asked.room, place)) ways.push(way);
           }
         }
-        if (ways.length === 0) ways.push(arranged(asked, extent, sides, 'right', DIGITS.at(-1)!));
+        if (ways.length === 0) ways.push(arranged(asked, extent, models, 'right', DIGITS.at(-1)!));
       }
     }
   }
@@ -82,11 +87,18 @@ export function compose(asked: Asked): Composition {
   return way;
 }
 
-/** How several models may stand. */
-function sidesOf(round: Round[]): Sides[] {
-  if (round.length < 2) return ['row'];
+/** How models stand to one another, and their kept copies to them. */
+interface Standing {
+  sides: Sides;
+  above: boolean;
+}
+
+/** How several models may stand, and where the copies that are kept of them. */
+function modelsOf(round: Round[], extent: Extent): Standing[] {
   const alike = round.every((r) => r.under && r.kind === round[0]!.kind);
-  return alike ? ['column'] : ['row', 'column'];
+  const sides: Sides[] = round.length < 2 ? ['row'] : alike ? ['column'] : ['row', 'column'];
+  const kept = extent.models.some((m) => m.kept.w > 0);
+  return sides.flatMap((s) => (kept ? [false, true] : [false]).map((above) => ({ sides: s, above })));
 }
 
 /** Work that would leave too little to the models is not legal. */
@@ -98,7 +110,7 @@ const fits = (work: Rect, room: { w: number; h: number }, place: Place) =>
 function arranged(
   asked: Asked,
   extent: Extent,
-  sides: Sides,
+  { sides, above }: Standing,
   place: Place | undefined,
   digit: number,
 ): Composition & { least: number } {
@@ -112,11 +124,12 @@ function arranged(
   const models = extent.models.map((m, i) => {
     const { head, side, foot, below, rim } = asked.round[i]!;
     return {
-      w: m.w + m.kept.w + 2 * rim,
-      h: Math.max(m.h, m.kept.h),
+      w: (above ? Math.max(m.w, m.kept.w - KEPT_GAP) : m.w + m.kept.w) + 2 * rim,
+      h: above && m.kept.w > 0 ? m.h + m.kept.h + KEPT_GAP : Math.max(m.h, m.kept.h),
       least: m.least || 10,
       across: 2 * side,
-      down: head + foot + below,
+      // What is written over a copy stands over the model else.
+      down: head + foot + below + (above && m.kept.w > 0 ? CAPTION * unit : 0),
     };
   });
   const along = sides === 'row';
@@ -179,5 +192,5 @@ function arranged(
   }
   const least = Math.min(...models.map((m, i) => m.least * scales[i]!));
   const way = { below: extent.below, across: extent.across };
-  return { way, models: rects, work, digit: digit * unit, least };
+  return { way, models: rects, work, digit: digit * unit, above, least };
 }

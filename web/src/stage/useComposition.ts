@@ -98,6 +98,7 @@ const bare: Composed = {
   models: [],
   work: undefined,
   digit: 0,
+  above: false,
   rounds: [],
   name: 0,
   twoLines: false,
