@@ -170,3 +170,35 @@ test('read-outs are shown or held back, and a cover silences them', async ({ pag
   await page.locator('.Covers_cover').click();
   await expect(says(page, 'numeral')).toHaveText('312');
 });
+
+test('a selection is put away, copied, cut and pasted by the keys that do so everywhere', async ({
+  page,
+  context,
+}) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await open(page, [blocks({ tens: 2, ones: 3 })]);
+  const board = page.getByRole('application');
+  await board.focus();
+  await page.keyboard.press('ControlOrMeta+a');
+  await page.keyboard.press('ControlOrMeta+c');
+  await page.keyboard.press('ControlOrMeta+v');
+  await expect(says(page, 'numeral')).toHaveText('46');
+  await page.keyboard.press('ControlOrMeta+d');
+  await expect(says(page, 'numeral')).toHaveText('69');
+  await page.keyboard.press('ControlOrMeta+x');
+  await expect(says(page, 'numeral')).toHaveText('46');
+  await page.keyboard.press('ControlOrMeta+a');
+  await page.keyboard.press('Delete');
+  await expect(says(page, 'numeral')).toHaveText('0');
+  await page.keyboard.press('ControlOrMeta+z');
+  await expect(says(page, 'numeral')).toHaveText('46');
+  // A sum that was copied elsewhere is built; what is no amount is told so, and changes nothing.
+  await page.evaluate(() => navigator.clipboard.writeText('58 + 67'));
+  await board.focus();
+  await page.keyboard.press('ControlOrMeta+v');
+  await expect(says(page, 'numeral')).toHaveText('125');
+  await page.evaluate(() => navigator.clipboard.writeText('a list of plants'));
+  await page.keyboard.press('ControlOrMeta+v');
+  await expect(page.getByRole('alert')).toBeVisible();
+  await expect(says(page, 'numeral')).toHaveText('125');
+});

@@ -111,7 +111,7 @@ func TestBatchKeepsTheOrderAndGoesOn(t *testing.T) {
 	}
 	assert.Equal(t, want.String(), got.String())
 	assert.Equal(t, []string{
-		"201 9999999 does not fit on blocks. They hold whole numbers to 9999 here.",
+		"201 9999999 does not fit here. Whole numbers to 9999 fit on the base-ten blocks.",
 		"203 There is no method called column-sub.",
 		"204 This line cannot be read. Write it like column-add,146,87 or 146 + 87.",
 	}, failed)

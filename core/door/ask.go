@@ -323,6 +323,9 @@ type Selection struct {
 	// Text says how many pieces it holds: of them, those that are seen.
 	Text  string `json:"text"`
 	Verbs []Verb `json:"verbs"`
+	// Form is what is in play of it, as it can be typed: "3 tens 4 ones"; empty where its
+	// count is held back.
+	Form string `json:"form"`
 }
 
 // Verb is one word of a selection's strip: the move that it would make, or why
@@ -356,12 +359,20 @@ func selection(s *session, a SelectionArgs) (Selection, error) {
 	for _, o := range spec.Offers(m, ids) {
 		o.Move.Model = a.Model
 		v := Verb{Label: o.Label.Text(s.doc.Words), OK: true, Move: o.Move}
-		if _, _, err := board.Apply(b, o.Move); err != nil {
+		after, _, err := board.Apply(b, o.Move)
+		if err != nil {
 			v.OK, v.Why = false, s.sentence(err)
+		} else if o.Move.Kind == "take" && out.Text != "" {
+			out.Form = without(m.InPlay(), after.Models[a.Model].InPlay()).String()
 		}
 		out.Verbs = append(out.Verbs, v)
 	}
 	return out, nil
+}
+
+// without is what of a form is no longer in another.
+func without(form, left place.UnitForm) place.UnitForm {
+	return place.FromCounts(func(p place.Place) int { return form.Of(p) - left.Of(p) })
 }
 
 // sentence is an error in the class's words.

@@ -1,10 +1,13 @@
 package door_test
 
 import (
+	"encoding/json"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 
+	"unitbloom/core/door"
 	"unitbloom/core/lesson"
 	"unitbloom/core/say"
 )
@@ -34,4 +37,33 @@ func TestAnswersToChooseFrom(t *testing.T) {
 	var h struct{ Answers []string }
 	d.call("hands", map[string]any{}, &h)
 	assert.Empty(t, h.Answers)
+}
+
+// What is selected can be typed again, unless its count is held back.
+func TestASelectionIsToldAsItIsTyped(t *testing.T) {
+	d := desk{t: t, door: door.New()}
+	var out wished
+	d.call("wish", map[string]any{"text": "2 tens 13 ones", "words": map[string]any{}}, &out)
+	d = openLesson(t, *out.Lesson)
+	var f struct {
+		Board struct {
+			Models []struct{ Pieces []json.RawMessage }
+		}
+	}
+	d.call("show", map[string]any{"scene": out.Lesson.Scenes[0].ID}, &f)
+	var ids []int
+	for _, p := range f.Board.Models[0].Pieces {
+		var piece []any
+		require.NoError(t, json.Unmarshal(p, &piece))
+		ids = append(ids, int(piece[0].(float64)))
+	}
+	var s door.Selection
+	d.call("selection", map[string]any{"model": 0, "ids": ids}, &s)
+	assert.Equal(t, "2 tens 13 ones", s.Form)
+	assert.Equal(t, "15 selected", s.Text)
+	d.apply(`{"kind":"holdBack","counts":"reveal","readouts":[]}`)
+	d.call("show", map[string]any{"scene": out.Lesson.Scenes[0].ID, "present": true}, nil)
+	s = door.Selection{}
+	d.call("selection", map[string]any{"model": 0, "ids": ids}, &s)
+	assert.Empty(t, s.Form)
 }

@@ -3,6 +3,7 @@ import { useCallback, useRef, type ReactNode } from 'react';
 import type { Piece } from '../core/core';
 import { useLesson, type DrawnModel } from '../state/lesson';
 import { Backdrop, Numerals } from './Backdrop';
+import { clips } from './clips';
 import { useCursor } from './cursor';
 import type { Point } from './geometry';
 import { useHand, type Drop } from './hand';
@@ -63,6 +64,7 @@ export function PieceBoard({ model, index, scale, name, drop, tap, children }: P
         onFocus={cursor.onFocus}
         onBlur={cursor.onBlur}
         {...hand.handlers}
+        {...clips(index)}
       >
         <Backdrop decor={model.decor} />
         <PieceLayer pieces={still} draw={draw} origins={origins} lit={lit} light={light} />

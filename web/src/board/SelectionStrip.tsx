@@ -11,7 +11,7 @@ import css from './SelectionStrip.module.css';
 
 const cx = names(css);
 
-const nothing: Selection = { text: '', verbs: [] };
+const nothing: Selection = { text: '', verbs: [], form: '' };
 
 export function SelectionStrip({ model, index }: { model: DrawnModel; index: number }) {
   const selected = useLesson((s) => s.selected);

@@ -2,6 +2,7 @@
 import { useState, type KeyboardEvent } from 'react';
 import type { Piece } from '../core/core';
 import { select, toggle, type DrawnModel } from '../state/lesson';
+import { clipKey } from './clips';
 import { centreOf } from './geometry';
 
 export function useCursor(
@@ -24,6 +25,8 @@ export function useCursor(
       toggle(index, at[0]);
     } else if (e.key === 'Enter' && at && enter?.(at[0])) {
       // The model has acted on the piece.
+    } else if (clipKey(e, index)) {
+      // It did to the selection what it does everywhere.
     } else if (e.key.startsWith('Arrow')) {
       setId((nearest(model.pieces, at, e.key) ?? at)?.[0] ?? 0);
     } else {

@@ -749,7 +749,7 @@ export interface Calls {
     answer: BoardView;
   };
   /**
-   * The first board of a scene that has anything on it, as its picture.
+   * The fullest board of a scene, as its picture.
    */
   faceOf: {
     arg: {
@@ -4305,6 +4305,7 @@ export interface PlainStep {
 export interface Selection {
   text: string;
   verbs: Verb[];
+  form: string;
 }
 export interface Verb {
   label: string;
