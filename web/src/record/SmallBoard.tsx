@@ -1,6 +1,6 @@
 // A small picture of the board that a line came from.
 import { useMemo } from 'react';
-import { StillPieces } from '../board/KeptCopies';
+import { Face } from '../board/Face';
 import { call } from '../core/core';
 import { useLesson } from '../state/lesson';
 import { names } from '../shell/names';
@@ -18,16 +18,11 @@ export function SmallBoard({ scene }: { scene: string }) {
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [handle, scene, title, shown],
   );
-  const model = board?.models[0];
-  if (!model || model.pieces.length === 0) return null;
+  const first = board?.models.slice(0, 1) ?? [];
+  if (!first[0]?.pieces.length) return null;
   return (
-    <svg
-      className={cx('small-board')}
-      viewBox={`-2 -2 ${model.w + 4} ${model.h + 4}`}
-      role="img"
-      aria-label={title}
-    >
-      <StillPieces kept={model} />
-    </svg>
+    <span className={cx('small-board')}>
+      <Face models={first} name={title ?? ''} />
+    </span>
   );
 }
