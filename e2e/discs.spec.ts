@@ -12,12 +12,12 @@ test('the whole number goes × 10 while the point stays, from a start row above'
   await settled(page);
   expect(Math.abs((await point.boundingBox())!.x - before.x)).toBeLessThan(2);
   await expect(page.locator('[data-piece] .card-digit')).toHaveText(['3', '0', '5']);
-  await expect(page.locator('.copied')).toHaveCount(8);
+  await expect(page.locator('#board .copied')).toHaveCount(8);
   await page.getByRole('button', { name: '÷ 1000' }).click();
   await expect(page.getByRole('alert')).toContainText('The tenths cannot go ÷ 1000');
   await expect(says(page, 'numeral')).toHaveText('30.5');
   await page.getByRole('button', { name: 'Put the start row away' }).click();
-  await expect(page.locator('.copied')).toHaveCount(0);
+  await expect(page.locator('#board .copied')).toHaveCount(0);
 });
 
 test('discs are bundled and unbundled between columns, a hundred to ones in two stages', async ({ page }) => {

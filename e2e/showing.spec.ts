@@ -204,7 +204,7 @@ test('the teacher’s window has the answer, what comes next, notes and Next; th
   const cue = page.getByRole('region', { name: 'Prompt' });
   const now = teacher.getByRole('region', { name: 'Now' });
   await expect(now).toContainText('The beginning');
-  const next = teacher.getByRole('button', { name: 'Next' });
+  const next = teacher.getByRole('button', { name: 'Next', exact: true });
   for (let n = 0; n < 3; n++) await next.click();
   await expect(page.getByRole('button', { name: 'Reveal' })).toBeEnabled();
   // She has the answer that the class does not have.

@@ -159,7 +159,7 @@ export const pieces = (page: Page, tone: string): Locator => page.locator(`[data
 /** Begins to present what is open, and waits until the class's screen stands. */
 export async function present(page: Page) {
   await page.getByRole('button', { name: 'Present' }).click();
-  await expect(page.getByRole('button', { name: 'Next' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Next', exact: true })).toBeVisible();
   await settled(page);
 }
 

@@ -62,7 +62,7 @@ test('a child’s way is taken in while presenting: typed, drawn round, and kept
   await page.getByRole('button', { name: 'More', exact: true }).click();
   await page.getByRole('menuitem', { name: 'Showings of this lesson' }).click();
   await page.getByRole('button', { name: 'Show again' }).click();
-  await page.getByRole('button', { name: 'Next' }).waitFor();
+  await page.getByRole('button', { name: 'Next', exact: true }).waitFor();
   await page.keyboard.press('m');
   await expect(page.getByText('Mirren: 8 + 2 + 3 = 13')).toBeVisible();
 });

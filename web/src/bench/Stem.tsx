@@ -24,8 +24,6 @@ export function Stem({ onAdd }: { onAdd: () => void }) {
           <li
             key={scene.id}
             className={cx(scene.id === here ? 'scene here' : 'scene')}
-            draggable
-            onDragStart={(e) => e.dataTransfer.setData(SCENE, scene.id)}
             onDragOver={(e) => e.dataTransfer.types.includes(SCENE) && e.preventDefault()}
             onDrop={(e) => place(e.dataTransfer.getData(SCENE), i)}
           >
@@ -122,7 +120,11 @@ function Bud({
   ];
   return (
     <>
-      <span className={cx('bud-group')}>
+      <span
+        className={cx('bud-group')}
+        draggable
+        onDragStart={(e) => e.dataTransfer.setData(SCENE, scene.id)}
+      >
         <button
           type="button"
           className={cx('bud')}
