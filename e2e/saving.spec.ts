@@ -351,3 +351,30 @@ test('the largest scene is undone by a small save', async ({ page }) => {
   await page.reload();
   await expect(says(page, 'numeral')).toHaveText('1');
 });
+
+test('an older answer of the server never takes the place of what was saved since', async ({ page }) => {
+  const id = await open(page, [blocks({ ones: 1 })]);
+  let reads = 0;
+  const kept = page.waitForResponse('**/saves');
+  await page.route(
+    (url) => url.pathname === `/api/lessons/${id}`,
+    async (route) => {
+      if (++reads < 2) return route.continue();
+      // Read before the save, and there only after it.
+      const response = await route.fetch();
+      await kept;
+      await new Promise((done) => setTimeout(done, 300));
+      await route.fulfill({ response });
+    },
+  );
+  await page.reload();
+  await expect.poll(() => reads).toBe(2);
+  await page.getByRole('button', { name: 'Add 1 ten' }).click();
+  await kept;
+  await page.waitForResponse((r) => new URL(r.url()).pathname === `/api/lessons/${id}`);
+  await expect(says(page, 'numeral')).toHaveText('11');
+  await page.getByRole('button', { name: 'Add 1 ten' }).click();
+  await saved(page);
+  await page.unroute((url) => url.pathname === `/api/lessons/${id}`).catch(() => undefined);
+  await expect(says(page, 'numeral')).toHaveText('21');
+});

@@ -411,12 +411,15 @@ function listen(id: string) {
   };
 }
 
-/** Reads the lesson anew when nothing of this tab's own is on its way. */
+/**
+ * Reads the lesson anew when nothing of this tab's own is on its way. What was saved while the
+ * answer was on its way is newer than the answer, which then says nothing.
+ */
 async function catchUp() {
   const doc = lesson;
   if (!doc?.outbox?.idle) return;
   const { rev, lesson: file } = await api.get(doc.id).catch(() => ({ rev: -1, lesson: undefined }));
-  if (rev < 0 || lesson !== doc || !doc.outbox.idle || rev === doc.outbox.revision) return;
+  if (rev < 0 || lesson !== doc || !doc.outbox.idle || rev <= doc.outbox.revision) return;
   mirror(rev, file);
 }
 
