@@ -17,13 +17,22 @@ import { PresentPage } from './present/PresentPage';
 import { TeachPage } from './present/TeachPage';
 import { api, ApiError, onNewBuild } from './state/api';
 import { keepFocus } from './shell/focus';
+import { partOf, usePart } from './shell/later';
 import { SignIn } from './shell/SignIn';
-import { ShelfPage } from './shelf/ShelfPage';
 import { theme } from './theme';
 
 const client = new QueryClient({
   defaultOptions: { queries: { retry: (n, e) => e instanceof ApiError && e.status === 0 && n < 2 } },
 });
+
+/** The shelf comes when it is wanted; else some seconds later, to be there without the network too. */
+const shelf = partOf(() => import('./shelf/ShelfPage'));
+setTimeout(() => void shelf.fetch().catch(() => undefined), 4000);
+
+function Shelf() {
+  const there = usePart(shelf, true);
+  return there ? <there.ShelfPage /> : null;
+}
 
 function App() {
   // The shelf's first read also tells whether a passphrase is wanted.
@@ -35,7 +44,7 @@ function App() {
     <BrowserRouter>
       <NewBuild />
       <Routes>
-        <Route path="/" element={<ShelfPage />} />
+        <Route path="/" element={<Shelf />} />
         <Route path="/lesson/:id" element={<BenchPage />} />
         <Route path="/lesson/:id/present" element={<PresentPage />} />
         <Route path="/lesson/:id/teach" element={<TeachPage />} />
