@@ -25,10 +25,13 @@ export function partOf<T>(get: () => Promise<T>): Part<T> {
   return part;
 }
 
+/** How long what is seen first has the network to itself, in milliseconds. */
+const LATER_MS = 1500;
+
 /** Fetches a part while nobody waits, so that it is there without the network too. */
 export function fetchIdly(part: Part<unknown>) {
   const idle = globalThis.requestIdleCallback ?? ((run: () => void) => setTimeout(run, 500));
-  idle(() => void part.fetch().catch(() => undefined));
+  setTimeout(() => idle(() => void part.fetch().catch(() => undefined)), LATER_MS);
 }
 
 /** The part once it is wanted and there. Without the network it may not come: that is said, and `failed` told. */
