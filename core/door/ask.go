@@ -1,7 +1,6 @@
 package door
 
 import (
-	"errors"
 	"fmt"
 	"slices"
 	"strings"
@@ -376,13 +375,7 @@ func without(form, left place.UnitForm) place.UnitForm {
 }
 
 // sentence is an error in the class's words.
-func (s *session) sentence(err error) string {
-	var r *say.Refusal
-	if errors.As(err, &r) {
-		return r.Message.Text(s.doc.Words)
-	}
-	return err.Error()
-}
+func (s *session) sentence(err error) string { return sentenceOf(err, s.doc.Words) }
 
 // QuickLook is what lies under the covers of a model.
 type QuickLook struct {

@@ -46,7 +46,8 @@ func wish(_ *Door, a WishArgs) (Wished, error) {
 	if len(faults) > 0 {
 		return out, nil
 	}
-	l := lessonOf(g, a.Words)
+	l := lesson.Lesson{Format: lesson.Format, Minor: lesson.Minor, Title: g.Title, Words: a.Words,
+		Scenes: method.Named(g.Scenes, "wish")}
 	out.Lesson = &l
 	out.As.Face = Face(l)
 	if g.As == (method.Wish{}) {
@@ -54,17 +55,10 @@ func wish(_ *Door, a WishArgs) (Wished, error) {
 	}
 	out.As.Wish, out.As.Label = g.As, g.As.Label(a.Words)
 	for _, way := range g.Others {
-		other, faults := method.Grant(a.Text, &way, a.Words)
-		if len(faults) == 0 {
-			out.Others = append(out.Others, WishView{way, way.Label(a.Words), Face(lessonOf(other, a.Words))})
-		}
+		seen := lesson.Lesson{Words: a.Words, Scenes: method.Named(way.Scenes, "wish")}
+		out.Others = append(out.Others, WishView{way.Wish, way.Label(a.Words), Face(seen)})
 	}
 	return out, nil
-}
-
-func lessonOf(g method.Granted, words say.Vocabulary) lesson.Lesson {
-	return lesson.Lesson{Format: lesson.Format, Minor: lesson.Minor, Title: g.Title, Words: words,
-		Scenes: method.Named(g.Scenes, "wish")}
 }
 
 // AddWishArgs are the same for an open lesson, under an id for its first scene.

@@ -42,7 +42,13 @@ type Granted struct {
 	Title  string
 	Scenes []lesson.Scene
 	As     Wish
-	Others []Wish
+	Others []Shown
+}
+
+// Shown is a way to show a line, with what the class sees then.
+type Shown struct {
+	Wish
+	Scenes []lesson.Scene
 }
 
 // mostOthers is how many other ways are worth telling.
@@ -84,38 +90,27 @@ func Grant(text string, asked *Wish, w say.Vocabulary) (Granted, []ListError) {
 func grantLine(line string, asked *Wish, w say.Vocabulary) (Granted, error) {
 	text, model := onModel(line)
 	amount, isAmount := amountOf(w.Plain(text))
-	ways := slices.Concat(boards(amount, isAmount), examples(text, isAmount, w))
+	free, worked := boards(strings.TrimSpace(text), amount, isAmount), examples(text, isAmount, w)
+	ways := slices.Concat(free, worked)
 	if strings.Contains(text, "+") {
-		ways = slices.Concat(examples(text, isAmount, w), boards(amount, isAmount)) // a problem before anything
+		ways = slices.Concat(worked, free) // a problem before anything
 	}
-	at := slices.IndexFunc(ways, func(way Wish) bool {
+	at := slices.IndexFunc(ways, func(way Shown) bool {
 		if asked != nil {
-			return way == *asked
+			return way.Wish == *asked
 		}
 		return model == "" || way.Model == model
 	})
 	if at < 0 {
 		return Granted{}, whyNot(text, amount, isAmount, asked, model, w)
 	}
-	g := Granted{Title: strings.TrimSpace(text), As: ways[at]}
+	g := Granted{Title: strings.TrimSpace(text), As: ways[at].Wish, Scenes: ways[at].Scenes}
 	for i, way := range ways {
 		if i != at && len(g.Others) < mostOthers {
 			g.Others = append(g.Others, way)
 		}
 	}
-	if g.As.Method != "" {
-		e, err := makeWish(text, g.As, w)
-		if err != nil {
-			return g, err
-		}
-		for _, one := range append([]Example{e}, e.More...) {
-			g.Scenes = append(g.Scenes, one.SceneAs(""))
-		}
-		return g, nil
-	}
-	b, err := boardOf(amount, g.As.Model)
-	g.Scenes = []lesson.Scene{{Title: g.Title, Start: b, Show: []string{"numeral", "unitForm"}}}
-	return g, err
+	return g, nil
 }
 
 // whyNot is the refusal of what was asked for.
@@ -168,26 +163,27 @@ func amountOf(text string) (string, bool) {
 }
 
 // boards are the models that show an amount, as a free board.
-func boards(amount string, isAmount bool) []Wish {
+func boards(title, amount string, isAmount bool) []Shown {
 	if !isAmount {
 		return nil
 	}
-	var ways []Wish
+	var ways []Shown
 	for _, spec := range board.Specs() {
-		if _, err := boardOf(amount, spec.Kind); err == nil {
-			ways = append(ways, Wish{Model: spec.Kind})
+		if b, err := boardOf(amount, spec.Kind); err == nil {
+			ways = append(ways, Shown{Wish{Model: spec.Kind},
+				[]lesson.Scene{{Title: title, Start: b, Show: []string{"numeral", "unitForm"}}}})
 		}
 	}
 	// Few are for models that show single things; more for those that show places.
 	few := totalOf(amount).Cmp(place.Int(20)) <= 0
-	other := func(way Wish) int {
+	other := func(way Shown) int {
 		most := specOf(way.Model).Most
 		if single := most > 0 && most <= 100; single == few {
 			return 0
 		}
 		return 1
 	}
-	slices.SortStableFunc(ways, func(a, b Wish) int { return cmp.Compare(other(a), other(b)) })
+	slices.SortStableFunc(ways, func(a, b Shown) int { return cmp.Compare(other(a), other(b)) })
 	return ways
 }
 
@@ -222,7 +218,7 @@ func boardOf(amount, kind string) (board.Board, error) {
 
 // examples are the methods that work what a line says, each with each of its models: first
 // the one that the signs tell. A sum of two numbers that are named with "and" is no problem.
-func examples(text string, isAmount bool, w say.Vocabulary) []Wish {
+func examples(text string, isAmount bool, w say.Vocabulary) []Shown {
 	first, err := ReadLine(text, w)
 	if err != nil || isAmount && strings.Contains(text, " and ") {
 		return nil
@@ -240,11 +236,15 @@ func examples(text string, isAmount bool, w say.Vocabulary) []Wish {
 			order = append(order, spec)
 		}
 	}
-	var ways []Wish
+	var ways []Shown
 	for _, spec := range order {
 		for _, kind := range spec.Kinds() {
-			if _, err := makeWish(text, Wish{spec.ID, kind}, w); err == nil {
-				ways = append(ways, Wish{spec.ID, kind})
+			way := Shown{Wish: Wish{spec.ID, kind}}
+			if e, err := makeWish(text, way.Wish, w); err == nil {
+				for _, one := range append([]Example{e}, e.More...) {
+					way.Scenes = append(way.Scenes, one.SceneAs(""))
+				}
+				ways = append(ways, way)
 				if spec.ID == read.ID {
 					break // its own board says with what
 				}

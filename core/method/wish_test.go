@@ -63,7 +63,8 @@ func TestEveryOtherWayCanBeHad(t *testing.T) {
 		require.Empty(t, faults, line)
 		assert.NotEmpty(t, g.Others, line)
 		seen := map[method.Wish]bool{g.As: true}
-		for _, way := range g.Others {
+		for _, shown := range g.Others {
+			way := shown.Wish
 			assert.False(t, seen[way], "%s: %v stands twice", line, way)
 			seen[way] = true
 			other, faults := method.Grant(line, &way, say.Vocabulary{})
