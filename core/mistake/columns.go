@@ -252,28 +252,27 @@ func zeroMinus(p Problem) []found {
 	return append(other("number", number, c.right(), where), other("nothing", nothing, c.right(), where)...)
 }
 
-var addition = []Rule{
-	{"new-one-lost", []string{"column-add"}, func(p Problem) []found {
+// adding follows a rule for numbers that are written place under place.
+func adding(find func(columns) []found) func(Problem) []found {
+	return func(p Problem) []found {
 		c, ok := columnsOf(p.Args)
 		if !ok {
 			return nil
 		}
+		return find(c)
+	}
+}
+
+var addition = []Rule{
+	{"new-one-lost", []string{"column-add"}, adding(func(c columns) []found {
 		digits, first := c.sums(func(sum int) int { return sum % 10 })
 		return other("", c.text(digits), c.sum(), say.PlaceName("place", c.at(first)), next(c.at(first)))
-	}},
-	{"two-digits-in-a-place", []string{"column-add"}, func(p Problem) []found {
-		c, ok := columnsOf(p.Args)
-		if !ok {
-			return nil
-		}
+	})},
+	{"two-digits-in-a-place", []string{"column-add"}, adding(func(c columns) []found {
 		digits, first := c.sums(func(sum int) int { return sum })
 		return other("", c.text(digits), c.sum(), say.PlaceName("place", c.at(first)))
-	}},
-	{"wrong-digit-kept", []string{"column-add"}, func(p Problem) []found {
-		c, ok := columnsOf(p.Args)
-		if !ok {
-			return nil
-		}
+	})},
+	{"wrong-digit-kept", []string{"column-add"}, adding(func(c columns) []found {
 		passed, first := 0, -1
 		var digits []int
 		for i := range c.rows[0] {
@@ -294,7 +293,7 @@ var addition = []Rule{
 		}
 		return other("", c.text(digits), c.sum(), say.Int("sum", say.Given, c.column(first)),
 			say.PlaceName("place", c.at(first)))
-	}},
+	})},
 }
 
 // sums are what is written where each column is added alone: the largest is written whole,
