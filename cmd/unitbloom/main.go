@@ -33,7 +33,7 @@ func run(args []string) int {
 	root.CompletionOptions.DisableDefaultCmd = true
 	root.DisableSuggestions = true
 	root.AddCommand(serveCommand(), demoCommand(), backupCommand(), restoreCommand(), checkCommand(), exampleCommand(),
-		readCommand(), applyCommand(), movesCommand(), methodsCommand(), parallelCommand(), lessonCommand(), versionCommand(),
+		readCommand(), applyCommand(), movesCommand(), methodsCommand(), parallelCommand(), tasksCommand(), taskCommand(), markCommand(), lessonCommand(), versionCommand(),
 		licencesCommand())
 	root.SetArgs(args)
 	cmd, err := root.ExecuteC()

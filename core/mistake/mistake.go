@@ -44,9 +44,13 @@ func Rules() []Rule { return rules }
 
 var rules = slices.Concat(subtraction, addition, aligned, written, facts, shared)
 
+var signs = []string{"+", "-", "−", "–", "×", "x", "*", "÷", "/", ":"}
+
 // Slips are the wrong answers that known mistakes give to a problem. Every rule that gives
 // one is told: some answers fit two.
 func Slips(p Problem) []Slip {
+	// A problem as it is typed has its sign between its numbers.
+	p.Args = slices.DeleteFunc(slices.Clone(p.Args), func(a string) bool { return slices.Contains(signs, a) })
 	var all []Slip
 	for _, r := range rules {
 		if !slices.Contains(r.Methods, p.Method) {

@@ -8,7 +8,7 @@ import "maps"
 // {@into} and {@bundled} are the class's words for regrouping,
 // {@ones} for the ones, {@point} for the sign after them, {@bond} for a whole with its parts. A message with .carry after its
 // id is for a class that carries and borrows.
-var catalogue = merged(general, worked, wordCards, mistakes, retired)
+var catalogue = merged(general, worked, wordCards, mistakes, tasks, retired)
 
 // general are refusals, announcements and labels.
 var general = map[string]string{

@@ -1,0 +1,372 @@
+// Package task holds what children are set: something to do, made from a few words, from a
+// scene or from a method's problem, with its face (what a child gets), and checked by what
+// lies on the board and what is written. One file a kind.
+package task
+
+import (
+	"cmp"
+	"maps"
+	"slices"
+	"strings"
+
+	"unitbloom/core/lesson"
+	"unitbloom/core/method"
+	"unitbloom/core/mistake"
+	_ "unitbloom/core/model" // the models that tasks are done with
+	"unitbloom/core/place"
+	"unitbloom/core/say"
+)
+
+// Task is what is set: its kind, what it is about in the kind's text form, and what the
+// teacher chose. It can be marked from this alone.
+type Task struct {
+	Kind    string            `json:"kind"`
+	About   []string          `json:"about"`
+	Options map[string]string `json:"options,omitempty"`
+}
+
+// Face is what a child gets of a task, in the class's words. Nothing is in it that is held
+// back: of a board with a cover only what is not covered.
+type Face struct {
+	Kind string `json:"kind"`
+	Ask  string `json:"ask"`
+	// Boards are there to look at, in notation, in the order of their blanks.
+	Boards []Picture `json:"boards,omitempty"`
+	// Lines are what is written already, with gaps.
+	Lines []Line `json:"lines,omitempty"`
+	// Blanks are what the child gives, in order.
+	Blanks []Blank `json:"blanks"`
+	// Bank are what she can choose from; each is there once.
+	Bank []string `json:"bank,omitempty"`
+}
+
+// Picture is a board to look at.
+type Picture struct {
+	Board string `json:"board"`
+	// Covered is what a cover lies over; nothing of it is on the board.
+	Covered string `json:"covered,omitempty"`
+}
+
+// Line is a line of writing: a sentence, a chain, a bond (the whole first), the row of a
+// table, or one of a written method.
+type Line struct {
+	Kind  string `json:"kind"`
+	Cells []Cell `json:"cells"`
+}
+
+// Cell is a text that stands there, or the blank in its place.
+type Cell struct {
+	Text  string `json:"text,omitempty"`
+	Blank string `json:"blank,omitempty"`
+	// Place is the column of a written method.
+	Place *place.Place `json:"place,omitempty"`
+}
+
+// The kinds of lines.
+const (
+	Sentence = "sentence"
+	Chain    = "chain"
+	Bond     = "bond"
+	Heads    = "heads"
+	Row      = "row"
+)
+
+// Blank is one thing that a child gives.
+type Blank struct {
+	ID    string `json:"id"`
+	Gives string `json:"gives"`
+	Label string `json:"label,omitempty"`
+	// Optional is a blank that may stay empty: a mark.
+	Optional bool `json:"optional,omitempty"`
+}
+
+// What a blank is given.
+const (
+	Numeral  = "number"
+	Digits   = "digits"
+	UnitForm = "units"
+	Expanded = "expanded"
+	InWords  = "words"
+	OnBoard  = "board"
+	FromBank = "bank"
+)
+
+// Answer is what a child gave: a text for each blank, a board in notation.
+type Answer map[string]string
+
+// Verdict is what an answer comes to. Nothing in it tells what would be right.
+type Verdict struct {
+	Right bool   `json:"right"`
+	Parts []Part `json:"parts"`
+	// Hint is a question, where something is not right yet.
+	Hint string `json:"hint"`
+	// Mistakes are known procedures that give this answer: for the teacher.
+	Mistakes []Slip `json:"mistakes"`
+}
+
+// Part is one thing that was judged.
+type Part struct {
+	// At is the blank, and What the condition where it is other than the value.
+	At    string `json:"at"`
+	What  string `json:"what,omitempty"`
+	Right bool   `json:"right"`
+	// Empty is a blank with nothing in it.
+	Empty bool `json:"empty,omitempty"`
+}
+
+// Slip is a mistake that gives an answer.
+type Slip struct {
+	ID string `json:"id"`
+	// As completes "as if …", and Ask lets a child see it.
+	As  string `json:"as"`
+	Ask string `json:"ask"`
+}
+
+// Spec is the registry's line for a kind.
+type Spec struct {
+	Kind, Title, Doc string
+	// About shows the text form, and Sample is one that works.
+	About   string
+	Sample  []string
+	Options []method.Option
+
+	read func(Task) (work, error)
+	// from makes a task of the kind of a scene, if there is one in it.
+	from func(lesson.Scene) (Task, bool)
+}
+
+// work is a task that was read, and fits.
+type work interface {
+	face(say.Vocabulary) Face
+	// mark judges an answer; what a child writes is in the core's numbers by then.
+	mark(Answer) []Part
+	// right are answers that are right, and wrong some that are not. The first right one is
+	// that of the answer page.
+	right() []Answer
+	wrong() []Answer
+	// problem is what known mistakes are looked for in, and given an answer to it.
+	problem(Answer) (p mistake.Problem, given string)
+}
+
+// Specs lists the kinds: one line each.
+func Specs() []Spec { return []Spec{build, read, match, fill, column, turns} }
+
+// Find is the kind of a name.
+func Find(kind string) (Spec, error) {
+	for _, s := range Specs() {
+		if s.Kind == kind {
+			return s, nil
+		}
+	}
+	var known []string
+	for _, s := range Specs() {
+		known = append(known, s.Kind)
+	}
+	return Spec{}, say.Refuse("no-task", say.Text("kind", say.Given, kind),
+		say.Text("kinds", say.Name, strings.Join(known, ", ")))
+}
+
+// Make is a task of a kind, checked, with every option chosen.
+func Make(t Task) (Task, error) {
+	_, t, err := open(t)
+	return t, err
+}
+
+// open reads a task.
+func open(t Task) (work, Task, error) {
+	spec, err := Find(t.Kind)
+	if err != nil {
+		return nil, t, err
+	}
+	chosen := map[string]string{}
+	for _, o := range spec.Options {
+		value, given := t.Options[o.Name]
+		if !given && len(o.Choices) > 0 {
+			value = o.Choices[0]
+		}
+		if len(o.Choices) > 0 && !slices.Contains(o.Choices, value) {
+			return nil, t, say.Refuse("bad-option", say.Text("option", say.Given, o.Name), say.Text("value", say.Given, value),
+				say.Text("choices", say.Given, strings.Join(o.Choices, ", ")))
+		}
+		chosen[o.Name] = value
+	}
+	for _, name := range slices.Sorted(maps.Keys(t.Options)) {
+		if _, known := chosen[name]; !known {
+			return nil, t, say.Refuse("bad-option", say.Text("option", say.Given, "an option"),
+				say.Text("value", say.Given, name),
+				say.Text("choices", say.Given, strings.Join(slices.Sorted(maps.Keys(chosen)), ", ")))
+		}
+	}
+	t.Options = chosen
+	if len(t.About) == 0 {
+		return nil, t, say.Refuse("task-empty", say.Text("about", say.Name, spec.About))
+	}
+	w, err := spec.read(t)
+	return w, t, err
+}
+
+// FaceOf is what a child gets of a task.
+func FaceOf(t Task, w say.Vocabulary) (Face, error) {
+	did, t, err := open(t)
+	if err != nil {
+		return Face{}, err
+	}
+	f := did.face(w)
+	f.Kind = t.Kind
+	for i := range f.Lines {
+		for k := range f.Lines[i].Cells {
+			f.Lines[i].Cells[k].Text = w.Spell(f.Lines[i].Cells[k].Text)
+		}
+	}
+	for i := range f.Bank {
+		f.Bank[i] = w.Spell(f.Bank[i])
+	}
+	return f, nil
+}
+
+// Right are right answers to a task, unlike one another where there is more than one; the
+// first is that of the answer page.
+func Right(t Task) ([]Answer, error) {
+	did, _, err := open(t)
+	if err != nil {
+		return nil, err
+	}
+	return did.right(), nil
+}
+
+// Wrong are answers to a task that are not right.
+func Wrong(t Task) ([]Answer, error) {
+	did, _, err := open(t)
+	if err != nil {
+		return nil, err
+	}
+	return did.wrong(), nil
+}
+
+// Mark judges an answer, in the numbers that the class writes. Any arrangement that shows
+// what is asked for is right.
+func Mark(t Task, a Answer, w say.Vocabulary) (Verdict, error) {
+	did, t, err := open(t)
+	if err != nil {
+		return Verdict{}, err
+	}
+	face := did.face(w)
+	plain := Answer{}
+	for at, text := range a {
+		i := slices.IndexFunc(face.Blanks, func(b Blank) bool { return b.ID == at })
+		if i < 0 {
+			return Verdict{}, say.Refuse("no-blank", say.Text("blank", say.Given, at),
+				say.Text("blanks", say.Name, strings.Join(idsOf(face.Blanks), ", ")))
+		}
+		if text = strings.TrimSpace(text); face.Blanks[i].Gives != OnBoard {
+			text = w.Plain(text)
+		}
+		plain[at] = text
+	}
+	v := Verdict{Parts: did.mark(plain), Mistakes: []Slip{}}
+	v.Right = !slices.ContainsFunc(v.Parts, func(p Part) bool { return !p.Right })
+	if v.Right {
+		return v, nil
+	}
+	secrets := secretsOf(did)
+	v.Hint = hintOf(t.Kind, v.Parts).Text(w)
+	if p, given := did.problem(plain); given != "" {
+		for _, s := range mistake.Of(p, given) {
+			slip := Slip{s.ID, s.Name.Phrase(w), s.Ask.Text(w)}
+			if secrets.told(slip.Ask) {
+				slip.Ask = v.Hint
+			}
+			v.Mistakes = append(v.Mistakes, slip)
+		}
+	}
+	return v, nil
+}
+
+func idsOf(blanks []Blank) []string {
+	ids := make([]string, len(blanks))
+	for i, b := range blanks {
+		ids[i] = b.ID
+	}
+	return ids
+}
+
+// hintOf is the question of a kind: of the condition that is not met where the value is
+// right, and where nothing is wrong but something is empty, what is still to do.
+func hintOf(kind string, parts []Part) say.Message {
+	empty, unmet := true, ""
+	for _, p := range parts {
+		if p.Right || p.Empty {
+			continue
+		}
+		if empty = false; p.What == "" {
+			return say.New("task." + kind + ".hint")
+		}
+		unmet = cmp.Or(unmet, p.What)
+	}
+	if empty {
+		return say.New("task.empty.hint")
+	}
+	return say.New("task." + kind + ".hint." + unmet)
+}
+
+// secrets are the texts of right answers that a question must not hold.
+type secrets []string
+
+func secretsOf(did work) secrets {
+	var all secrets
+	for _, a := range did.right() {
+		for _, text := range a {
+			all = append(all, text)
+		}
+	}
+	return all
+}
+
+// told reports whether a question holds a right answer among its numbers and words.
+func (s secrets) told(ask string) bool {
+	words := strings.FieldsFunc(ask, func(r rune) bool { return strings.ContainsRune(" ,.?!:", r) })
+	return slices.ContainsFunc(s, func(text string) bool {
+		return slices.Contains(words, text) || strings.Contains(text, " ") && strings.Contains(ask, text)
+	})
+}
+
+// FromScene are the tasks of some kinds that a scene gives, in the order of the kinds.
+func FromScene(sc lesson.Scene, kinds []string) []Task {
+	var all []Task
+	for _, kind := range kinds {
+		spec, err := Find(kind)
+		if err != nil || spec.from == nil {
+			continue
+		}
+		t, ok := spec.from(sc)
+		if !ok {
+			continue
+		}
+		if t, err = Make(t); err == nil {
+			all = append(all, t)
+		}
+	}
+	return all
+}
+
+// shuffled is a list in an order of chance that does not follow what it came from.
+func shuffled[T any](list []T, draw func(below int) int) []T {
+	list = slices.Clone(list)
+	for i := len(list) - 1; i > 0; i-- {
+		k := draw(i + 1)
+		list[i], list[k] = list[k], list[i]
+	}
+	return list
+}
+
+// changed is an answer with one blank other than it was.
+func changed(a Answer, at, text string) Answer {
+	a = maps.Clone(a)
+	a[at] = text
+	return a
+}
+
+// judged is the part of a blank: empty is not right, unless it may stay so.
+func judged(a Answer, at string, right bool) Part {
+	return Part{At: at, Right: right && a[at] != "", Empty: a[at] == ""}
+}
