@@ -25,6 +25,7 @@ func TestAnswersToChooseFrom(t *testing.T) {
 		"tenths":  {"column-add", []string{"3.7", "2.85"}, []string{"1,15", "5,155", "5,55", "6,55"}},
 		"share":   {"share", []string{"97", "4"}, []string{"21 remainder 3", "24 remainder 1"}},
 		"nothing": {"column-add", []string{"23", "45"}, []string{}},
+		"typed":   {"column-subtract", []string{"402", "−", "167"}, []string{"235", "245", "345", "365"}},
 	} {
 		d.call("addExample", map[string]any{"id": id, "method": c.method, "args": c.args}, nil)
 		d.call("show", map[string]any{"scene": id, "step": 1}, nil)

@@ -78,6 +78,8 @@ func init() {
 		on("judge", "Judges a number sentence, against itself and the models.", judge),
 		on("boardOf", "The board of a scene as it is in the end.", boardOf),
 		on("faceOf", "The fullest board of a scene, as its picture.", faceOf),
+		on("panels", "A scene as pictures one after another, for paper and for a page of its own.", panels),
+		on("sheet", "Tasks for children made from scenes and from typed lines, as they are printed.", sheet),
 		on("stayed", "Which digits of lines stayed, and which changed.", stayed),
 		on("hands", "Answers to choose from: that of the example that is shown, and what known mistakes give.", hands),
 		on("compare", "The first two models with the sign between them.", compare),

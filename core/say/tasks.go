@@ -31,6 +31,8 @@ var tasks = map[string]string{
 	"task.form.board":    "Quick drawing",
 	"task.remainder":     "remainder",
 
+	"task.turns.own": "Each child has her own.",
+
 	"task.empty.hint":           "What is still to do?",
 	"task.build.hint":           "What does each piece count?",
 	"task.build.hint.fewest":    "Are there ten of any?",
@@ -55,5 +57,6 @@ var tasks = map[string]string{
 	"refuse.task-no-answer":  "No number fills these gaps.",
 	"refuse.task-line":       "{text} cannot be read. Write it like {like}.",
 	"refuse.task-no-columns": "{problem} is not worked in columns.",
+	"refuse.sheet-more":      "There are 0 to {most} more like each.",
 	"refuse.task-turns":      "Write 1 to {most} turns, 2 to 4 thrown, and what: six, ten, spinner or cards.",
 }

@@ -7,7 +7,7 @@ const out = 'web/src/core/generated';
 mkdirSync(out, { recursive: true });
 // Calls are not copied into their callers in the packages that no act waits for: a
 // sixteenth of the module.
-const rare = ['method', 'lesson', 'say', 'sentence', 'mistake', 'word', 'chance'].map(
+const rare = ['method', 'lesson', 'say', 'sentence', 'mistake', 'task', 'word', 'chance'].map(
   (name) => `-gcflags=unitbloom/core/${name}=-l`,
 );
 execFileSync(

@@ -178,6 +178,10 @@ export type Pieces = [
   marks: number,
   text?: string,
 ][];
+/**
+ * A line of a step: the teacher's own text, or a message of the catalogue, which follows the class's words.
+ */
+export type Line = string | Message;
 
 export interface Calls {
   /**
@@ -757,6 +761,34 @@ export interface Calls {
       scene: string;
     };
     answer: BoardView;
+  };
+  /**
+   * A scene as pictures one after another, for paper and for a page of its own.
+   */
+  panels: {
+    arg: {
+      handle: number;
+      scene: string;
+      phases?: boolean;
+    };
+    answer: Panels;
+  };
+  /**
+   * Tasks for children made from scenes and from typed lines, as they are printed.
+   */
+  sheet: {
+    arg: {
+      handle: number;
+      scenes: string[];
+      text?: string;
+      kinds: string[];
+      forms?: string[];
+      draw?: boolean;
+      more?: number;
+      seed?: number;
+      turns?: string;
+    };
+    answer: SheetView;
   };
   /**
    * Which digits of lines stayed, and which changed.
@@ -4040,11 +4072,9 @@ export interface Written {
   cells: Cell[];
 }
 export interface Cell {
-  row: string;
-  place: string;
-  text: string;
-  ids: number[];
-  new: boolean;
+  text?: string;
+  blank?: string;
+  place?: Place;
 }
 export interface WrittenLine {
   kind: string;
@@ -4339,6 +4369,43 @@ export interface Verdict {
   arrow?: string;
   model?: string;
   fits: boolean;
+}
+export interface Panels {
+  panels: Panel[];
+}
+export interface Panel {
+  step: number;
+  phase: string;
+  prompt: StepLine;
+  board: BoardView;
+  lines: WrittenLine[];
+  written?: Written;
+  still?: boolean;
+}
+export interface SheetView {
+  tasks: TaskView[];
+  without: string[];
+  faults: LineFault[];
+}
+export interface TaskView {
+  kind: string;
+  ask: string;
+  boards?: Picture[];
+  lines?: Line[];
+  blanks: Blank[];
+  bank?: string[];
+  views: BoardView[];
+  answers: string[];
+}
+export interface Picture {
+  board: string;
+  covered?: string;
+}
+export interface Blank {
+  id: string;
+  gives: string;
+  label?: string;
+  optional?: boolean;
 }
 export interface Lit {
   lines: Part[][];

@@ -1,0 +1,234 @@
+// A sheet is tasks in order, made from scenes; and what stands on its answer page.
+
+package task
+
+import (
+	"slices"
+	"strconv"
+	"strings"
+
+	"unitbloom/core/board"
+	"unitbloom/core/lesson"
+	"unitbloom/core/method"
+	"unitbloom/core/say"
+	"unitbloom/core/sentence"
+)
+
+// Wanted is what a teacher chose for a sheet: the kinds in their order, so many further
+// problems like each that is there, and the turns in their text form.
+type Wanted struct {
+	Kinds []string
+	// Forms are those in which children read: number, units, expanded, words.
+	Forms []string
+	// Draw has numbers drawn quickly where they would be shown with pieces.
+	Draw bool
+	More int
+	Seed uint64
+	// Turns is the text form of a page for turns.
+	Turns string
+}
+
+// mostMore is how many further problems there are of each.
+const mostMore = 9
+
+// Sheet is the tasks of the kinds that are wanted, one kind after another.
+func Sheet(scenes []lesson.Scene, w Wanted) ([]Task, error) {
+	if w.More < 0 || w.More > mostMore {
+		return nil, say.Refuse("sheet-more", say.Int("most", say.Given, mostMore))
+	}
+	scenes = withMore(scenes, w)
+	var all []Task
+	for _, kind := range w.Kinds {
+		if _, err := Find(kind); err != nil {
+			return nil, err
+		}
+		switch kind {
+		case match.Kind:
+			all = append(all, matches(scenes)...)
+		case turns.Kind:
+			t, err := Make(Task{Kind: kind, About: strings.Fields(w.Turns)})
+			if err != nil {
+				return nil, err
+			}
+			all = append(all, t)
+		case fill.Kind:
+			all = append(all, gathered(scenes)...)
+		default:
+			for _, sc := range scenes {
+				for _, t := range FromScene(sc, []string{kind}) {
+					all = append(all, w.dressed(t))
+				}
+			}
+		}
+	}
+	return all, nil
+}
+
+// dressed is a task with what was chosen for its kind.
+func (w Wanted) dressed(t Task) Task {
+	switch {
+	case t.Kind == read.Kind && len(w.Forms) > 0:
+		t.Options["forms"] = strings.Join(w.Forms, ", ")
+	case t.Kind == build.Kind && w.Draw:
+		t.Options["as"] = "quick drawing"
+	}
+	return t
+}
+
+// withMore are scenes with further ones like each, where there are any.
+func withMore(scenes []lesson.Scene, w Wanted) []lesson.Scene {
+	var all []lesson.Scene
+	for i, sc := range scenes {
+		all = append(all, sc)
+		r, ok := requestOf(sc)
+		seen := map[string]bool{strings.Join(r.Args, " "): true}
+		for seed := range w.More * 4 {
+			if !ok || len(seen) > w.More {
+				break
+			}
+			next, err := method.Parallel(r, w.Seed+uint64(1000*i+seed+1))
+			if err != nil || seen[strings.Join(next.Args, " ")] {
+				continue
+			}
+			if e, err := method.Make(next); err == nil {
+				seen[strings.Join(next.Args, " ")] = true
+				all = append(all, e.Scene)
+			}
+		}
+	}
+	return all
+}
+
+// requestOf is the problem that a scene shows; of a free board its number.
+func requestOf(sc lesson.Scene) (method.Request, bool) {
+	if sc.Made != nil {
+		return method.Request{Method: sc.Made.Method, Args: sc.Made.Args, Model: sc.Made.Model, Options: sc.Made.Options},
+			sc.Made.Args != nil
+	}
+	n, kind, ok := numberOfScene(sc)
+	return method.Request{Method: "build", Args: []string{n.String()}, Model: kind}, ok
+}
+
+// matches are pages of boards to match, as few as hold them all.
+func matches(scenes []lesson.Scene) []Task {
+	var all []Task
+	scenes = slices.DeleteFunc(slices.Clone(scenes), func(sc lesson.Scene) bool {
+		_, _, ok := numberOfScene(sc)
+		return !ok
+	})
+	pages := (len(scenes) + mostMatched - 1) / mostMatched
+	for i := range pages {
+		from, to := i*len(scenes)/pages, (i+1)*len(scenes)/pages
+		if t, ok := MatchScenes(scenes[from:to]); ok {
+			all = append(all, t)
+		}
+	}
+	return all
+}
+
+// gathered is all that is to be filled in, as one task; rows of tables that are alike stand in
+// one table, and of every second one the number is asked for.
+func gathered(scenes []lesson.Scene) []Task {
+	t := Task{Kind: fill.Kind}
+	tables := map[string]int{}
+	rows := 0
+	for _, sc := range scenes {
+		for _, one := range FromScene(sc, []string{fill.Kind}) {
+			for _, about := range one.About {
+				heads, row, table := strings.Cut(about, "; ")
+				if !table {
+					t.About = append(t.About, about)
+					continue
+				}
+				if rows++; rows%2 == 0 {
+					row = turned(row, one)
+				}
+				at, known := tables[heads]
+				if !known {
+					tables[heads] = len(t.About)
+					t.About = append(t.About, heads+"; "+row)
+					continue
+				}
+				t.About[at] += "; " + row
+			}
+		}
+	}
+	if t, err := Make(t); err == nil {
+		return []Task{t}
+	}
+	return nil
+}
+
+// turned is a row of a table with its number asked for and its places given.
+func turned(row string, t Task) string {
+	right, err := Right(t)
+	cells := strings.Split(row, " | ")
+	if err != nil || len(right[0]) != len(cells)-1 {
+		return row
+	}
+	cells[0] = sentence.Unknown
+	for i := range cells[1:] {
+		cells[i+1] = right[0][strconv.Itoa(i+1)]
+	}
+	return strings.Join(cells, " | ")
+}
+
+// Answers is what stands on the answer page for a task, a line each.
+func Answers(t Task, w say.Vocabulary) ([]string, error) {
+	did, t, err := open(t)
+	if err != nil {
+		return nil, err
+	}
+	face, key := did.face(w), did.right()[0]
+	var lines []string
+	switch t.Kind {
+	case column.Kind:
+		c := did.(columns)
+		lines = []string{c.typed + " = " + strings.Replace(c.answer, " remainder ", " r ", 1)}
+	case turns.Kind:
+		if did.(turning).thrown == nil {
+			return []string{say.New("task.turns.own").Text(w)}, nil
+		}
+		fallthrough
+	case fill.Kind:
+		for _, line := range face.Lines {
+			if line.Kind != Heads {
+				lines = append(lines, line.filled(key))
+			}
+		}
+	default:
+		for _, b := range face.Blanks {
+			text := key[b.ID]
+			if shown, err := board.Parse(text); err == nil && b.Gives == OnBoard {
+				text = w.UnitForm(shown.Models[0].InPlay())
+			}
+			if b.Gives == FromBank {
+				text = b.ID + ": " + text
+			}
+			lines = append(lines, text)
+		}
+	}
+	for i := range lines {
+		lines[i] = w.Spell(lines[i])
+	}
+	return lines, nil
+}
+
+// filled is a line with its gaps filled, as it is read.
+func (l Line) filled(key Answer) string {
+	texts := make([]string, len(l.Cells))
+	for i, c := range l.Cells {
+		if texts[i] = c.Text; c.Blank != "" {
+			texts[i] = key[c.Blank]
+		}
+	}
+	switch l.Kind {
+	case Sentence:
+		return strings.Join(texts, "")
+	case Bond:
+		return texts[0] + " = " + strings.Join(texts[1:], " + ")
+	case Row:
+		return strings.Join(texts, " | ")
+	}
+	return strings.Join(texts, " ")
+}
