@@ -75,7 +75,7 @@ export async function press(page: Page, word: string) {
   await there.click();
 }
 
-const nested = ['Clear', 'Export', 'Add beside'];
+const nested = ['Clear', 'Export', 'Print', 'Add beside'];
 const listed = ['More', 'Change order', 'Train 1', 'Files'];
 
 /** Presses a word of a list that drops down, or of a group in a model's set-up. */

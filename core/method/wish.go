@@ -74,6 +74,7 @@ func Grant(text string, asked *Wish, w say.Vocabulary) (Granted, []ListError) {
 		return g, nil
 	}
 	var all Granted
+	first := ""
 	var faults []ListError
 	for i, line := range lines {
 		g, err := grantLine(line, nil, w)
@@ -82,8 +83,9 @@ func Grant(text string, asked *Wish, w say.Vocabulary) (Granted, []ListError) {
 			continue
 		}
 		all.Scenes = append(all.Scenes, g.Scenes...)
+		first = cmp.Or(first, g.Title)
 	}
-	all.Title = say.New("wish.list", say.Text("first", say.Given, lines[0]), say.Int("more", say.Given, len(lines)-1)).Phrase(w)
+	all.Title = say.New("wish.list", say.Text("first", say.Given, first), say.Int("more", say.Given, len(lines)-1)).Phrase(w)
 	return all, faults
 }
 
@@ -91,6 +93,9 @@ func grantLine(line string, asked *Wish, w say.Vocabulary) (Granted, error) {
 	text, model := onModel(line)
 	amount, isAmount := amountOf(w.Plain(text))
 	free, worked := boards(strings.TrimSpace(text), amount, isAmount), examples(text, isAmount, w)
+	if b, err := board.Parse(line); err == nil {
+		free = laidOut(b, w)
+	}
 	ways := slices.Concat(free, worked)
 	if strings.Contains(text, "+") {
 		ways = slices.Concat(worked, free) // a problem before anything
@@ -104,13 +109,27 @@ func grantLine(line string, asked *Wish, w say.Vocabulary) (Granted, error) {
 	if at < 0 {
 		return Granted{}, whyNot(text, amount, isAmount, asked, model, w)
 	}
-	g := Granted{Title: strings.TrimSpace(text), As: ways[at].Wish, Scenes: ways[at].Scenes}
+	title := strings.TrimSpace(text)
+	if _, err := board.Parse(line); err == nil {
+		title = ways[at].Scenes[0].Title
+	}
+	g := Granted{Title: title, As: ways[at].Wish, Scenes: ways[at].Scenes}
 	for i, way := range ways {
 		if i != at && len(g.Others) < mostOthers {
 			g.Others = append(g.Others, way)
 		}
 	}
 	return g, nil
+}
+
+// laidOut is a board that was written in its text form, as it is.
+func laidOut(b board.Board, w say.Vocabulary) []Shown {
+	var titles []string
+	for _, m := range b.Models {
+		titles = append(titles, w.UnitForm(m.InPlay()))
+	}
+	return []Shown{{Wish{Model: b.Models[0].Kind()}, []lesson.Scene{{Title: strings.Join(titles, " and "), Start: b,
+		Show: []string{"numeral", "unitForm"}}}}}
 }
 
 // whyNot is the refusal of what was asked for.

@@ -36,7 +36,8 @@ func TestALineComesToWhatItSays(t *testing.T) {
 		"7 and 5 on Ten Frames":   {"Free board: counters", "7 and 5", "12"},
 		"42 on the bead rack":     {"Free board: bead rack", "42", "42"},
 		"146 with blocks":         {"Free board: base-ten blocks", "146", "146"},
-		"blocks 1h 4t 14o":        {"Read a number", "", ""},
+		"blocks 1h 4t 14o":        {"Free board: base-ten blocks", "", "154"},
+		"rack 2: 6 8 | discs 4t":  {"Free board: bead rack", "", "14"},
 		"2,500 in discs":          {"Free board: place value discs", "", "2500"},
 		"column-subtract 402 167": {"Column subtraction on base-ten blocks", "", ""},
 	} {

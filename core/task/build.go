@@ -202,7 +202,11 @@ func (b building) face(w say.Vocabulary) Face {
 	if b.most > 0 {
 		ask = ask.And(say.New("task.build.most", say.Int("most", say.Given, b.most)))
 	}
-	f := Face{Ask: ask.Text(w)}
+	head := "task.build.head"
+	if b.drawn {
+		head = "task.build.draw.head"
+	}
+	f := Face{Ask: ask.Text(w), Of: w.Spell(b.number.String()), Head: say.New(head).Text(w)}
 	for i := range b.ways {
 		f.Blanks = append(f.Blanks, Blank{ID: b.blank(i), Gives: OnBoard})
 	}

@@ -151,7 +151,8 @@ func (c columns) face(w say.Vocabulary) Face {
 	if c.align {
 		ask = "task.column.align"
 	}
-	f := Face{Ask: say.New(ask, say.Text("problem", say.Given, c.typed)).Text(w)}
+	f := Face{Ask: say.New(ask, say.Text("problem", say.Given, c.typed)).Text(w), Of: w.Spell(c.typed),
+		Head: say.New("task.column.head").Text(w)}
 	if c.beside != "" {
 		f.Boards = []Picture{{Board: c.beside + " 0"}}
 		spec, _ := board.SpecOf(c.beside)
@@ -166,9 +167,9 @@ func (c columns) face(w say.Vocabulary) Face {
 		}
 	}
 	for _, row := range c.lines() {
-		line := Line{Kind: row, Cells: []Cell{{Text: c.signs[row]}}}
+		line := FaceLine{Kind: row, Cells: []FaceCell{{Text: c.signs[row]}}}
 		for p := c.widest(); p >= c.low; p-- {
-			cell := Cell{Place: &p}
+			cell := FaceCell{Place: &p}
 			id := at(row, p)
 			switch {
 			case c.given(row):

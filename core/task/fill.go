@@ -411,25 +411,25 @@ func (f filling) face(w say.Vocabulary) Face {
 	n := 0
 	for i, it := range f.items {
 		if heads, begins := f.heads[i]; begins {
-			line := Line{Kind: Heads}
+			line := FaceLine{Kind: Heads}
 			for _, head := range heads {
 				text := head
 				if p, err := place.ParsePlace(head); err == nil {
 					text = w.PlaceName(p, 2)
 				}
-				line.Cells = append(line.Cells, Cell{Text: text})
+				line.Cells = append(line.Cells, FaceCell{Text: text})
 			}
 			face.Lines = append(face.Lines, line)
 		}
-		line := Line{Kind: it.kind}
+		line := FaceLine{Kind: it.kind}
 		for _, cell := range it.cells {
 			if cell != sentence.Unknown {
-				line.Cells = append(line.Cells, Cell{Text: cell})
+				line.Cells = append(line.Cells, FaceCell{Text: cell})
 				continue
 			}
 			n++
 			id := strconv.Itoa(n)
-			line.Cells = append(line.Cells, Cell{Blank: id})
+			line.Cells = append(line.Cells, FaceCell{Blank: id})
 			face.Blanks = append(face.Blanks, Blank{ID: id, Gives: Numeral})
 		}
 		face.Lines = append(face.Lines, line)

@@ -31,30 +31,43 @@ type Wanted struct {
 // mostMore is how many further problems there are of each.
 const mostMore = 9
 
-// Sheet is the tasks of the kinds that are wanted, one kind after another.
+// Sheet is the tasks of the kinds that are wanted, one kind after another. The first kind that
+// a scene gives has its own numbers; every other has others like them, so that no task gives
+// another's answer away.
 func Sheet(scenes []lesson.Scene, w Wanted) ([]Task, error) {
 	if w.More < 0 || w.More > mostMore {
 		return nil, say.Refuse("sheet-more", say.Int("most", say.Given, mostMore))
 	}
-	scenes = withMore(scenes, w)
+	from := make([]source, len(scenes))
+	for i, sc := range scenes {
+		from[i] = newSource(sc, w.Seed+uint64(1000*i))
+	}
 	var all []Task
 	for _, kind := range w.Kinds {
 		if _, err := Find(kind); err != nil {
 			return nil, err
 		}
-		switch kind {
-		case match.Kind:
-			all = append(all, matches(scenes)...)
-		case turns.Kind:
+		if kind == turns.Kind {
 			t, err := Make(Task{Kind: kind, About: strings.Fields(w.Turns)})
 			if err != nil {
 				return nil, err
 			}
 			all = append(all, t)
+			continue
+		}
+		var now []lesson.Scene
+		for i := range from {
+			if gives(from[i].scene, kind) {
+				now = append(now, from[i].next(1+w.More)...)
+			}
+		}
+		switch kind {
+		case match.Kind:
+			all = append(all, matches(now)...)
 		case fill.Kind:
-			all = append(all, gathered(scenes)...)
+			all = append(all, gathered(now)...)
 		default:
-			for _, sc := range scenes {
+			for _, sc := range now {
 				for _, t := range FromScene(sc, []string{kind}) {
 					all = append(all, w.dressed(t))
 				}
@@ -62,6 +75,62 @@ func Sheet(scenes []lesson.Scene, w Wanted) ([]Task, error) {
 		}
 	}
 	return all, nil
+}
+
+// gives reports whether a scene gives a task of a kind.
+func gives(sc lesson.Scene, kind string) bool {
+	if kind == match.Kind {
+		kind = read.Kind
+	}
+	return len(FromScene(sc, []string{kind})) > 0
+}
+
+// source gives a scene, and then others like it, each once.
+type source struct {
+	scene   lesson.Scene
+	request method.Request
+	// draws is whether there are others, and seed where they begin.
+	draws bool
+	seed  uint64
+	seen  map[string]bool
+	begun bool
+}
+
+func newSource(sc lesson.Scene, seed uint64) source {
+	r, ok := requestOf(sc)
+	return source{scene: sc, request: r, draws: ok, seed: seed, seen: map[string]bool{strings.Join(r.Args, " "): true}}
+}
+
+// mostTried is how many further problems are looked at for each that is wanted.
+const mostTried = 4
+
+// next are so many scenes, or as many as there are; at least the scene itself.
+func (s *source) next(n int) []lesson.Scene {
+	var list []lesson.Scene
+	if !s.begun {
+		s.begun, list = true, append(list, s.scene)
+	}
+	for range mostTried * n {
+		if !s.draws || len(list) >= n {
+			break
+		}
+		s.seed++
+		r, err := method.Parallel(s.request, s.seed)
+		if err != nil {
+			s.draws = false
+			break
+		}
+		if key := strings.Join(r.Args, " "); !s.seen[key] {
+			s.seen[key] = true
+			if e, err := method.Make(r); err == nil {
+				list = append(list, e.Scene)
+			}
+		}
+	}
+	if len(list) == 0 {
+		return []lesson.Scene{s.scene}
+	}
+	return list
 }
 
 // dressed is a task with what was chosen for its kind.
@@ -73,30 +142,6 @@ func (w Wanted) dressed(t Task) Task {
 		t.Options["as"] = "quick drawing"
 	}
 	return t
-}
-
-// withMore are scenes with further ones like each, where there are any.
-func withMore(scenes []lesson.Scene, w Wanted) []lesson.Scene {
-	var all []lesson.Scene
-	for i, sc := range scenes {
-		all = append(all, sc)
-		r, ok := requestOf(sc)
-		seen := map[string]bool{strings.Join(r.Args, " "): true}
-		for seed := range w.More * 4 {
-			if !ok || len(seen) > w.More {
-				break
-			}
-			next, err := method.Parallel(r, w.Seed+uint64(1000*i+seed+1))
-			if err != nil || seen[strings.Join(next.Args, " ")] {
-				continue
-			}
-			if e, err := method.Make(next); err == nil {
-				seen[strings.Join(next.Args, " ")] = true
-				all = append(all, e.Scene)
-			}
-		}
-	}
-	return all
 }
 
 // requestOf is the problem that a scene shows; of a free board its number.
@@ -215,7 +260,7 @@ func Answers(t Task, w say.Vocabulary) ([]string, error) {
 }
 
 // filled is a line with its gaps filled, as it is read.
-func (l Line) filled(key Answer) string {
+func (l FaceLine) filled(key Answer) string {
 	texts := make([]string, len(l.Cells))
 	for i, c := range l.Cells {
 		if texts[i] = c.Text; c.Blank != "" {
@@ -229,6 +274,12 @@ func (l Line) filled(key Answer) string {
 		return texts[0] + " = " + strings.Join(texts[1:], " + ")
 	case Row:
 		return strings.Join(texts, " | ")
+	case Chain:
+		var stops []string
+		for i := 0; i < len(texts); i += 2 {
+			stops = append(stops, texts[i])
+		}
+		return strings.Join(stops, " → ")
 	}
 	return strings.Join(texts, " ")
 }

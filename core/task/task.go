@@ -30,10 +30,14 @@ type Task struct {
 type Face struct {
 	Kind string `json:"kind"`
 	Ask  string `json:"ask"`
+	// Of is what of it is particular to this task, where others ask the same: a number, a
+	// problem. Over such tasks stands Head.
+	Of   string `json:"of,omitempty"`
+	Head string `json:"head,omitempty"`
 	// Boards are there to look at, in notation, in the order of their blanks.
 	Boards []Picture `json:"boards,omitempty"`
 	// Lines are what is written already, with gaps.
-	Lines []Line `json:"lines,omitempty"`
+	Lines []FaceLine `json:"lines,omitempty"`
 	// Blanks are what the child gives, in order.
 	Blanks []Blank `json:"blanks"`
 	// Bank are what she can choose from; each is there once.
@@ -47,15 +51,15 @@ type Picture struct {
 	Covered string `json:"covered,omitempty"`
 }
 
-// Line is a line of writing: a sentence, a chain, a bond (the whole first), the row of a
+// FaceLine is a line of writing: a sentence, a chain, a bond (the whole first), the row of a
 // table, or one of a written method.
-type Line struct {
-	Kind  string `json:"kind"`
-	Cells []Cell `json:"cells"`
+type FaceLine struct {
+	Kind  string     `json:"kind"`
+	Cells []FaceCell `json:"cells"`
 }
 
-// Cell is a text that stands there, or the blank in its place.
-type Cell struct {
+// FaceCell is a text that stands there, or the blank in its place.
+type FaceCell struct {
 	Text  string `json:"text,omitempty"`
 	Blank string `json:"blank,omitempty"`
 	// Place is the column of a written method.

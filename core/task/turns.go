@@ -84,21 +84,21 @@ const thrownForm = "thrown"
 func (d turning) face(w say.Vocabulary) Face {
 	ask := "task.turns." + d.kind
 	f := Face{Ask: say.New(ask, say.Int("count", say.Given, d.count)).And(say.New("task.turns")).Text(w)}
-	heads := Line{Kind: Heads, Cells: []Cell{{}}}
+	heads := FaceLine{Kind: Heads, Cells: []FaceCell{{}}}
 	for _, form := range append([]string{thrownForm}, turnForms...) {
-		heads.Cells = append(heads.Cells, Cell{Text: say.New("task.form." + form).Text(w)})
+		heads.Cells = append(heads.Cells, FaceCell{Text: say.New("task.form." + form).Text(w)})
 	}
-	f.Lines = []Line{heads}
+	f.Lines = []FaceLine{heads}
 	for i := range d.turns {
-		line := Line{Kind: Row, Cells: []Cell{{Text: strconv.Itoa(i + 1)}}}
+		line := FaceLine{Kind: Row, Cells: []FaceCell{{Text: strconv.Itoa(i + 1)}}}
 		if d.thrown != nil {
-			line.Cells = append(line.Cells, Cell{Text: joined(d.thrown[i], ", ")})
+			line.Cells = append(line.Cells, FaceCell{Text: joined(d.thrown[i], ", ")})
 		} else {
-			line.Cells = append(line.Cells, Cell{Blank: turnAt(i, thrownForm)})
+			line.Cells = append(line.Cells, FaceCell{Blank: turnAt(i, thrownForm)})
 			f.Blanks = append(f.Blanks, Blank{ID: turnAt(i, thrownForm), Gives: Digits, Label: heads.Cells[1].Text})
 		}
 		for k, form := range turnForms {
-			line.Cells = append(line.Cells, Cell{Blank: turnAt(i, form)})
+			line.Cells = append(line.Cells, FaceCell{Blank: turnAt(i, form)})
 			f.Blanks = append(f.Blanks, Blank{ID: turnAt(i, form), Gives: form, Label: heads.Cells[k+2].Text})
 		}
 		f.Lines = append(f.Lines, line)

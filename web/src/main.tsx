@@ -18,6 +18,7 @@ import { TeachPage } from './present/TeachPage';
 import { api, ApiError, onNewBuild } from './state/api';
 import { keepFocus } from './shell/focus';
 import { partOf, usePart } from './shell/later';
+import { OpenLine } from './wish/OpenLine';
 import { SignIn } from './shell/SignIn';
 import { theme } from './theme';
 
@@ -28,6 +29,13 @@ const client = new QueryClient({
 /** The shelf comes when it is wanted; else some seconds later, to be there without the network too. */
 const shelf = partOf(() => import('./shelf/ShelfPage'));
 setTimeout(() => void shelf.fetch().catch(() => undefined), 4000);
+
+const paper = partOf(() => import('./paper/PaperPage'));
+
+function Paper() {
+  const there = usePart(paper, true);
+  return there ? <there.PaperPage /> : null;
+}
 
 function Shelf() {
   const there = usePart(shelf, true);
@@ -48,6 +56,8 @@ function App() {
         <Route path="/lesson/:id" element={<BenchPage />} />
         <Route path="/lesson/:id/present" element={<PresentPage />} />
         <Route path="/lesson/:id/teach" element={<TeachPage />} />
+        <Route path="/lesson/:id/paper" element={<Paper />} />
+        <Route path="/open" element={<OpenLine />} />
         <Route path="*" element={<Navigate to="/" replace />} />
       </Routes>
     </BrowserRouter>

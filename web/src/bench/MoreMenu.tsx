@@ -3,6 +3,7 @@ import { Button, type MenuProps } from 'antd';
 import { useState } from 'react';
 import { kinds, views, type Kind } from '../board/views';
 import { call } from '../core/core';
+import { useNavigate } from 'react-router';
 import { usePictures } from '../export/usePictures';
 import { Dialog, Menu } from '../shell/later';
 import { saveAsFile } from '../shell/Saving';
@@ -13,6 +14,7 @@ import { notify, sentence, useLesson } from '../state/lesson';
 import { beginCapture } from './CaptureBar';
 import type { DialogName } from './Dialogs';
 import { addSet } from './Prompt';
+import { takeLink, takePage, takeTable } from './takeOut';
 
 type Items = NonNullable<MenuProps['items']>;
 
@@ -25,6 +27,11 @@ export function MoreMenu({ hasScene, onDialog }: { hasScene: boolean; onDialog: 
   const title = useLesson((s) => s.outline.title);
   const made = useLesson((s) => !!s.outline.scenes.find((x) => x.id === s.frame.scene)?.method);
   const pictures = usePictures();
+  const scene = useLesson((s) => s.frame.scene);
+  const id = useLesson((s) => s.id);
+  const go = useNavigate();
+  const paper = (as: string) =>
+    void go(`/lesson/${id}/paper?as=${as}${as === 'sheet' ? '' : `&scene=${scene}`}`);
   const [asking, setAsking] = useState(false);
   const compare = () => {
     try {
@@ -82,6 +89,21 @@ export function MoreMenu({ hasScene, onDialog }: { hasScene: boolean; onDialog: 
       { key: 'acts', label: 'Slow way and fast way', disabled: off, onClick: () => onDialog('acts') },
     ]),
     group('This lesson', [
+      {
+        key: 'paper',
+        label: 'Print',
+        disabled: off,
+        children: [
+          { key: 'sheet', label: 'A sheet for children', onClick: () => paper('sheet') },
+          {
+            key: 'steps',
+            label: 'This example, step by step',
+            disabled: !made,
+            onClick: () => paper('steps'),
+          },
+          { key: 'poster', label: 'This board as a poster', onClick: () => paper('poster') },
+        ],
+      },
       { key: 'words', label: 'Words of the class', onClick: () => onDialog('about') },
       { key: 'showings', label: 'Showings of this lesson', onClick: () => onDialog('showings') },
       {
@@ -89,6 +111,9 @@ export function MoreMenu({ hasScene, onDialog }: { hasScene: boolean; onDialog: 
         label: 'Export',
         children: [
           { key: 'json', label: 'Lesson file', onClick: () => saveAsFile(title) },
+          { key: 'page', label: 'Lesson as a web page', disabled: off, onClick: takePage },
+          { key: 'link', label: 'A link to this board', disabled: off, onClick: takeLink },
+          { key: 'table', label: 'Table or record (CSV)', disabled: off, onClick: takeTable },
           ...pictures.map((p) => ({ ...p, key: p.label, disabled: off })),
         ],
       },

@@ -178,10 +178,6 @@ export type Pieces = [
   marks: number,
   text?: string,
 ][];
-/**
- * A line of a step: the teacher's own text, or a message of the catalogue, which follows the class's words.
- */
-export type Line = string | Message;
 
 export interface Calls {
   /**
@@ -4072,9 +4068,11 @@ export interface Written {
   cells: Cell[];
 }
 export interface Cell {
-  text?: string;
-  blank?: string;
-  place?: Place;
+  row: string;
+  place: string;
+  text: string;
+  ids: number[];
+  new: boolean;
 }
 export interface WrittenLine {
   kind: string;
@@ -4390,8 +4388,10 @@ export interface SheetView {
 export interface TaskView {
   kind: string;
   ask: string;
+  of?: string;
+  head?: string;
   boards?: Picture[];
-  lines?: Line[];
+  lines?: FaceLine[];
   blanks: Blank[];
   bank?: string[];
   views: BoardView[];
@@ -4400,6 +4400,15 @@ export interface TaskView {
 export interface Picture {
   board: string;
   covered?: string;
+}
+export interface FaceLine {
+  kind: string;
+  cells: FaceCell[];
+}
+export interface FaceCell {
+  text?: string;
+  blank?: string;
+  place?: Place;
 }
 export interface Blank {
   id: string;

@@ -52,7 +52,8 @@ export async function copyPicture(shown: Shown) {
   await navigator.clipboard.write([new ClipboardItem({ 'image/png': boardPng(shown) })]);
 }
 
-async function dataUrl(url: string): Promise<string> {
+/** A file of the application as it is written into another. */
+export async function dataUrl(url: string): Promise<string> {
   const blob = await (await fetch(url)).blob();
   return new Promise((done) => {
     const reader = new FileReader();

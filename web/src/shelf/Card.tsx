@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Button, Input } from 'antd';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { Face } from '../board/Face';
 import { Checkbox, Dialog, Menu } from '../shell/later';
 import { names } from '../shell/names';
@@ -27,6 +27,7 @@ interface Props {
 export function Card({ line, shelf, chosen, choosing, choose }: Props) {
   const [asking, setAsking] = useState<'title' | 'folder'>();
   const deleted = shelf.query.deleted;
+  const go = useNavigate();
   const act = (deed: () => Promise<unknown>) => () =>
     void deed()
       .then(shelf.again)
@@ -66,6 +67,7 @@ export function Card({ line, shelf, chosen, choosing, choose }: Props) {
               { key: 'title', label: 'Rename', onClick: () => setAsking('title') },
               { key: 'copy', label: 'Duplicate', onClick: act(() => duplicate(line.id)) },
               { key: 'folder', label: 'Move to a folder', onClick: () => setAsking('folder') },
+              { key: 'paper', label: 'Print', onClick: () => void go(`/lesson/${line.id}/paper`) },
               { key: 'file', label: 'Save as a file', onClick: () => takeAway([line.id]) },
               {
                 key: 'delete',

@@ -1,0 +1,454 @@
+// A lesson on paper: a sheet for children, a worked example step by step, or a board as a
+// poster. What is seen here is what the browser prints.
+import { Alert, Button, Checkbox, Input, InputNumber, Radio, Select } from 'antd';
+import {
+  useDeferredValue,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type CSSProperties,
+  type ReactNode,
+} from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { call, type SheetView } from '../core/core';
+import { Flower } from '../shell/Mark';
+import { Notices } from '../shell/Notices';
+import { names } from '../shell/names';
+import { sentence, useLesson } from '../state/lesson';
+import { openLesson } from '../state/session';
+import { linkOf } from '../wish/address';
+import { Linked } from './Linked';
+import css from './PaperPage.module.css';
+import { posterBlocks, stripBlocks, type AnswersAt } from './Strip';
+import { AnswerList, sheetBlocks } from './TaskItems';
+import { usePages, type Block } from './usePages';
+
+const cx = names(css);
+
+/** Sizes in millimetres. */
+const SIZES = { A4: { w: 210, h: 297 }, Letter: { w: 215.9, h: 279.4 } };
+type Size = keyof typeof SIZES;
+const MARGIN = 15;
+const FOOT = 8;
+
+const WHATS = [
+  { value: 'sheet', label: 'A sheet for children' },
+  { value: 'steps', label: 'An example, step by step' },
+  { value: 'poster', label: 'A board as a poster' },
+] as const;
+type What = (typeof WHATS)[number]['value'];
+
+const KINDS = [
+  { value: 'read', label: 'Numbers to read' },
+  { value: 'build', label: 'Numbers to show or draw' },
+  { value: 'match', label: 'Pictures to match with numbers' },
+  { value: 'fill', label: 'Gaps in sentences, bonds, tables' },
+  { value: 'column', label: 'Written columns' },
+  { value: 'turns', label: 'Turns with dice or cards' },
+];
+const FORMS = [
+  { value: 'number', label: 'as a number' },
+  { value: 'units', label: 'in tens and ones' },
+  { value: 'expanded', label: 'as a sum of its parts' },
+  { value: 'words', label: 'in words' },
+];
+const THROWS = [
+  { value: 'six', label: 'dice' },
+  { value: 'ten', label: 'ten-sided dice' },
+  { value: 'cards', label: 'digit cards' },
+  { value: 'spinner', label: 'a spinner' },
+];
+
+export function PaperPage() {
+  const { id = '' } = useParams();
+  const status = useLesson((s) => s.status);
+  const failure = useLesson((s) => s.failure);
+  const title = useLesson((s) => s.outline.title);
+  useEffect(() => {
+    const { id: open, status: was } = useLesson.getState();
+    if (open !== id || was !== 'open') void openLesson(id);
+  }, [id]);
+  useEffect(() => {
+    document.title = title ? `${title} – on paper` : 'Unit Bloom';
+  }, [title]);
+  if (status === 'failed') {
+    return (
+      <main className={cx('alone')}>
+        <Alert type="warning" showIcon title="This lesson does not open" description={failure} />
+        <Link to="/">To the shelf</Link>
+      </main>
+    );
+  }
+  if (status === 'loading') {
+    return (
+      <main className={cx('alone')}>
+        <p role="status">Opening the lesson …</p>
+      </main>
+    );
+  }
+  return <Paper id={id} />;
+}
+
+function Paper({ id }: { id: string }) {
+  const outline = useLesson((s) => s.outline);
+  const [params, setParams] = useSearchParams();
+  const asked = params.get('as');
+  const what: What = WHATS.find((w) => w.value === asked)?.value ?? 'sheet';
+  const [size, setSize] = useState<Size>('A4');
+  const [mono, setMono] = useState(false);
+  const [answers, setAnswers] = useState<AnswersAt>('page');
+  const [linked, setLinked] = useState(false);
+  const here = params.get('scene');
+  const [scenes, setScenes] = useState(() => {
+    const all = outline.scenes.filter((s) => !s.page || s.page === 'word').map((s) => s.id);
+    return here && all.includes(here) ? [here] : all;
+  });
+  const chosen = outline.scenes.filter((s) => scenes.includes(s.id));
+  const wide = what === 'poster';
+  const paper = wide ? { w: SIZES[size].h, h: SIZES[size].w } : SIZES[size];
+  const made = useMade(what, scenes, answers, linked);
+  return (
+    <div className={cx('paper')}>
+      <style>{`@page { size: ${paper.w}mm ${paper.h}mm; margin: 0; }`}</style>
+      <header className={cx('bar')}>
+        <Link to={`/lesson/${id}`} className={cx('home')} aria-label="Back to the lesson">
+          <Flower size={30} />
+        </Link>
+        <h1>{outline.title}</h1>
+        <span className={cx('grow')} />
+        <Link to={`/lesson/${id}`} className={cx('back')}>
+          Back to the lesson
+        </Link>
+        <Button type="primary" disabled={made.blocks.length === 0} onClick={() => print()}>
+          Print
+        </Button>
+      </header>
+      <aside className={cx('choices')} aria-label="What is printed">
+        <Group name="What">
+          <Radio.Group
+            vertical
+            value={what}
+            options={[...WHATS]}
+            onChange={(e) => setParams((p) => (p.set('as', e.target.value as string), p), { replace: true })}
+          />
+        </Group>
+        {outline.scenes.length > 0 && (
+          <Group name="From">
+            <Select
+              mode="multiple"
+              aria-label="Boards and examples"
+              className={cx('scenes')}
+              value={scenes}
+              maxTagCount={3}
+              placeholder="None"
+              options={outline.scenes
+                .filter((s) => !s.page || s.page === 'word')
+                .map((s, i) => ({ value: s.id, label: `${i + 1}. ${s.title || 'A board'}` }))}
+              onChange={setScenes}
+            />
+          </Group>
+        )}
+        {made.choices}
+        {what === 'steps' && (
+          <Group name="Answers">
+            <Radio.Group
+              vertical
+              value={answers}
+              options={[
+                { value: 'page', label: 'On the page' },
+                { value: 'turned', label: 'Turned over, at the end' },
+                { value: 'nowhere', label: 'For the children to write' },
+              ]}
+              onChange={(e) => setAnswers(e.target.value as AnswersAt)}
+            />
+          </Group>
+        )}
+        <Group name="Paper">
+          <Radio.Group
+            value={size}
+            options={Object.keys(SIZES)}
+            onChange={(e) => setSize(e.target.value as Size)}
+          />
+          <Checkbox checked={mono} onChange={(e) => setMono(e.target.checked)}>
+            Black and white
+          </Checkbox>
+          {chosen.length > 0 && (
+            <Checkbox checked={linked} onChange={(e) => setLinked(e.target.checked)}>
+              With a code that opens it
+            </Checkbox>
+          )}
+        </Group>
+        {made.told}
+      </aside>
+      <Pages blocks={made.blocks} paper={paper} mono={mono} foot={outline.title} empty={made.empty} />
+      <Notices />
+    </div>
+  );
+}
+
+function Group({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <fieldset className={cx('group')}>
+      <legend>{name}</legend>
+      {children}
+    </fieldset>
+  );
+}
+
+interface Made {
+  blocks: Block[];
+  /** What can be chosen of it, and what is said of it. */
+  choices?: ReactNode;
+  told?: ReactNode;
+  empty: string;
+}
+
+/** What is printed of a choice. */
+function useMade(what: What, scenes: string[], answers: AnswersAt, linked: boolean): Made {
+  const sheet = useSheet(what === 'sheet', scenes, linked);
+  const pictures = useMemo(
+    () => (what === 'sheet' ? [] : pictureBlocks(what, scenes, answers, linked)),
+    [what, scenes, answers, linked],
+  );
+  if (what === 'sheet') return sheet;
+  return { blocks: pictures, empty: 'Choose a board or an example.' };
+}
+
+function pictureBlocks(what: What, scenes: string[], answers: AnswersAt, linked: boolean): Block[] {
+  const { handle, outline } = useLesson.getState();
+  return scenes.flatMap((scene) => {
+    const line = outline.scenes.find((s) => s.id === scene);
+    if (!line) return [];
+    const { panels } = call('panels', { handle, scene });
+    const of = (key: string) => `${scene} ${key}`;
+    const shown = panels.at(-1);
+    const code = linked ? <Linked text={linkOf(line, shown?.board.notation)} /> : undefined;
+    const steps = what === 'steps' && line.steps.length > 0;
+    const blocks = steps ? stripBlocks(line.title, panels, answers) : posterBlocks(line.title, shown, code);
+    if (steps && code) blocks.splice(1, 0, { key: 'code', node: code, heads: true });
+    return blocks.map((b, i) => ({ ...b, key: of(b.key), begins: i === 0 }));
+  });
+}
+
+/** A sheet of tasks, and what a teacher chooses of it. */
+function useSheet(wanted: boolean, scenes: string[], linked: boolean): Made {
+  const handle = useLesson((s) => s.handle);
+  const outline = useLesson((s) => s.outline);
+  const [kinds, setKinds] = useState<string[]>();
+  const [forms, setForms] = useState(['number']);
+  const [draw, setDraw] = useState(true);
+  const [more, setMore] = useState(2);
+  const [seed, setSeed] = useState(1);
+  const [turns, setTurns] = useState({ n: 6, count: 2, kind: 'six' });
+  const [text, setText] = useState('');
+  const [key, setKey] = useState(true);
+  const typed = useDeferredValue(text);
+  const sheet = useMemo((): SheetView | string => {
+    if (!wanted) return '';
+    const ask = {
+      handle,
+      scenes,
+      forms,
+      draw,
+      more,
+      seed,
+      text: typed.trim(),
+      turns: `${turns.n} ${turns.count} ${turns.kind}`,
+    };
+    try {
+      return call('sheet', { ...ask, kinds: kinds ?? KINDS.slice(0, 5).map((k) => k.value) });
+    } catch (error) {
+      return sentence(error);
+    }
+  }, [wanted, handle, scenes, forms, draw, more, seed, turns, typed, kinds]);
+  const found = typeof sheet === 'string' ? undefined : sheet;
+  const there = kinds ?? [...new Set(found?.tasks.map((t) => t.kind))];
+  const blocks = useMemo(() => {
+    if (!found || found.tasks.length === 0) return [];
+    const { blocks, answers } = sheetBlocks(found.tasks);
+    const head: Block = { key: 'head', heads: true, node: <Head title={outline.title} /> };
+    const code: Block[] = linked
+      ? outline.scenes
+          .filter((s) => scenes.includes(s.id))
+          .slice(0, 1)
+          .map((s) => ({
+            key: 'code',
+            node: (
+              <Linked
+                text={linkOf(s, call('panels', { handle, scene: s.id }).panels.at(-1)?.board.notation)}
+              />
+            ),
+          }))
+      : [];
+    const page: Block[] = key
+      ? [
+          {
+            key: 'answers head',
+            begins: true,
+            heads: true,
+            node: <h2 className={cx('answers-head')}>Answers</h2>,
+          },
+          { key: 'answers', node: <AnswerList answers={answers} /> },
+        ]
+      : [];
+    return [head, ...blocks, ...code, ...page];
+  }, [found, key, linked, outline, scenes, handle]);
+  const choices = (
+    <>
+      <Group name="And from these">
+        <Input.TextArea
+          aria-label="More problems or numbers"
+          placeholder={'58 + 67\n146'}
+          autoSize={{ minRows: 2, maxRows: 6 }}
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+        />
+        {found?.faults.map((f) => (
+          <p key={f.line} className={cx('fault')}>
+            Line {f.line}: {f.why}
+          </p>
+        ))}
+        <label className={cx('line')}>
+          More like each
+          <InputNumber min={0} max={9} value={more} onChange={(n) => setMore(n ?? 0)} />
+          <Button disabled={more === 0} onClick={() => setSeed(seed + 1)}>
+            Others
+          </Button>
+        </label>
+      </Group>
+      <Group name="To do">
+        <Checkbox.Group className={cx('list')} value={there} options={KINDS} onChange={setKinds} />
+        {there.includes('read') && (
+          <Select
+            mode="multiple"
+            aria-label="Read in which forms"
+            value={forms}
+            options={FORMS}
+            onChange={(list: string[]) => setForms(list.length ? list : ['number'])}
+          />
+        )}
+        {there.includes('build') && (
+          <Checkbox checked={draw} onChange={(e) => setDraw(e.target.checked)}>
+            Drawn quickly
+          </Checkbox>
+        )}
+        {there.includes('turns') && (
+          <span className={cx('line')}>
+            <InputNumber
+              aria-label="How many turns"
+              min={1}
+              max={10}
+              value={turns.n}
+              onChange={(n) => setTurns({ ...turns, n: n ?? 1 })}
+            />
+            turns of
+            <InputNumber
+              aria-label="How many at once"
+              min={2}
+              max={4}
+              value={turns.count}
+              onChange={(n) => setTurns({ ...turns, count: n ?? 2 })}
+            />
+            <Select
+              aria-label="What is thrown"
+              value={turns.kind}
+              options={THROWS}
+              onChange={(kind: string) => setTurns({ ...turns, kind })}
+            />
+          </span>
+        )}
+        <Checkbox checked={key} onChange={(e) => setKey(e.target.checked)}>
+          An answer page
+        </Checkbox>
+      </Group>
+    </>
+  );
+  const without = found && kinds ? found.without.filter((k) => kinds.includes(k)) : [];
+  const told = without.length > 0 && (
+    <p className={cx('fault')} role="status">
+      Nothing here gives{' '}
+      {without.map((k) => KINDS.find((x) => x.value === k)!.label.toLowerCase()).join(', ')}.
+    </p>
+  );
+  return {
+    blocks,
+    choices,
+    told,
+    empty: typeof sheet === 'string' && sheet ? sheet : 'Choose what there is to do, and from which numbers.',
+  };
+}
+
+/** The head of a sheet: whose it is, and when. */
+function Head({ title }: { title: string }) {
+  return (
+    <div className={cx('head')}>
+      <span>{title}</span>
+      <i>Name</i>
+      <i>Date</i>
+    </div>
+  );
+}
+
+interface PagesProps {
+  blocks: Block[];
+  paper: { w: number; h: number };
+  mono: boolean;
+  foot: string;
+  empty: string;
+}
+
+/** Millimetres in pixels, as the browser has them. */
+const MM = 96 / 25.4;
+
+function Pages({ blocks, paper, mono, foot, empty }: PagesProps) {
+  const room = paper.h - 2 * MARGIN - FOOT;
+  const { measure, pages } = usePages(blocks, room * MM);
+  const width = paper.w - 2 * MARGIN;
+  const [fit, setFit] = useState(1);
+  const desk = useRef<HTMLElement>(null);
+  useEffect(() => {
+    const room = new ResizeObserver(([desk]) =>
+      setFit(Math.min(1, desk!.contentRect.width / (paper.w * MM))),
+    );
+    room.observe(desk.current!);
+    return () => room.disconnect();
+  }, [paper.w]);
+  return (
+    <main
+      ref={desk}
+      tabIndex={0}
+      className={cx(mono ? 'pages mono' : 'pages')}
+      style={{ '--room': `${room}mm`, '--fit': fit } as CSSProperties}
+    >
+      <div ref={measure} className={cx('measure')} style={{ width: `${width}mm` }} aria-hidden inert>
+        {blocks.map((b) => (
+          <div key={b.key} className={cx('block')}>
+            {b.node}
+          </div>
+        ))}
+      </div>
+      {blocks.length === 0 && <p className={cx('empty')}>{empty}</p>}
+      {pages.map((page, i) => (
+        <section
+          key={i}
+          className={cx('page')}
+          style={{ width: `${paper.w}mm`, height: `${paper.h}mm`, '--high': `${paper.h}mm` } as CSSProperties}
+          aria-label={`Page ${i + 1} of ${pages.length}`}
+        >
+          {page.map((k) => (
+            <div key={blocks[k]!.key} className={cx('block')}>
+              {blocks[k]!.node}
+            </div>
+          ))}
+          <footer>
+            <span>{foot}</span>
+            <span>
+              {i + 1} / {pages.length}
+            </span>
+          </footer>
+        </section>
+      ))}
+    </main>
+  );
+}
