@@ -355,22 +355,35 @@ func (it item) solutions(most int) [][]string {
 func (it item) candidates(at int) []string {
 	if len(it.places) > 0 && at > 0 {
 		if n, err := place.Parse(it.cells[0]); err == nil {
-			first := n.Digit(it.places[at-1])
-			if at == 1 { // the largest place takes what is above it too
-				first = n.Count(it.places[0])
-			}
-			list := []string{strconv.Itoa(first)}
-			if first > 0 {
-				list = append(list, strconv.Itoa(first-1))
+			own := it.own(n.Number, at)
+			list := []string{strconv.Itoa(own)}
+			if own > 0 {
+				list = append(list, strconv.Itoa(own-1))
 			}
 			return list
 		}
 	}
 	var list []string
+	if quotient, ok := wholeQuotient(it.cells[0]); ok && it.kind == Sentence {
+		list = append(list, quotient)
+	}
 	for n := 1; n <= 120; n++ {
 		list = append(list, strconv.Itoa(n))
 	}
 	return append(list, "0")
+}
+
+// wholeQuotient is how often a whole number goes into another, of what is written before
+// the gaps of 97 ÷ 4 = □ r □.
+func wholeQuotient(text string) (string, bool) {
+	left, _, equals := strings.Cut(text, "=")
+	a, b, divides := strings.Cut(strings.NewReplacer("/", "÷", ":", "÷").Replace(left), "÷")
+	x, errX := strconv.Atoi(strings.TrimSpace(a))
+	y, errY := strconv.Atoi(strings.TrimSpace(b))
+	if !equals || !divides || errX != nil || errY != nil || y < 1 {
+		return "", false
+	}
+	return strconv.Itoa(x / y), true
 }
 
 func (it item) with(at int, text string) item {
@@ -511,7 +524,16 @@ func (it item) ownDigit(i int) bool {
 		return false
 	}
 	count, whole := digit.Whole()
-	return whole && count == n.Digit(it.places[i-1])
+	return whole && count == it.own(n.Number, i)
+}
+
+// own is what a cell of a row has of the row's number: its digit, and in the largest place
+// what is above it too.
+func (it item) own(n place.Number, i int) int {
+	if i == 1 {
+		return n.Count(it.places[0])
+	}
+	return n.Digit(it.places[i-1])
 }
 
 func (f filling) right() []Answer {

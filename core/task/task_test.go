@@ -287,6 +287,7 @@ func TestFill(t *testing.T) {
 		{"□ + □ = 10", []string{"3", "8"}, []string{"1", "2"}, nil, "1"},
 		{"97 ÷ 4 = □ r □", []string{"24", "1"}, nil, nil, "24"},
 		{"97 ÷ 4 = □ r □", []string{"23", "5"}, []string{"1", "2"}, nil, "24"},
+		{"816 ÷ 4 = □ r □", []string{"204", "0"}, nil, nil, "204"},
 		{"bond 9: 5 □", []string{"4"}, nil, nil, "4"},
 		{"bond □: 5 4", []string{"9"}, nil, nil, "9"},
 		{"bond 9: □ □", []string{"2", "7"}, nil, nil, "1"},
