@@ -38,7 +38,7 @@ generate: node_modules/.ready
 	node web/scripts/types.mjs
 
 check-generated: generate
-	git diff --exit-code -- docs/schema docs/models.md docs/methods.md docs/door.md web/src/core/types.gen.ts
+	git diff --exit-code -- docs/schema docs/models.md docs/methods.md docs/door.md docs/tasks.md web/src/core/types.gen.ts
 
 # gcc is for the race detector, Chromium for the browser tests.
 tools:

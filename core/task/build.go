@@ -28,8 +28,7 @@ var build = Spec{
 		{Name: "ways", Doc: "In how many different ways.", Choices: []string{"1", "2", "3"}},
 		{Name: "pieces", Doc: "Which pieces may be used.", Choices: []string{anyPieces, fewest, tensOnes}},
 		{Name: "most", Doc: "How many pieces may be used at most; any number when left out."},
-		{Name: "as", Doc: "How it is done on paper: drawn quickly, or drawn and looked at again.", Choices: []string{"pieces",
-			"quick drawing"}},
+		{Name: "as", Doc: "Whether it is laid with pieces, or drawn quickly.", Choices: []string{"pieces", "quick drawing"}},
 	},
 	read: readBuild,
 	from: func(sc lesson.Scene) (Task, bool) {

@@ -42,9 +42,10 @@ var forms = []string{Numeral, UnitForm, Expanded, InWords}
 
 // reading is a board to be read.
 type reading struct {
-	board board.Board
-	total place.Number
-	forms []string
+	board   board.Board
+	total   place.Number
+	forms   []string
+	glimpse bool
 	// cover is the place that is covered, and hidden what lies there.
 	cover  *place.Place
 	hidden place.Number
@@ -58,7 +59,7 @@ func readRead(t Task) (work, error) {
 	if len(b.Models) != 1 {
 		return nil, say.Refuse("task-one-model")
 	}
-	r := reading{board: b, total: board.Total(b.Models[0])}
+	r := reading{board: b, total: board.Total(b.Models[0]), glimpse: t.Options["look"] == "two seconds"}
 	for _, form := range strings.Split(t.Options["forms"], ",") {
 		if form = strings.TrimSpace(form); form == "" {
 			continue
@@ -95,7 +96,7 @@ func (r reading) asked() place.Number {
 }
 
 func (r reading) face(w say.Vocabulary) Face {
-	f := Face{Ask: say.New("task.read").Text(w), Boards: []Picture{{Board: board.Print(r.board)}}}
+	f := Face{Ask: say.New("task.read").Text(w), Glimpse: r.glimpse, Boards: []Picture{{Board: board.Print(r.board)}}}
 	if r.cover != nil {
 		left := place.FromCounts(func(p place.Place) int {
 			if p == *r.cover {

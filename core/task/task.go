@@ -36,6 +36,8 @@ type Face struct {
 	Head string `json:"head,omitempty"`
 	// Boards are there to look at, in notation, in the order of their blanks.
 	Boards []Picture `json:"boards,omitempty"`
+	// Glimpse says that the boards are seen for the length of a look.
+	Glimpse bool `json:"glimpse,omitempty"`
 	// Lines are what is written already, with gaps.
 	Lines []FaceLine `json:"lines,omitempty"`
 	// Blanks are what the child gives, in order.

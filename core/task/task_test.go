@@ -210,9 +210,13 @@ func TestRead(t *testing.T) {
 	}
 	assert.Equal(t, []string{"pieces-alike"}, slipsOf(marked(t, one, with("number", "20"))))
 
+	face, err := task.FaceOf(made(t, "read", map[string]string{"look": "two seconds"}, "blocks 4t 6o"), plain)
+	require.NoError(t, err)
+	assert.True(t, face.Glimpse)
+
 	// What is covered is not in the face.
 	covered := made(t, "read", map[string]string{"cover": "tens"}, "blocks 4t 6o")
-	face, err := task.FaceOf(covered, plain)
+	face, err = task.FaceOf(covered, plain)
 	require.NoError(t, err)
 	assert.Equal(t, []task.Picture{{Board: "blocks 6o", Covered: "tens"}}, face.Boards)
 	assert.Contains(t, face.Ask, "46")

@@ -14,7 +14,7 @@ import (
 
 // Pages are the pages by their names in docs/.
 func Pages() map[string]string {
-	return map[string]string{"models.md": Models(), "methods.md": Methods(), "door.md": Door()}
+	return map[string]string{"models.md": Models(), "methods.md": Methods(), "door.md": Door(), "tasks.md": Tasks()}
 }
 
 // Models is the page about every model: its notation, moves, laws and

@@ -4391,6 +4391,7 @@ export interface TaskView {
   of?: string;
   head?: string;
   boards?: Picture[];
+  glimpse?: boolean;
   lines?: FaceLine[];
   blanks: Blank[];
   bank?: string[];
