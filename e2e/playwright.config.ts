@@ -12,5 +12,11 @@ export default defineConfig({
   // what needed it is listed as flaky.
   reporter: [[process.env.CI ? 'dot' : 'line']],
   retries: process.env.CI ? 1 : 0,
-  use: { viewport: { width: 1280, height: 800 }, launchOptions: launch, screenshot: 'only-on-failure' },
+  // What a service worker keeps is tested where it is meant: elsewhere requests are to be seen.
+  use: {
+    serviceWorkers: 'block',
+    viewport: { width: 1280, height: 800 },
+    launchOptions: launch,
+    screenshot: 'only-on-failure',
+  },
 });

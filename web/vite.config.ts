@@ -1,6 +1,7 @@
 import react from '@vitejs/plugin-react';
 import { basename } from 'node:path';
 import { defineConfig, type Plugin } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 /** The core is fetched and compiled while the page's script is still being read. */
 function earlyCore(): Plugin {
@@ -27,8 +28,39 @@ function earlyCore(): Plugin {
   };
 }
 
+/** The application is kept on the device, and nothing of the server's: it starts without the network. */
+const kept = VitePWA({
+  registerType: 'prompt',
+  injectRegister: false,
+  manifest: {
+    name: 'Unit Bloom',
+    short_name: 'Unit Bloom',
+    description: 'Numbers to see, to move and to work out, for a class.',
+    theme_color: '#FBF8F1',
+    background_color: '#FBF8F1',
+    display: 'standalone',
+    icons: [
+      { src: '/mark.svg', sizes: 'any', type: 'image/svg+xml' },
+      { src: '/icon.png', sizes: '512x512', type: 'image/png', purpose: 'any' },
+    ],
+  },
+  workbox: {
+    globPatterns: [
+      '**/*.{js,css,html,wasm,svg}',
+      'assets/{andika,figtree}-latin-[4w]*.woff2',
+      'assets/andika-latin-7*.woff2',
+    ],
+    maximumFileSizeToCacheInBytes: 16 << 20,
+    navigateFallback: '/index.html',
+    navigateFallbackDenylist: [/^\/api\//, /^\/healthz/],
+    // Their names change with what is in them: what was fetched for the page is not fetched again.
+    dontCacheBustURLsMatching: /^assets\//,
+    inlineWorkboxRuntime: true,
+  },
+});
+
 export default defineConfig({
-  plugins: [react(), earlyCore()],
+  plugins: [react(), earlyCore(), kept],
   build: { target: 'es2022', assetsInlineLimit: 0, chunkSizeWarningLimit: 1500 },
   // A class of a component's own sheet is known by both their names: Stem_leaf.
   css: {

@@ -66,6 +66,8 @@ func typeOf(name string) string {
 		return "text/javascript; charset=utf-8"
 	case ".wasm":
 		return "application/wasm"
+	case ".webmanifest":
+		return "application/manifest+json"
 	case ".woff2":
 		return "font/woff2"
 	}

@@ -6,16 +6,15 @@ import { join } from 'node:path';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 
 const dist = 'web/dist';
-writeFileSync(
-  join(dist, 'build.txt'),
-  createHash('sha256')
-    .update(readFileSync(join(dist, 'index.html')))
-    .digest('hex')
-    .slice(0, 16) + '\n',
-);
+const page = join(dist, 'index.html');
+const html = readFileSync(page, 'utf8').replace(/ *<meta name="build".*\n/, '');
+const build = createHash('sha256').update(html).digest('hex').slice(0, 16);
+writeFileSync(join(dist, 'build.txt'), `${build}\n`);
+// A page that was kept on a device knows which build it is of.
+writeFileSync(page, html.replace('<head>\n', `<head>\n    <meta name="build" content="${build}" />\n`));
 for (const entry of readdirSync(dist, { recursive: true })) {
   const file = join(dist, entry);
-  if (!statSync(file).isFile() || !/\.(js|css|html|wasm|svg|txt)$/.test(file)) continue;
+  if (!statSync(file).isFile() || !/\.(js|css|html|wasm|svg|txt|webmanifest)$/.test(file)) continue;
   const content = readFileSync(file);
   const forms = {
     gz: gzipSync(content, { level: 9 }),

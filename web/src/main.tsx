@@ -17,6 +17,7 @@ import { PresentPage } from './present/PresentPage';
 import { TeachPage } from './present/TeachPage';
 import { api, ApiError, onNewBuild } from './state/api';
 import { keepFocus } from './shell/focus';
+import { keepOnDevice, takeUpNew } from './shell/kept';
 import { partOf, usePart } from './shell/later';
 import { OpenLine } from './wish/OpenLine';
 import { SignIn } from './shell/SignIn';
@@ -28,7 +29,10 @@ const client = new QueryClient({
 
 /** The shelf comes when it is wanted; else some seconds later, to be there without the network too. */
 const shelf = partOf(() => import('./shelf/ShelfPage'));
-setTimeout(() => void shelf.fetch().catch(() => undefined), 4000);
+setTimeout(() => {
+  void shelf.fetch().catch(() => undefined);
+  keepOnDevice();
+}, 4000);
 
 const paper = partOf(() => import('./paper/PaperPage'));
 
@@ -64,9 +68,10 @@ function App() {
   );
 }
 
-/** Says when the server has a newer Unit Bloom, and reloads when nothing is unsent. */
+/** Says when the server has a newer Unit Bloom, and takes it up when nothing is unsent. */
 function NewBuild() {
   const [there, setThere] = useState(false);
+  const [taking, setTaking] = useState(false);
   const saved = useLesson((s) => s.save.unsent === 0);
   useEffect(() => onNewBuild(() => setThere(true)), []);
   if (!there) return null;
@@ -76,7 +81,13 @@ function NewBuild() {
       type="info"
       title="This tab runs an older Unit Bloom than the server."
       action={
-        <Button disabled={!saved} onClick={() => location.reload()}>
+        <Button
+          disabled={!saved || taking}
+          onClick={() => {
+            setTaking(true);
+            void takeUpNew();
+          }}
+        >
           {saved ? 'Reload' : 'Saving first…'}
         </Button>
       }

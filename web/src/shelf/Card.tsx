@@ -9,7 +9,7 @@ import { names } from '../shell/names';
 import { api, type ShelfLine } from '../state/api';
 import { notify, sentence } from '../state/lesson';
 import css from './Card.module.css';
-import { duplicate, rename, takeAway } from './deeds';
+import { duplicate, remove, rename, takeAway } from './deeds';
 import { FolderDialog } from './FolderDialog';
 import type { Shelf } from './useShelf';
 
@@ -73,7 +73,7 @@ export function Card({ line, shelf, chosen, choosing, choose }: Props) {
                 key: 'delete',
                 label: 'Delete (can be brought back for 30 days)',
                 danger: true,
-                onClick: act(() => api.delete(line.id)),
+                onClick: act(() => remove(line.id)),
               },
             ]}
           >

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { names } from '../shell/names';
 import { api } from '../state/api';
 import { notify, sentence } from '../state/lesson';
-import { takeAway } from './deeds';
+import { remove, takeAway } from './deeds';
 import { FolderDialog } from './FolderDialog';
 import css from './ShelfPage.module.css';
 import type { Shelf } from './useShelf';
@@ -31,7 +31,7 @@ export function Chosen({ ids, shelf, done }: Props) {
       <Button onClick={() => takeAway(ids)}>
         {ids.length === 1 ? 'Save as a file' : 'Save as an archive'}
       </Button>
-      <Button danger onClick={() => after(Promise.all(ids.map((id) => api.delete(id))))}>
+      <Button danger onClick={() => after(Promise.all(ids.map(remove)))}>
         Delete
       </Button>
       <Button onClick={done}>Choose none</Button>

@@ -100,6 +100,14 @@ export function ShelfPage() {
             action={<Button onClick={() => void parts.refetch()}>Try again</Button>}
           />
         )}
+        {shelf.why && (
+          <Alert
+            type="warning"
+            showIcon
+            title={`${shelf.why} These lessons are on this device.`}
+            action={<Button onClick={() => void parts.refetch()}>Try again</Button>}
+          />
+        )}
         {first && first.total === 0 && <p className={cx('shelf-empty')}>{nothing(query, first.all)}</p>}
         {lessons.length > 0 && <Cards shelf={shelf} chosen={chosen} choose={choose} />}
       </main>

@@ -2,6 +2,7 @@
 import { call, loadCore } from '../core/core';
 import { download } from '../shell/download';
 import { api, newId } from '../state/api';
+import { lessonsKept } from '../state/device';
 import { school } from '../state/school';
 import { makeLesson } from '../state/session';
 
@@ -24,6 +25,12 @@ export async function rename(id: string, title: string) {
     edits: [{ kind: 'setLesson', head: { title, objective, words } }],
     holder: `shelf-${newId()}`,
   });
+}
+
+/** Deletes a lesson, here too. */
+export async function remove(id: string) {
+  await api.delete(id);
+  await lessonsKept.drop(id).catch(() => undefined);
 }
 
 /** A copy of a lesson, beside it. */

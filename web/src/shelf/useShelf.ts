@@ -1,9 +1,34 @@
 // The part of the shelf that is looked for, as it comes from the server piece by piece.
 import { keepPreviousData, useInfiniteQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useDeferredValue, useState } from 'react';
-import { api, type ShelfQuery } from '../state/api';
+import { api, ApiError, type ShelfPart, type ShelfQuery } from '../state/api';
+import { lessonsKept } from '../state/device';
 
 const PART = 60;
+
+/** The lessons that can be opened without the network, with why there are no others; where there are none, that is all. */
+async function onDevice(query: ShelfQuery, why: ApiError): Promise<ShelfPart & { why: string }> {
+  const kept = query.deleted ? [] : await lessonsKept.all().catch(() => []);
+  if (kept.length === 0) throw why;
+  const sought = (query.q ?? '').trim().toLowerCase();
+  const lessons = kept
+    .filter(({ lesson }) => lesson.title?.toLowerCase().includes(sought))
+    .map(({ id, rev, lesson, at }) => {
+      const day = new Date(at).toISOString();
+      return {
+        id,
+        rev,
+        title: lesson.title ?? '',
+        objective: '',
+        scenes: 0,
+        topics: [],
+        folder: '',
+        openedAt: day,
+        updatedAt: day,
+      };
+    });
+  return { lessons, total: lessons.length, all: kept.length, topics: [], folders: [], why: why.message };
+}
 
 export function useShelf() {
   const [query, setQuery] = useState<ShelfQuery>({ sort: 'opened' });
@@ -11,7 +36,12 @@ export function useShelf() {
   const sought = useDeferredValue(query);
   const parts = useInfiniteQuery({
     queryKey: ['lessons', sought],
-    queryFn: ({ pageParam }) => api.shelf({ ...sought, from: pageParam, most: PART }),
+    queryFn: ({ pageParam }) =>
+      api.shelf({ ...sought, from: pageParam, most: PART }).catch((error: unknown) => {
+        if (error instanceof ApiError && error.code === 'offline' && pageParam === 0)
+          return onDevice(sought, error);
+        throw error;
+      }),
     initialPageParam: 0,
     getNextPageParam: (last, all) => {
       const come = all.reduce((n, part) => n + part.lessons.length, 0);
@@ -26,6 +56,8 @@ export function useShelf() {
     lessons: parts.data?.pages.flatMap((part) => part.lessons) ?? [],
     first: parts.data?.pages[0],
     parts,
+    /** Why only what is on the device is here. */
+    why: (parts.data?.pages[0] as { why?: string } | undefined)?.why,
     /** Reads the shelf again, after something was done with it. */
     again,
   };

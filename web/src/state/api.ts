@@ -62,7 +62,11 @@ export interface ShowingLine {
   updatedAt: string;
 }
 
-let firstBuild: string | null = null;
+/** Which build this page is of: it may have been kept on the device since an older one. */
+let ownBuild =
+  typeof document === 'undefined'
+    ? null
+    : (document.querySelector<HTMLMetaElement>('meta[name="build"]')?.content ?? null);
 let newBuild: (() => void) | undefined;
 
 /** Called once when the server turns out to have a newer front end than this tab. */
@@ -115,8 +119,8 @@ function refusalIn(status: number, answer: unknown): ApiError | undefined {
 
 function noticeBuild(build: string | null) {
   if (!build) return;
-  firstBuild ??= build;
-  if (build !== firstBuild) newBuild?.();
+  ownBuild ??= build;
+  if (build !== ownBuild) newBuild?.();
 }
 
 export interface Save {

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { openDB } from 'idb';
 import { beforeAll, expect, test, vi } from 'vitest';
-import { device, patient } from './device';
+import { device, lessonsKept, patient } from './device';
 
 // What the first version left on a device: two saves of a lesson without a format or
 // a tab, and the lesson as the tab had it, under the lesson's name alone.
@@ -49,6 +49,19 @@ test('saves come back in the order in which they were made', async () => {
     await device.add({ lesson: 'seeds', tab: 't', operation: `${n}`, base: n, edits: [], format: 2 });
   }
   expect((await device.of('seeds')).map((p) => p.operation)).toEqual(['5', '3', '4']);
+});
+
+test('the lessons that were seen last can be opened without the network', async () => {
+  for (let n = 0; n < 63; n++)
+    await lessonsKept.put({ id: `l${n}`, rev: n, lesson: { title: `${n}` }, at: n });
+  await lessonsKept.put({ id: 'l5', rev: 9, lesson: { title: 'five' }, at: 100 });
+  const all = await lessonsKept.all();
+  expect(all).toHaveLength(60);
+  expect(all.slice(0, 2).map((l) => l.id)).toEqual(['l5', 'l62']);
+  expect(await lessonsKept.get('l5')).toMatchObject({ rev: 9, lesson: { title: 'five' } });
+  expect(await lessonsKept.get('l0')).toBeUndefined();
+  await lessonsKept.drop('l5');
+  expect(await lessonsKept.get('l5')).toBeUndefined();
 });
 
 test('a storage that never answers is not waited for for ever', async () => {

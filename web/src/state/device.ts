@@ -21,9 +21,19 @@ export interface Pending {
   showingOf?: string;
 }
 
+/** A lesson as the server had it when this device last saw it. */
+export interface KeptLesson {
+  id: string;
+  rev: number;
+  lesson: { title?: string };
+  /** When it was kept, in milliseconds since 1970. */
+  at: number;
+}
+
 interface Schema extends DBSchema {
   pending: { key: number; value: Pending; indexes: { lesson: string } };
   documents: { key: string; value: unknown };
+  lessons: { key: string; value: KeptLesson; indexes: { at: number } };
 }
 
 /** The device's storage, as the outbox needs it. */
@@ -50,11 +60,19 @@ export function patient<T>(work: Promise<T>, ms = PATIENCE_MS): Promise<T> {
 let database: Promise<IDBPDatabase<Schema>> | undefined;
 
 function db() {
-  database ??= openDB<Schema>('unitbloom', 1, {
-    upgrade(d) {
-      d.createObjectStore('pending', { keyPath: 'key', autoIncrement: true }).createIndex('lesson', 'lesson');
-      d.createObjectStore('documents');
+  database ??= openDB<Schema>('unitbloom', 2, {
+    upgrade(d, from) {
+      if (from < 1) {
+        d.createObjectStore('pending', { keyPath: 'key', autoIncrement: true }).createIndex(
+          'lesson',
+          'lesson',
+        );
+        d.createObjectStore('documents');
+      }
+      if (from < 2) d.createObjectStore('lessons', { keyPath: 'id' }).createIndex('at', 'at');
     },
+    // A page of a newer application wants the storage in its form: this one lets go of it.
+    blocking: () => void database?.then((d) => d.close()).then(() => (database = undefined)),
   });
   // A storage that failed to open is tried again.
   database.catch(() => (database = undefined));
@@ -75,4 +93,23 @@ export const device: Device = {
     run(async (d) => void (await d.put('documents', document, nameOf(lesson, tab)))),
   document: (lesson, tab) => run((d) => d.get('documents', nameOf(lesson, tab))),
   dropDocument: (lesson, tab) => run((d) => d.delete('documents', nameOf(lesson, tab))),
+};
+
+/** How many lessons are kept: those that were seen last. */
+const MOST_KEPT = 60;
+
+/** Lessons that can be opened without the network. */
+export const lessonsKept = {
+  put: (kept: KeptLesson) =>
+    run(async (d) => {
+      const t = d.transaction('lessons', 'readwrite');
+      await t.store.put(kept);
+      const byAge = await t.store.index('at').getAllKeys();
+      for (const id of byAge.slice(0, Math.max(0, byAge.length - MOST_KEPT))) await t.store.delete(id);
+      await t.done;
+    }),
+  get: (id: string) => run((d) => d.get('lessons', id)),
+  /** All of them, the last first. */
+  all: () => run(async (d) => (await d.getAllFromIndex('lessons', 'at')).reverse()),
+  drop: (id: string) => run((d) => d.delete('lessons', id)),
 };

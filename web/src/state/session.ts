@@ -3,7 +3,7 @@
 // While presenting, what is done is written to a showing of the lesson beside it.
 import { call, loadCore, onCoreDeath, type Edit, type Update } from '../core/core';
 import { api, ApiError, newId, type Made } from './api';
-import { device, type Pending } from './device';
+import { device, lessonsKept, type Pending } from './device';
 import { emptyFrame, get, initial, notify, sentence, set, type Copy } from './lesson';
 import { playFrame, stopBeats } from './motion';
 import { Outbox, sendLeftovers, type Leftovers, type SaveState } from './outbox';
@@ -80,13 +80,42 @@ async function fetched(id: string, core: Promise<void>): Promise<Fetched> {
     const copy = await sendLeftovers(id, leftovers);
     return { ...(await api.get(id)), copy, local: [] };
   } catch (error) {
-    const own = (await device.of(id).catch(() => [])).filter((p) => p.tab === tabId);
+    if (!(error instanceof ApiError) || error.code === 'sign-in') throw error;
+    const own = await unsentHere(id);
     const made = own[0]?.make ?? fresh.get(id);
-    if (made === undefined || !(error instanceof ApiError) || error.code === 'sign-in') throw error;
+    // As the server had it last; where the server itself refuses, that is no longer so.
+    const kept =
+      made === undefined && !error.ours ? await lessonsKept.get(id).catch(() => undefined) : undefined;
+    if (made === undefined && !kept) throw error;
     await core;
-    const local = own.length > 0 ? own : [newPending(id, made)];
-    return { rev: 0, lesson: overlaid(made, local), copy: undefined, local };
+    const local = own.length > 0 || kept ? own : [newPending(id, made)];
+    return { rev: kept?.rev ?? 0, lesson: overlaid(kept?.lesson ?? made, local), copy: undefined, local };
   }
+}
+
+/** Saves of a lesson that are only here: this tab's, and those of tabs that are gone. */
+async function unsentHere(id: string): Promise<Pending[]> {
+  const all = await device.of(id).catch(() => []);
+  const here: Pending[] = [];
+  for (const p of all) if (!p.tab || p.tab === tabId || !(await isAlive(p.tab))) here.push(p);
+  return here;
+}
+
+/** How long after the last save the device's own copy is written, in milliseconds. */
+const KEPT_MS = 1000;
+let keeping: ReturnType<typeof setTimeout> | undefined;
+
+/** Keeps the open lesson as the server has it, to be opened without the network. */
+function keepCopy() {
+  clearTimeout(keeping);
+  keeping = setTimeout(() => {
+    const doc = lesson;
+    if (!doc?.handle || !doc.outbox?.idle || !globalThis.unitbloomCore) return;
+    const kept = call('document', { handle: doc.handle });
+    void lessonsKept
+      .put({ id: doc.id, rev: doc.outbox.revision, lesson: kept, at: Date.now() })
+      .catch(() => undefined);
+  }, KEPT_MS);
 }
 
 /** Lessons made in this page, for a device that keeps nothing. */
@@ -128,6 +157,7 @@ const saves = new Map<string, SaveState>();
 /** Tells of all documents of this page together. */
 function tell(id: string, save: SaveState) {
   saves.set(id, save);
+  if (id === lesson?.id && save.unsent === 0) keepCopy();
   const all = [...saves.values()];
   const stuck = all.find((s) => s.why !== undefined);
   set({
@@ -158,6 +188,7 @@ function mirror(rev: number, file: unknown) {
   lesson.outbox?.loaded(rev);
   lesson.handle = handle;
   lesson.log = { lesson: file, edits: [] };
+  keepCopy();
   if (showing) return; // the class sees the showing
   set({ handle, outline });
   standAt();
