@@ -3,7 +3,7 @@ import '@fontsource/andika/latin-700.css';
 import '@fontsource-variable/figtree/wght.css';
 import { StyleProvider } from '@ant-design/cssinjs';
 import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
-import { Alert, Button, ConfigProvider } from 'antd';
+import { Alert, Button } from 'antd';
 import { StrictMode, useEffect, useState } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
@@ -20,8 +20,8 @@ import { keepFocus } from './shell/focus';
 import { keepOnDevice, takeUpNew } from './shell/kept';
 import { partOf, usePart } from './shell/later';
 import { OpenLine } from './wish/OpenLine';
+import { Room } from './shell/room';
 import { SignIn } from './shell/SignIn';
-import { theme } from './theme';
 
 const client = new QueryClient({
   defaultOptions: { queries: { retry: (n, e) => e instanceof ApiError && e.status === 0 && n < 2 } },
@@ -102,11 +102,11 @@ loadCore().catch(() => undefined);
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <StyleProvider layer>
-      <ConfigProvider theme={theme} modal={{ mask: { closable: false } }}>
+      <Room>
         <QueryClientProvider client={client}>
           <App />
         </QueryClientProvider>
-      </ConfigProvider>
+      </Room>
     </StyleProvider>
   </StrictMode>,
 );

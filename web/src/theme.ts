@@ -1,5 +1,11 @@
 // Ant Design in our look: paper, ink, and the tens' teal for what acts.
-import type { ThemeConfig } from 'antd';
+import { theme as ways, type ThemeConfig } from 'antd';
+
+/** How much larger than usual the browser's text is. */
+const larger =
+  typeof document === 'undefined'
+    ? 1
+    : parseFloat(getComputedStyle(document.documentElement).fontSize) / 16 || 1;
 
 export const theme: ThemeConfig = {
   token: {
@@ -13,11 +19,28 @@ export const theme: ThemeConfig = {
     colorLink: '#0F6A73',
     borderRadius: 10,
     fontFamily: "'Figtree Variable', system-ui, sans-serif",
-    fontSize: 16,
-    controlHeight: 44,
-    controlHeightSM: 36,
-    controlHeightLG: 50,
+    fontSize: 16 * larger,
+    controlHeight: 44 * larger,
+    controlHeightSM: 36 * larger,
+    controlHeightLG: 50 * larger,
     // A dialog stands still at once: only pieces move, for their motion explains.
     motion: false,
+  },
+};
+
+/** The same in a dark room. */
+export const darkTheme: ThemeConfig = {
+  algorithm: ways.darkAlgorithm,
+  token: {
+    ...theme.token,
+    colorPrimary: '#7CCBD1',
+    colorTextLightSolid: '#10201F',
+    colorText: '#ECE6D7',
+    colorTextPlaceholder: '#9AA69F',
+    colorBgBase: '#202A26',
+    colorBgLayout: '#18201D',
+    colorBorder: '#5B6862',
+    colorError: '#F4A9A3',
+    colorLink: '#7CCBD1',
   },
 };

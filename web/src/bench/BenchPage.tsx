@@ -25,6 +25,7 @@ import { AddChoices } from './AddDialog';
 import { MoreMenu } from './MoreMenu';
 import { SetUpSide } from './SetUpSide';
 import { Title } from './Title';
+import { OnPaper, useDarkRoom } from '../shell/room';
 import { names } from '../shell/names';
 import css from './BenchPage.module.css';
 
@@ -51,6 +52,7 @@ export function BenchPage() {
   useEffect(() => {
     if (status === 'open') fetchDialogs();
   }, [status]);
+  useDarkRoom();
   useAddress(id);
   useLeave(id);
   useKeys();
@@ -94,7 +96,13 @@ export function BenchPage() {
       <main className={cx('desk')}>
         <div className={cx('work')}>
           <Prompt />
-          {empty ? <FirstBoard open={setDialog} /> : <Stage />}
+          {empty ? (
+            <FirstBoard open={setDialog} />
+          ) : (
+            <OnPaper>
+              <Stage />
+            </OnPaper>
+          )}
           <PenBar />
           <CountBar />
           <WayBar />

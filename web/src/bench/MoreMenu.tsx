@@ -6,6 +6,7 @@ import { call } from '../core/core';
 import { useNavigate } from 'react-router';
 import { usePictures } from '../export/usePictures';
 import { Dialog, Menu } from '../shell/later';
+import { setDark, useDark } from '../shell/room';
 import { saveAsFile } from '../shell/Saving';
 import { countAloud } from '../stage/CountBar';
 import { openWays } from '../stage/WayBar';
@@ -27,6 +28,7 @@ export function MoreMenu({ hasScene, onDialog }: { hasScene: boolean; onDialog: 
   const title = useLesson((s) => s.outline.title);
   const made = useLesson((s) => !!s.outline.scenes.find((x) => x.id === s.frame.scene)?.method);
   const pictures = usePictures();
+  const dark = useDark();
   const scene = useLesson((s) => s.frame.scene);
   const id = useLesson((s) => s.id);
   const go = useNavigate();
@@ -105,6 +107,7 @@ export function MoreMenu({ hasScene, onDialog }: { hasScene: boolean; onDialog: 
         ],
       },
       { key: 'words', label: 'Words of the class', onClick: () => onDialog('about') },
+      { key: 'room', label: dark ? 'Light room' : 'Dark room', onClick: () => setDark(!dark) },
       { key: 'showings', label: 'Showings of this lesson', onClick: () => onDialog('showings') },
       {
         key: 'export',

@@ -17,6 +17,7 @@ export function Face({ models, name }: { models: Model[]; name?: string }) {
   const w = places.at(-1)! + parts.at(-1)!.box.w;
   return (
     <svg
+      className="on-paper"
       viewBox={`${-RIM} ${-RIM} ${w + 2 * RIM} ${h + 2 * RIM}`}
       preserveAspectRatio="xMidYMid meet"
       {...(name ? { role: 'img', 'aria-label': name } : { 'aria-hidden': true })}

@@ -421,12 +421,14 @@ function Pages({ blocks, paper, mono, foot, empty }: PagesProps) {
       className={cx(mono ? 'pages mono' : 'pages')}
       style={{ '--room': `${room}mm`, '--fit': fit } as CSSProperties}
     >
-      <div ref={measure} className={cx('measure')} style={{ width: `${width}mm` }} aria-hidden inert>
-        {blocks.map((b) => (
-          <div key={b.key} className={cx('block')}>
-            {b.node}
-          </div>
-        ))}
+      <div className={cx('measure')} aria-hidden inert>
+        <div ref={measure} style={{ width: `${width}mm` }}>
+          {blocks.map((b) => (
+            <div key={b.key} className={cx('block')}>
+              {b.node}
+            </div>
+          ))}
+        </div>
       </div>
       {blocks.length === 0 && <p className={cx('empty')}>{empty}</p>}
       {pages.map((page, i) => (

@@ -6,6 +6,7 @@ import { useNavigate } from 'react-router';
 import { fetchOpened, Dialog, Menu } from '../shell/later';
 import { Flower } from '../shell/Mark';
 import { names } from '../shell/names';
+import { setDark, useDark, useDarkRoom } from '../shell/room';
 import { Notices } from '../shell/Notices';
 import { loadCore } from '../core/core';
 import { sentence } from '../state/lesson';
@@ -24,6 +25,8 @@ import { useShelf } from './useShelf';
 const cx = names(css);
 
 export function ShelfPage() {
+  useDarkRoom();
+  const dark = useDark();
   const shelf = useShelf();
   const navigate = useNavigate();
   const [setting, setSetting] = useState(false);
@@ -66,6 +69,7 @@ export function ShelfPage() {
               label: 'Deleted lessons',
               onClick: () => shelf.look({ deleted: true, topic: '', folder: '', q: '' }),
             },
+            { key: 'room', label: dark ? 'Light room' : 'Dark room', onClick: () => setDark(!dark) },
           ]}
         >
           <Button type="text">Files</Button>

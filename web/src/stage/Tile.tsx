@@ -152,7 +152,7 @@ export function Stage({ composed }: { composed?: Composed | undefined }) {
     <div
       ref={stage}
       className={cx(
-        `stage models-${models.length} ${stacked ? 'stacked' : ''} ${composed ? 'composed' : ''}`,
+        `stage on-paper models-${models.length} ${stacked ? 'stacked' : ''} ${composed ? 'composed' : ''}`,
       )}
       id="board"
       data-moving={moving ? '' : undefined}
