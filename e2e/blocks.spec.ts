@@ -10,6 +10,7 @@ import {
   settled,
   test,
   type,
+  verb,
   write,
 } from './teacher';
 
@@ -100,7 +101,7 @@ test('pieces are chosen by tap and by ring, taken, crossed out and put back', as
   await expect(page.locator('#board .strike')).toHaveCount(2);
 
   await page.locator('.zone.taken .columns_zone-name').click();
-  await page.getByRole('toolbar').getByRole('button', { name: 'Put back in play' }).click();
+  await (await verb(page, 'Put back in play')).click();
   await expect(says(page, 'numeral')).toHaveText('8');
 });
 
@@ -143,7 +144,7 @@ test('all of it by keys', async ({ page }) => {
   await page.keyboard.press('Escape');
   await page.keyboard.press('Control+a');
   await expect(page.getByRole('toolbar')).toContainText('13 selected');
-  await page.getByRole('toolbar').getByRole('button', { name: 'Put away' }).focus();
+  await (await verb(page, 'Put away')).focus();
   await page.keyboard.press('Enter');
   await expect(says(page, 'numeral')).toHaveText('0');
 });

@@ -6,10 +6,11 @@ import {
   expect,
   open,
   says,
-  setUp,
   settled,
+  setUp,
   test,
   type,
+  verb,
   write,
 } from './teacher';
 
@@ -152,7 +153,7 @@ test.describe('by finger and by keys', () => {
     await page.keyboard.press('ArrowRight');
     await page.keyboard.press(' ');
     await expect(page.getByRole('toolbar', { name: /selected/ })).toContainText('1 selected');
-    await page.getByRole('toolbar').getByRole('button', { name: 'Take away' }).tap();
+    await (await verb(page, 'Take away')).tap();
     await expect(says(page, 'numeral')).toHaveText('5');
   });
 });

@@ -1,4 +1,4 @@
-import { choose, drag, expect, open, says, setUp, settled, test, train, type } from './teacher';
+import { choose, drag, expect, open, says, settled, setUp, test, train, type, verb } from './teacher';
 
 test('a train is typed in parts, snapped after a cube, and joined by dragging', async ({ page }) => {
   await open(page, [train()], ['numeral', 'bond', 'sentences']);
@@ -7,7 +7,7 @@ test('a train is typed in parts, snapped after a cube, and joined by dragging', 
   await expect(says(page, 'sentences')).toHaveText('5 + 4 = 9; 4 + 5 = 9; 9 − 5 = 4; 9 − 4 = 5');
   await settled(page);
   await page.locator('[data-piece]').nth(2).click();
-  await page.getByRole('toolbar').getByRole('button', { name: 'Snap after' }).click();
+  await (await verb(page, 'Snap after')).click();
   await expect(says(page, 'bond')).toHaveText('9 = 3 + 6');
   await settled(page);
   const end = (await page.locator('[data-piece]').nth(2).boundingBox())!;
@@ -45,12 +45,12 @@ test.describe('by finger and by keys', () => {
     await page.locator('[data-piece]').nth(4).tap();
     // The chosen cube now lies last, on the layer that is dragged.
     await page.locator('[data-piece]').nth(4).tap();
-    await page.getByRole('toolbar').getByRole('button', { name: 'Colour 3' }).tap();
+    await (await verb(page, 'Colour 3')).tap();
     await expect(says(page, 'bond')).toHaveText('6 = 4 + 2');
     await page.locator('svg.pieces').first().focus();
     await page.keyboard.press('ArrowRight');
     await page.keyboard.press(' ');
-    await page.getByRole('toolbar').getByRole('button', { name: 'Take away' }).focus();
+    await (await verb(page, 'Take away')).focus();
     await page.keyboard.press('Enter');
     await expect(says(page, 'numeral')).toHaveText('5');
     await page.keyboard.press('Control+z');

@@ -1,4 +1,4 @@
-import { choose, discs, drag, expect, open, says, setUp, settled, test, type, write } from './teacher';
+import { choose, discs, drag, expect, open, says, settled, setUp, test, type, verb, write } from './teacher';
 
 const decimals = { bottom: 'hundredths', cards: true };
 
@@ -26,7 +26,7 @@ test('discs are bundled and unbundled between columns, a hundred to ones in two 
   await expect(says(page, 'unitForm')).toHaveText('1 hundred 3 tens 3 ones');
   await settled(page);
   await page.locator('[data-piece]').first().click();
-  await page.getByRole('toolbar').getByRole('button', { name: 'Unbundle into ones' }).click();
+  await (await verb(page, 'Unbundle into ones')).click();
   await expect(says(page, 'unitForm')).toHaveText('3 tens 103 ones');
   await page.getByRole('button', { name: 'Undo' }).click();
   await settled(page);
@@ -88,7 +88,7 @@ test.describe('by finger and by keys', () => {
     await settled(page);
     await page.locator('svg.pieces').first().focus();
     await page.keyboard.press(' ');
-    await page.getByRole('toolbar').getByRole('button', { name: '× 10' }).focus();
+    await (await verb(page, '× 10')).focus();
     await page.keyboard.press('Enter');
     await expect(says(page, 'numeral')).toHaveText('23');
   });

@@ -14,6 +14,7 @@ import {
   settled,
   test,
   type,
+  verb,
   write,
 } from './teacher';
 
@@ -90,7 +91,7 @@ test.describe('a touch board', () => {
     await settled(page);
     await pieces(page, 'ones').nth(3).tap();
     await expect(page.getByRole('toolbar')).toContainText('1 selected');
-    await page.getByRole('toolbar').getByRole('button', { name: 'Take away' }).tap();
+    await (await verb(page, 'Take away')).tap();
     await expect(says(page, 'numeral').first()).toHaveText('11');
     await page.locator('.rack_rack [data-piece]').nth(6).tap();
     await expect(says(page, 'numeral').nth(1)).toHaveText('7');

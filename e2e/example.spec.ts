@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import {
   blocks,
+  choose,
   expect,
   newExample,
   open,
@@ -9,8 +10,8 @@ import {
   saved,
   settled,
   test,
+  verb,
   write,
-  choose,
 } from './teacher';
 import { exampleOf } from './stage-look.mjs';
 
@@ -55,8 +56,11 @@ test('wrong problems are answered under the field, a right one shows how it will
   await dialog.getByRole('button', { name: 'Take Column addition' }).click();
   await expect(dialog.getByText('Column addition: type')).toBeVisible();
   await write(dialog.getByRole('textbox'), '58 + 67');
-  await expect(dialog.getByRole('listitem')).toHaveCount(12);
-  await expect(dialog.getByRole('listitem').nth(5)).toContainText('Now there are 15 ones.');
+  const steps = dialog.getByRole('list', { name: 'How it will go' }).getByRole('listitem');
+  await expect(steps).toHaveCount(12);
+  await expect(steps.nth(5)).toContainText('Now there are 15 ones.');
+  // The class's boards are seen before it is added.
+  await expect(dialog.getByRole('list', { name: 'What the class sees' }).locator('svg')).toHaveCount(4);
 });
 
 test('an example is presented with keys alone, forward, back and to its end', async ({ page }) => {
@@ -160,7 +164,7 @@ test('touching the board while presenting makes a scratch copy, offered before i
   await present(page);
   const start = await pieces(page, 'tens').count();
   await page.locator('.columns_zone-name').first().click();
-  await page.getByRole('toolbar').getByRole('button', { name: 'Take away' }).click();
+  await (await verb(page, 'Take away')).click();
   await expect(page.getByText('Scratch copy')).toBeVisible();
   await page.keyboard.press('ArrowRight');
   await expect(page.getByText('Keep what you did as a step?')).toBeVisible();
@@ -170,7 +174,7 @@ test('touching the board while presenting makes a scratch copy, offered before i
   await expect(pieces(page, 'tens')).toHaveCount(start);
 
   await page.locator('.columns_zone-name').first().click();
-  await page.getByRole('toolbar').getByRole('button', { name: 'Take away' }).click();
+  await (await verb(page, 'Take away')).click();
   await page.getByRole('button', { name: 'Keep in the lesson' }).click();
   await page.keyboard.press('Escape');
   await expect(page.getByRole('button', { name: /^Step 5:.*made for 63/ })).toBeVisible();

@@ -13,6 +13,7 @@ import {
   says,
   settled,
   test,
+  verb,
   write,
 } from './teacher';
 
@@ -187,7 +188,7 @@ test('a lesson opens with its objective and its words, each met, told and said t
   await expect(cue).toHaveText('tray');
   // The model of a card is live.
   await page.getByRole('button', { name: 'hundreds' }).click();
-  await page.getByRole('toolbar').getByRole('button', { name: 'Unbundle into tens' }).click();
+  await (await verb(page, 'Unbundle into tens')).click();
   await expect(pieces(page, 'tens')).toHaveCount(10);
 });
 

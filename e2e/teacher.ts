@@ -75,6 +75,16 @@ export async function press(page: Page, word: string) {
   await there.click();
 }
 
+/** A verb of the strip of what is chosen, which may stand in its list. */
+export async function verb(page: Page, word: string): Promise<Locator> {
+  const strip = page.getByRole('toolbar', { name: /selected/ });
+  const there = strip.getByRole('button', { name: word, exact: true });
+  await strip.waitFor();
+  if (await there.isVisible()) return there;
+  await strip.getByRole('button', { name: 'Other verbs' }).click();
+  return page.getByRole('menuitem', { name: word, exact: true });
+}
+
 const nested = ['Clear', 'Export', 'Print', 'Add beside'];
 const listed = ['More', 'Change order', 'Train 1', 'Files'];
 

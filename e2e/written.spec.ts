@@ -1,4 +1,4 @@
-import { blocks, expect, newExample, open, settled, test, write } from './teacher';
+import { blocks, expect, newExample, open, settled, test, verb, write } from './teacher';
 import type { Page } from '@playwright/test';
 
 // The written work beside the models, and what is found in what lies there.
@@ -160,7 +160,7 @@ test('a step of an example takes the moves that the teacher makes on the board',
   await step(page, 2).click();
   await settled(page);
   await page.locator('.columns_zone-name').first().click();
-  await page.getByRole('toolbar').getByRole('button', { name: 'Ring' }).click();
+  await (await verb(page, 'Ring')).click();
   await expect(page.locator('#board .ring')).toHaveCount(1);
   await page.getByRole('button', { name: 'Add to step 2' }).click();
   await page.keyboard.press('Escape');

@@ -6,6 +6,7 @@ import (
 	"unitbloom/core/board"
 	"unitbloom/core/form"
 	"unitbloom/core/lesson"
+	"unitbloom/core/method"
 )
 
 // Face is the picture by which a lesson is known on the shelf: the fullest board of its first
@@ -62,4 +63,85 @@ func faceOf(s *session, a SceneOnlyArgs) (BoardView, error) {
 		return face, nil
 	}
 	return BoardView{Models: []ModelView{}}, nil
+}
+
+// Pictures are boards as pictures.
+type Pictures struct {
+	Boards []BoardView `json:"boards"`
+}
+
+// mostPictures are enough to see how an example goes.
+const mostPictures = 4
+
+// pictures are boards of an example before it is added: where it begins, where it ends, and
+// between; of several ways the first of each.
+func pictures(s *session, a ExampleArgs) (Pictures, error) {
+	e, err := a.make(s.doc.Words)
+	if err != nil {
+		return Pictures{}, err
+	}
+	out := Pictures{[]BoardView{}}
+	if len(e.More) > 0 {
+		for _, one := range append([]method.Example{e}, e.More...) {
+			if len(out.Boards) < mostPictures {
+				out.Boards = append(out.Boards, s.faceAlone(one))
+			}
+		}
+		return out, nil
+	}
+	sc := e.SceneAs("example")
+	there := &session{door: s.door, doc: lesson.Lesson{Words: s.doc.Words, Scenes: []lesson.Scene{sc}}, scene: sc.ID}
+	for _, there.step = range moving(sc) {
+		b := there.board()
+		out.Boards = append(out.Boards, there.view(b, there.shownLayouts(b), sc))
+	}
+	return out, nil
+}
+
+// faceAlone is the picture of an example that is in no lesson.
+func (s *session) faceAlone(e method.Example) BoardView {
+	return Face(lesson.Lesson{Words: s.doc.Words, Scenes: []lesson.Scene{e.SceneAs("example")}})
+}
+
+// moving are steps of a scene after which pieces lie otherwise, at most so many, from the
+// first to the last.
+func moving(sc lesson.Scene) []int {
+	var all []int
+	for i, step := range sc.Steps {
+		if len(step.Moves) > 0 {
+			all = append(all, i+1)
+		}
+	}
+	if len(all) <= mostPictures {
+		return all
+	}
+	few := make([]int, mostPictures)
+	for i := range few {
+		few[i] = all[i*(len(all)-1)/(mostPictures-1)]
+	}
+	return few
+}
+
+// SampleView is what a method's sample looks like.
+type SampleView struct {
+	Method string    `json:"method"`
+	Face   BoardView `json:"face"`
+}
+
+// Samples are the pictures of all methods.
+type Samples struct {
+	Samples []SampleView `json:"samples"`
+}
+
+// samples are the fullest boards of the methods' samples, by which a method is known.
+func samples(s *session, _ None) (Samples, error) {
+	out := Samples{[]SampleView{}}
+	for _, spec := range method.Specs() {
+		e, err := method.Make(method.Request{Method: spec.ID, Args: spec.Sample})
+		if err != nil {
+			return out, err
+		}
+		out.Samples = append(out.Samples, SampleView{spec.ID, s.faceAlone(e)})
+	}
+	return out, nil
 }

@@ -70,6 +70,18 @@ func (s *session) edit(e lesson.Edit) (Update, error) {
 	return s.become(doc, s.capture), nil
 }
 
+// edits makes several edits as one act: all of them, or none.
+func (s *session) edits(list []lesson.Edit) (Update, error) {
+	doc := s.doc
+	for _, e := range list {
+		var err error
+		if doc, err = lesson.Apply(doc, e); err != nil {
+			return Update{}, err
+		}
+	}
+	return s.become(doc, s.capture), nil
+}
+
 // become commits a document and tells how it differs from the one before.
 func (s *session) become(doc lesson.Lesson, c *capture) Update {
 	was := s.doc

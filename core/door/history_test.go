@@ -261,3 +261,30 @@ func TestEveryOperationIsStrict(t *testing.T) {
 		assert.Truef(t, strings.Contains(out, `there is no field \"plaice\"`), "%s: %s", o.Name, out)
 	}
 }
+
+// Several edits are one act: made together, taken back together, and none where one is refused.
+func TestSeveralEditsAreOneAct(t *testing.T) {
+	d := openBoard(t, "blocks 1t")
+	for _, id := range []string{"b", "c", "d"} {
+		d.call("addBoard", map[string]any{"id": id, "title": id, "kinds": []string{"rack"}}, nil)
+	}
+	ids := func() (list []string) {
+		for _, sc := range d.document().Scenes {
+			list = append(list, sc.ID)
+		}
+		return list
+	}
+	remove := func(scenes ...string) map[string]any {
+		var edits []map[string]any
+		for _, id := range scenes {
+			edits = append(edits, map[string]any{"kind": "removeScene", "scene": id})
+		}
+		return map[string]any{"edits": edits}
+	}
+	d.call("edits", remove("b", "d"), nil)
+	assert.Equal(t, []string{"a", "c"}, ids())
+	d.call("undo", map[string]any{}, nil)
+	assert.Equal(t, []string{"a", "b", "c", "d"}, ids())
+	assert.NotEmpty(t, d.try("edits", remove("b", "nowhere"), nil))
+	assert.Equal(t, []string{"a", "b", "c", "d"}, ids())
+}

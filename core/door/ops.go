@@ -37,6 +37,8 @@ func init() {
 		on("redo", "Makes again what was taken back.", func(s *session, _ None) (Update, error) { return s.redo() }),
 
 		on("edit", "Changes the document.", func(s *session, a EditArgs) (Update, error) { return s.edit(a.Edit) }),
+		on("edits", "Changes the document by several edits, as one act.",
+			func(s *session, a EditsArgs) (Update, error) { return s.edits(a.Edits) }),
 		on("setScene", "Changes what a scene is called and shows.", setScene),
 		on("editStep", "Changes the words of a step, or takes it out.", editStep),
 		on("reshape", "Splits a step, joins it to the next, or moves it.", reshape),
@@ -46,6 +48,8 @@ func init() {
 		on("addPages", "Adds pages that are no boards: the objective, word cards, paper.", addPages),
 		on("methods", "The methods of worked examples.", listMethods),
 		on("preview", "A worked example in words, before it is added.", preview),
+		on("pictures", "Boards of a worked example, before it is added.", pictures),
+		on("samples", "The fullest board of each method's sample, as its picture.", samples),
 		on("addExample", "Adds a worked example.", addExample),
 		on("anotherLike", "Adds a worked example of a parallel problem.", anotherLike),
 		on("otherNumbers", "Makes a worked example anew with other numbers.", otherNumbers),

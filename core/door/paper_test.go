@@ -116,3 +116,32 @@ func TestASheetIsMadeOfScenesAndLines(t *testing.T) {
 	assert.Contains(t, d.try("sheet", map[string]any{"scenes": []string{}, "kinds": []string{"dance"}}, nil), "no task called dance")
 	assert.Contains(t, d.try("sheet", map[string]any{"scenes": []string{}, "kinds": []string{}, "more": 99}, nil), "0 to 9 more")
 }
+
+// A method is known by a board of its own, and an example by how its boards go, before it is
+// added; nothing is added by looking.
+func TestExamplesAreSeenBeforeTheyAreAdded(t *testing.T) {
+	d := openBoard(t, "blocks 0")
+	var all struct {
+		Samples []struct {
+			Method string
+			Face   picture
+		}
+	}
+	d.call("samples", map[string]any{}, &all)
+	require.Len(t, all.Samples, len(method.Specs()))
+	for _, one := range all.Samples {
+		require.NotEmpty(t, one.Face.Models, one.Method)
+		assert.NotEmpty(t, one.Face.Models[0].Pieces, one.Method)
+	}
+	var seen struct{ Boards []picture }
+	d.call("pictures", map[string]any{"typed": "146 + 87"}, &seen)
+	require.Len(t, seen.Boards, 4)
+	counts := make([]int, 0, 4)
+	for _, b := range seen.Boards {
+		counts = append(counts, len(b.Models[0].Pieces))
+	}
+	assert.Equal(t, 11, counts[0], "it begins with 146")
+	assert.Greater(t, counts[1], counts[0])
+	assert.Len(t, d.document().Scenes, 1)
+	assert.NotEmpty(t, d.try("pictures", map[string]any{"typed": "hello"}, nil))
+}

@@ -509,6 +509,11 @@ type EditArgs struct {
 	Edit lesson.Edit `json:"edit"`
 }
 
+// EditsArgs hold several edits.
+type EditsArgs struct {
+	Edits []lesson.Edit `json:"edits"`
+}
+
 // changeScene changes one scene, as one undo.
 func (s *session) changeScene(id string, change func(*lesson.Scene) error) (Update, error) {
 	if s.doc.Newer != nil {

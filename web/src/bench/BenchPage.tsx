@@ -10,10 +10,12 @@ import { PenBar } from '../ink/PenBar';
 import { Record } from '../record/Record';
 import { Flower } from '../shell/Mark';
 import { Notices } from '../shell/Notices';
+import { SkipLink } from '../shell/SkipLink';
 import { SaveBanner, SaveWord } from '../shell/Saving';
 import { CaptureBar } from './CaptureBar';
 import { CountBar } from '../stage/CountBar';
 import { WayBar } from '../stage/WayBar';
+import { choosing } from './chosen';
 import type { DialogName } from './Dialogs';
 import { fetchDialogs, OpenDialog } from './OpenDialog';
 import { Prompt } from './Prompt';
@@ -111,7 +113,7 @@ export function BenchPage() {
         <SetUpSide />
         {rest ? <Record /> : <aside className={cx('record')} />}
       </main>
-      {rest ? <Stem onAdd={() => setDialog('add')} /> : <nav className={cx('stem')} />}
+      {rest ? <Stem open={setDialog} /> : <nav className={cx('stem')} />}
       <Notices />
       <OpenDialog name={dialog} close={() => setDialog(undefined)} open={setDialog} />
     </div>
@@ -122,6 +124,7 @@ export function BenchPage() {
 function useLeave(id: string) {
   useEffect(
     () => () => {
+      choosing(undefined);
       if (!location.pathname.startsWith(`/lesson/${id}`)) closeLesson();
     },
     [id],
@@ -160,6 +163,7 @@ function Header({ id, come, onDialog }: { id: string; come: Come; onDialog: (d: 
   const present = () => void navigate(`/lesson/${id}/present`);
   return (
     <header className={cx('bar')}>
+      <SkipLink />
       <Link to="/" className={cx('home-link')} aria-label="All lessons">
         <Flower size={30} />
       </Link>

@@ -6,6 +6,7 @@ import { ActsDialog } from './ActsDialog';
 import { BuildsDialog } from './BuildsDialog';
 import { ChanceDialog } from './ChanceDialog';
 import { ExampleDialog } from './ExampleDialog';
+import { MoveDialog } from './MoveDialog';
 import { OpeningDialog } from './OpeningDialog';
 import { ShowingsDialog } from './ShowingsDialog';
 import { StepDialog } from './StepDialog';
@@ -20,6 +21,7 @@ const dialogs = {
   step: StepDialog,
   opening: OpeningDialog,
   showings: ShowingsDialog,
+  move: MoveDialog,
 };
 
 export type DialogName = keyof typeof dialogs;

@@ -15,6 +15,7 @@ const cx = names(css);
 export function ExampleDialog({ close }: { close: () => void }) {
   const {
     methods,
+    samples,
     method,
     choose,
     typed,
@@ -47,6 +48,7 @@ export function ExampleDialog({ close }: { close: () => void }) {
     >
       <MethodPicker
         methods={methods}
+        samples={samples}
         method={method}
         choose={choose}
         // The problem is typed next.
@@ -86,7 +88,7 @@ export function ExampleDialog({ close }: { close: () => void }) {
             </Button>
           </p>
         )}
-        {preview.plain && <ExamplePreview plain={preview.plain} />}
+        {preview.plain && <ExamplePreview plain={preview.plain} boards={preview.boards ?? []} />}
       </div>
       <ExampleOptions method={method} picked={picked} pick={setPicked} model={model} setModel={setModel} />
     </Dialog>

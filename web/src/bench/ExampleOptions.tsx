@@ -57,6 +57,7 @@ export function ExampleOptions({ method, picked, pick, model, setModel }: Props)
           ) : (
             <fieldset className={cx('choices')} key={o.name}>
               <legend>{titled(o.name)}</legend>
+              <p className={cx('doc')}>{o.doc}</p>
               <Radio.Group
                 value={picked[o.name] ?? o.choices[0]}
                 onChange={(e) => pick({ ...picked, [o.name]: e.target.value as string })}

@@ -1,8 +1,8 @@
 // What to teach: the operation, and then a method of it.
 import { Segmented } from 'antd';
-import type { MethodInfo } from '../core/core';
+import { Face } from '../board/Face';
+import type { BoardView, MethodInfo } from '../core/core';
 import { names } from '../shell/names';
-import { MethodIcon } from './MethodIcon';
 import css from './MethodPicker.module.css';
 
 const cx = names(css);
@@ -17,13 +17,15 @@ const operations = [
 
 interface Props {
   methods: MethodInfo[];
+  /** What the class sees of each method's sample. */
+  samples: Record<string, BoardView>;
   method: MethodInfo;
   choose: (id: string) => void;
   /** A method was pressed, not reached by keys. */
   pressed: () => void;
 }
 
-export function MethodPicker({ methods, method, choose, pressed }: Props) {
+export function MethodPicker({ methods, samples, method, choose, pressed }: Props) {
   return (
     <>
       <Segmented
@@ -48,7 +50,9 @@ export function MethodPicker({ methods, method, choose, pressed }: Props) {
                 if (e.detail > 0) pressed();
               }}
             >
-              <MethodIcon model={m.models[0]!} method={m.id} />
+              <span className={cx('picture')}>
+                <Face models={samples[m.id]?.models ?? []} />
+              </span>
               {m.title}
             </button>
           ))}

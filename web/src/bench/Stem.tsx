@@ -1,19 +1,22 @@
 // The stem along the bottom: a bud for each scene, a leaf for each step, to go
 // along and rearrange.
 import { Button, Input } from 'antd';
-import { useMemo, useState, type PointerEvent } from 'react';
+import { useMemo, useRef, useState, type PointerEvent } from 'react';
 import { Face } from '../board/Face';
 import { call, type SceneLine } from '../core/core';
 import { Dialog, Menu } from '../shell/later';
-import { newId } from '../state/api';
 import { edit, show } from '../state/acts';
 import { useLesson } from '../state/lesson';
 import { names } from '../shell/names';
+import { choosing, deleteScenes, duplicateScenes, toggleChosen, useChosen } from './chosen';
+import type { DialogName } from './Dialogs';
 import css from './Stem.module.css';
 
 const cx = names(css);
 
-export function Stem({ onAdd }: { onAdd: () => void }) {
+export function Stem({ open }: { open: (d: DialogName) => void }) {
+  const chosen = useChosen((s) => s.ids);
+  const carry = useCarry();
   const scenes = useLesson((s) => s.outline.scenes);
   const here = useLesson((s) => s.frame.scene);
   const step = useLesson((s) => s.frame.step);
@@ -23,11 +26,21 @@ export function Stem({ onAdd }: { onAdd: () => void }) {
         {scenes.map((scene, i) => (
           <li
             key={scene.id}
-            className={cx(scene.id === here ? 'scene here' : 'scene')}
+            data-scene={scene.id}
+            className={cx(
+              `scene ${scene.id === here ? 'here' : ''} ${chosen?.includes(scene.id) ? 'chosen' : ''} ${carry.over === scene.id ? 'over' : ''}`,
+            )}
             onDragOver={(e) => e.dataTransfer.types.includes(SCENE) && e.preventDefault()}
             onDrop={(e) => place(e.dataTransfer.getData(SCENE), i)}
           >
-            <Bud scene={scene} number={i + 1} here={scene.id === here} count={scenes.length} />
+            <Bud
+              scene={scene}
+              number={i + 1}
+              here={scene.id === here}
+              count={scenes.length}
+              open={open}
+              carry={carry.of(scene.id)}
+            />
             {scene.steps.length > 0 && (
               <ol
                 className={cx('leaves')}
@@ -54,15 +67,93 @@ export function Stem({ onAdd }: { onAdd: () => void }) {
           </li>
         ))}
       </ol>
-      <div className={cx('stem-add')}>
-        <Button onClick={onAdd}>Add next</Button>
-      </div>
+      {chosen ? (
+        <ChosenBar ids={chosen} open={open} />
+      ) : (
+        <div className={cx('stem-add')}>
+          <Button onClick={() => open('add')}>Add next</Button>
+        </div>
+      )}
     </nav>
+  );
+}
+
+/** What is done with the scenes that are chosen. */
+function ChosenBar({ ids, open }: { ids: string[]; open: (d: DialogName) => void }) {
+  const none = ids.length === 0;
+  const done = (worked: boolean) => worked && choosing(undefined);
+  return (
+    <div className={cx('stem-add')} role="toolbar" aria-label="Chosen scenes">
+      <span className={cx('count')} role="status">
+        {none ? 'Choose scenes' : `${ids.length} chosen`}
+      </span>
+      <Button disabled={none} onClick={() => done(duplicateScenes(ids))}>
+        Duplicate
+      </Button>
+      <Button disabled={none} onClick={() => open('move')}>
+        Move to another lesson
+      </Button>
+      <Button danger disabled={none} onClick={() => done(deleteScenes(ids))}>
+        Delete
+      </Button>
+      <Button type="text" onClick={() => choosing(undefined)}>
+        Done
+      </Button>
+    </div>
   );
 }
 
 /** What is dragged along the stem. */
 const SCENE = 'application/x-unitbloom-scene';
+
+/** How long a finger rests on a scene before it is carried, in milliseconds. */
+const REST_MS = 350;
+
+/** Scenes are carried along the stem by a finger that rests on one first: a quick one scrolls. */
+function useCarry() {
+  const [over, setOver] = useState<string>();
+  const carried = useRef<string>(undefined);
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const under = (e: TouchEvent) => {
+    const [at] = e.touches;
+    const there = at && document.elementFromPoint(at.clientX, at.clientY);
+    return there?.closest<HTMLElement>('[data-scene]')?.dataset.scene;
+  };
+  const end = () => {
+    clearTimeout(timer.current);
+    carried.current = undefined;
+    setOver(undefined);
+  };
+  const of = (id: string) => ({
+    // A listener that may hold the page still, as React's own may not.
+    ref: (bud: HTMLElement | null) => {
+      if (!bud) return;
+      const move = (e: TouchEvent) => {
+        if (!carried.current) return clearTimeout(timer.current);
+        e.preventDefault();
+        setOver(under(e));
+      };
+      bud.addEventListener('touchmove', move, { passive: false });
+      return () => bud.removeEventListener('touchmove', move);
+    },
+    onTouchStart: () => {
+      timer.current = setTimeout(() => {
+        carried.current = id;
+        setOver(id);
+      }, REST_MS);
+    },
+    onTouchEnd: (e: React.TouchEvent) => {
+      const order = useLesson.getState().outline.scenes.map((s) => s.id);
+      if (carried.current && over && over !== id) {
+        e.preventDefault();
+        place(id, order.indexOf(over));
+      }
+      end();
+    },
+    onTouchCancel: end,
+  });
+  return { over, of };
+}
 
 /** Puts a scene at another place in the order. */
 function place(id: string, at: number) {
@@ -88,41 +179,41 @@ function leafClass(here: boolean, n: number, step: number, misfit?: string) {
   return `leaf ${n % 2 ? 'up' : 'down'} ${state} ${misfit ? 'misfit' : ''}`;
 }
 
-function Bud({
-  scene,
-  number,
-  here,
-  count,
-}: {
+interface BudProps {
   scene: SceneLine;
   number: number;
   here: boolean;
   count: number;
-}) {
+  open: (d: DialogName) => void;
+  carry: ReturnType<ReturnType<typeof useCarry>['of']>;
+}
+
+function Bud({ scene, number, here, count, open, carry }: BudProps) {
   const [naming, setNaming] = useState<string>();
+  const chosen = useChosen((s) => s.ids);
   const move = (by: number) => place(scene.id, number - 1 + by);
-  const duplicate = () => {
-    const id = newId();
-    const copied = edit((handle) => {
-      const put = call('document', { handle }).scenes.find((s) => s.id === scene.id)!;
-      return call('edit', { handle, edit: { kind: 'putScene', put: { ...put, id }, at: number } });
-    });
-    if (copied) show(id, 0);
-  };
-  const remove = () =>
-    edit((handle) => call('edit', { handle, edit: { kind: 'removeScene', scene: scene.id } }));
   const items = [
     { key: 'name', label: 'Rename', onClick: () => setNaming(scene.title) },
-    { key: 'copy', label: 'Duplicate', onClick: duplicate },
+    { key: 'copy', label: 'Duplicate', onClick: () => duplicateScenes([scene.id]) },
     { key: 'left', label: 'Move left', disabled: number === 1, onClick: () => move(-1) },
     { key: 'right', label: 'Move right', disabled: number === count, onClick: () => move(1) },
-    { key: 'delete', label: 'Delete scene', danger: true, onClick: remove },
+    {
+      key: 'other',
+      label: 'Move to another lesson',
+      onClick: () => {
+        choosing([scene.id]);
+        open('move');
+      },
+    },
+    { key: 'several', label: 'Choose several', onClick: () => choosing([scene.id]) },
+    { key: 'delete', label: 'Delete scene', danger: true, onClick: () => deleteScenes([scene.id]) },
   ];
   return (
     <>
       <span
         className={cx('bud-group')}
         draggable
+        {...carry}
         onDragStart={(e) => e.dataTransfer.setData(SCENE, scene.id)}
       >
         <button
@@ -131,7 +222,8 @@ function Bud({
           data-focus={here ? '' : undefined}
           aria-current={here ? 'true' : undefined}
           aria-keyshortcuts="Alt+ArrowLeft Alt+ArrowRight"
-          onClick={() => show(scene.id, 0)}
+          aria-pressed={chosen ? chosen.includes(scene.id) : undefined}
+          onClick={(e) => (chosen || e.ctrlKey || e.metaKey ? toggleChosen(scene.id) : show(scene.id, 0))}
           onKeyDown={(e) => {
             if (!e.altKey || (e.key !== 'ArrowLeft' && e.key !== 'ArrowRight')) return;
             e.preventDefault();

@@ -1,13 +1,15 @@
 // A worked example while it is chosen: the method, the problem as it is typed, what the
 // teacher picked, and how it will go.
 import { useMemo, useState } from 'react';
-import { call, type MethodInfo, type Plain } from '../core/core';
+import { call, type BoardView, type MethodInfo, type Plain } from '../core/core';
 import { edit, show } from '../state/acts';
 import { newId } from '../state/api';
 import { sentence, useLesson } from '../state/lesson';
 
 export interface Preview {
   plain?: Plain;
+  /** Boards of it, from where it begins to where it ends. */
+  boards?: BoardView[];
   /** Why there is none. */
   why?: string;
 }
@@ -15,6 +17,10 @@ export interface Preview {
 export function useExample() {
   const handle = useLesson((s) => s.handle);
   const methods = useMemo(() => call('methods', { handle }), [handle]);
+  const samples = useMemo(
+    () => Object.fromEntries(call('samples', { handle }).samples.map((s) => [s.method, s.face])),
+    [handle],
+  );
   /** The method that the teacher chose; until she does, what she types chooses it. */
   const [byHand, setByHand] = useState('');
   const [typed, setTyped] = useState('');
@@ -35,7 +41,10 @@ export function useExample() {
   const preview = useMemo<Preview>(() => {
     if (typed.trim() === '') return {};
     try {
-      return { plain: call('preview', { handle, ...request }) };
+      return {
+        plain: call('preview', { handle, ...request }),
+        boards: call('pictures', { handle, ...request }).boards,
+      };
     } catch (error) {
       return { why: sentence(error) };
     }
@@ -56,6 +65,7 @@ export function useExample() {
   };
   return {
     methods,
+    samples,
     method,
     choose,
     typed,

@@ -1,11 +1,11 @@
 // The short strip of words that a selection carries. It offers what is
 // possible; what is not can be asked, and says why.
 import { Button } from 'antd';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { call, Mark, type Piece, type Selection, type Verb } from '../core/core';
 import { WordMenu } from './controls';
 import { act } from '../state/acts';
-import { notify, select, useLesson, type DrawnModel } from '../state/lesson';
+import { select, useLesson, type DrawnModel } from '../state/lesson';
 import { names } from '../shell/names';
 import css from './SelectionStrip.module.css';
 
@@ -13,10 +13,24 @@ const cx = names(css);
 
 const nothing: Selection = { text: '', verbs: [], form: '' };
 
-export function SelectionStrip({ model, index }: { model: DrawnModel; index: number }) {
+interface Props {
+  model: DrawnModel;
+  index: number;
+  /** How much room there is, in pixels: what does not fit stands in a list. */
+  room: number;
+  /** Whether it stands in the place of the model's line, or over the foot of its room. */
+  inLine: boolean;
+}
+
+/** What its count, its list and Done take, and a verb about. */
+const REST = 270;
+const VERB = 124;
+
+export function SelectionStrip({ model, index, room, inLine }: Props) {
   const selected = useLesson((s) => s.selected);
   const on = useLesson((s) => s.selectedModel);
   const handle = useLesson((s) => s.handle);
+  const [why, setWhy] = useState('');
   const { text, verbs } = useMemo<Selection>(
     () =>
       on === index && selected.size > 0
@@ -26,33 +40,44 @@ export function SelectionStrip({ model, index }: { model: DrawnModel; index: num
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [selected, on, index, handle, model],
   );
+  // Why something cannot be done is of the pieces that it was asked for.
+  const [asked, setAsked] = useState(selected);
+  if (asked !== selected) {
+    setAsked(selected);
+    setWhy('');
+  }
   if (verbs.length === 0) return null;
+  const run = (v: Verb) => () => {
+    if (!v.ok) setWhy(v.why ?? '');
+    else if (act(v.move)) done(v, index);
+  };
+  // What can be done comes first; that ten of a kind could be bundled is always told.
+  const likely = [...verbs.filter((v) => v.ok), ...verbs.filter((v) => !v.ok && v.move.kind === 'bundle')];
+  const first = likely.slice(0, Math.max(1, Math.floor((room - REST) / VERB)));
+  const rest = verbs.filter((v) => !first.includes(v));
   return (
-    <div className={cx('strip')} role="toolbar" aria-label={text}>
-      <span className={cx('strip-count')}>{text}</span>
-      {verbs
-        .filter((v) => v.ok || v.move.kind === 'bundle')
-        .map((v) => (
-          <Button
-            key={v.label}
-            aria-disabled={!v.ok}
-            className={cx(v.ok ? '' : 'not-now')}
-            onClick={() => (v.ok ? act(v.move) && done(v, index) : notify('refusal', v.why ?? ''))}
-          >
+    <div className={cx(inLine ? 'strip in-line' : 'strip')} role="toolbar" aria-label={text}>
+      <span className={cx('strip-count')} role="status">
+        {why || text}
+      </span>
+      {!why &&
+        first.map((v) => (
+          <Button key={v.label} aria-disabled={!v.ok} className={cx(v.ok ? '' : 'not-now')} onClick={run(v)}>
             {v.label}
           </Button>
         ))}
-      <Button onClick={() => select(index, alike(model, selected))}>All like these</Button>
-      {verbs.some((v) => !v.ok && v.move.kind !== 'bundle') && (
-        <WordMenu
-          label="Why not"
-          words={verbs
-            .filter((v) => !v.ok && v.move.kind !== 'bundle')
-            .map((v) => ({ label: v.label, run: () => notify('refusal', v.why ?? '') }))}
-        />
-      )}
-      <Button type="text" onClick={() => select(index, [])}>
-        Done
+      <WordMenu
+        label="Other verbs"
+        words={[
+          ...rest.filter((v) => v.ok).map((v) => ({ label: v.label, run: run(v) })),
+          { label: 'All like these', run: () => select(index, alike(model, selected)) },
+          ...rest
+            .filter((v) => !v.ok)
+            .map((v) => ({ label: `Why not: ${v.label.toLowerCase()}?`, run: run(v) })),
+        ]}
+      />
+      <Button type="text" onClick={() => (why ? setWhy('') : select(index, []))}>
+        {why ? 'Back' : 'Done'}
       </Button>
     </div>
   );

@@ -23,6 +23,8 @@ interface Drag {
   at: Point;
   piece: number;
   moved: boolean;
+  /** Whether the piece was chosen by this drag alone: then it is no longer, once it lies. */
+  own: boolean;
   lift: number;
 }
 
@@ -55,6 +57,7 @@ export function useHand({ model, index, scale, layer, drop, tap }: HandOptions) 
       at,
       piece,
       moved: false,
+      own: false,
       lift: piece && e.pointerType === 'touch' ? LIFT : 0,
     };
     e.currentTarget.setPointerCapture(e.pointerId);
@@ -65,7 +68,10 @@ export function useHand({ model, index, scale, layer, drop, tap }: HandOptions) 
     d.at = point(e);
     const far = Math.hypot(d.at.x - d.from.x, d.at.y - d.from.y) * scale > 6;
     if (!d.moved && !far) return;
-    if (!d.moved && d.piece && !chosen(index).has(d.piece)) select(index, [d.piece]);
+    if (!d.moved && d.piece && !chosen(index).has(d.piece)) {
+      d.own = true;
+      select(index, [d.piece]);
+    }
     d.moved = true;
     if (d.piece) shift(layer.current, (d.at.x - d.from.x) * scale, (d.at.y - d.from.y) * scale - d.lift);
     else setRing((r) => [...(r ?? [d.from]), d.at]);
@@ -80,6 +86,7 @@ export function useHand({ model, index, scale, layer, drop, tap }: HandOptions) 
       const piece = model.pieces.find((p) => p[0] === d.piece);
       if (piece)
         drop({ from: d.from, at: { x: d.at.x, y: d.at.y - d.lift / scale }, piece, ids: [...chosen(index)] });
+      if (d.own) select(index, []);
     } else if (ring) {
       const within = hasCorners(ring) ? boxOf(ring) : ring;
       select(

@@ -357,6 +357,16 @@ export interface Calls {
     answer: Update;
   };
   /**
+   * Changes the document by several edits, as one act.
+   */
+  edits: {
+    arg: {
+      handle: number;
+      edits: Edit[];
+    };
+    answer: Update;
+  };
+  /**
    * Changes what a scene is called and shows.
    */
   setScene: {
@@ -471,6 +481,31 @@ export interface Calls {
       typed?: string;
     };
     answer: Plain;
+  };
+  /**
+   * Boards of a worked example, before it is added.
+   */
+  pictures: {
+    arg: {
+      handle: number;
+      method?: string;
+      args?: string[];
+      model?: string;
+      options?: {
+        [k: string]: string;
+      };
+      typed?: string;
+    };
+    answer: Pictures;
+  };
+  /**
+   * The fullest board of each method's sample, as its picture.
+   */
+  samples: {
+    arg: {
+      handle: number;
+    };
+    answer: Samples;
   };
   /**
    * Adds a worked example.
@@ -4329,6 +4364,16 @@ export interface PlainStep {
   moves: Move[];
   total: string;
   unitForm: string;
+}
+export interface Pictures {
+  boards: BoardView[];
+}
+export interface Samples {
+  samples: SampleView[];
+}
+export interface SampleView {
+  method: string;
+  face: BoardView;
 }
 export interface Selection {
   text: string;

@@ -44,6 +44,8 @@ export function Tile({ model, index, bare, building, placed }: TileProps) {
   const zoom = useZoom(index);
   const pinch = usePinch(room, zoom, (now) => setZoom(index, now));
   const { looking, look } = useGlance(model);
+  // What is chosen has its verbs in the place of the model's line.
+  const choosing = useLesson((s) => s.selectedModel === index && s.selected.size > 0);
   // The pieces come first: their line of words follows at once.
   const rest = useDeferredValue(true, false);
   const handle = useLesson((s) => s.handle);
@@ -72,7 +74,14 @@ export function Tile({ model, index, bare, building, placed }: TileProps) {
   const name = `${view.title}${numeral?.shown && !covered ? `, ${numeral.text}` : ''}`;
   return (
     <section className={cx(placed ? 'tile placed' : 'tile')} aria-label={name}>
-      {!bare && (rest ? <ModelLine model={model} index={index} /> : <div className={cx('line-room')} />)}
+      {!bare &&
+        (rest ? (
+          <div inert={choosing}>
+            <ModelLine model={model} index={index} />
+          </div>
+        ) : (
+          <div className={cx('line-room')} />
+        ))}
       {model.title && <h2 className={cx('tile-title')}>{model.title}</h2>}
       {model.linked && <span className={cx('link-mark')}>Linked: one number</span>}
       <div className={cx(zoom > 1 ? 'room zoomed' : 'room')} ref={room} {...pinch}>
@@ -108,8 +117,9 @@ export function Tile({ model, index, bare, building, placed }: TileProps) {
             </div>
           </div>
         )}
-        <SelectionStrip model={model} index={index} />
+        {bare && <SelectionStrip model={model} index={index} room={size.w} inLine={false} />}
       </div>
+      {!bare && <SelectionStrip model={model} index={index} room={size.w} inLine />}
       {covered && !placed && <QuickLook looking={looking} look={look} />}
       <Beside model={model} />
     </section>
