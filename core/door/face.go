@@ -65,9 +65,10 @@ func faceOf(s *session, a SceneOnlyArgs) (BoardView, error) {
 	return BoardView{Models: []ModelView{}}, nil
 }
 
-// Pictures are boards as pictures.
+// Pictures are boards of an example as pictures, and the options that would change it.
 type Pictures struct {
-	Boards []BoardView `json:"boards"`
+	Boards  []BoardView `json:"boards"`
+	Matters []string    `json:"matters"`
 }
 
 // mostPictures are enough to see how an example goes.
@@ -76,11 +77,16 @@ const mostPictures = 4
 // pictures are boards of an example before it is added: where it begins, where it ends, and
 // between; of several ways the first of each.
 func pictures(s *session, a ExampleArgs) (Pictures, error) {
-	e, err := a.make(s.doc.Words)
+	r, err := a.request(s.doc.Words)
 	if err != nil {
 		return Pictures{}, err
 	}
-	out := Pictures{[]BoardView{}}
+	e, err := method.Make(r)
+	if err != nil {
+		return Pictures{}, err
+	}
+	out := Pictures{[]BoardView{}, method.Matters(r)}
+	e = e.In(s.doc.Words)
 	if len(e.More) > 0 {
 		for _, one := range append([]method.Example{e}, e.More...) {
 			if len(out.Boards) < mostPictures {

@@ -133,8 +133,12 @@ func TestExamplesAreSeenBeforeTheyAreAdded(t *testing.T) {
 		require.NotEmpty(t, one.Face.Models, one.Method)
 		assert.NotEmpty(t, one.Face.Models[0].Pieces, one.Method)
 	}
-	var seen struct{ Boards []picture }
+	var seen struct {
+		Boards  []picture
+		Matters []string
+	}
 	d.call("pictures", map[string]any{"typed": "146 + 87"}, &seen)
+	assert.Contains(t, seen.Matters, "marks")
 	require.Len(t, seen.Boards, 4)
 	counts := make([]int, 0, 4)
 	for _, b := range seen.Boards {

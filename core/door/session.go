@@ -229,9 +229,9 @@ type ExampleArgs struct {
 	Typed string `json:"typed,omitempty"`
 }
 
-// make is the example in the class's words, which are the lesson's unless the request
-// says otherwise.
-func (a ExampleArgs) make(w say.Vocabulary) (method.Example, error) {
+// request is what is asked for, in the class's words, which are the lesson's unless it says
+// otherwise.
+func (a ExampleArgs) request(w say.Vocabulary) (method.Request, error) {
 	r := a.Request
 	if r.Options == nil {
 		r.Options = map[string]string{}
@@ -240,9 +240,18 @@ func (a ExampleArgs) make(w say.Vocabulary) (method.Example, error) {
 	if a.Typed != "" {
 		typed, err := method.Typed(a.Method, w.Plain(a.Typed))
 		if err != nil {
-			return method.Example{}, err
+			return r, err
 		}
 		r.Method, r.Args = typed.Method, typed.Args
+	}
+	return r, nil
+}
+
+// make is the example.
+func (a ExampleArgs) make(w say.Vocabulary) (method.Example, error) {
+	r, err := a.request(w)
+	if err != nil {
+		return method.Example{}, err
 	}
 	e, err := method.Make(r)
 	return e.In(w), err

@@ -90,7 +90,14 @@ export function ExampleDialog({ close }: { close: () => void }) {
         )}
         {preview.plain && <ExamplePreview plain={preview.plain} boards={preview.boards ?? []} />}
       </div>
-      <ExampleOptions method={method} picked={picked} pick={setPicked} model={model} setModel={setModel} />
+      <ExampleOptions
+        method={method}
+        matters={preview.matters}
+        picked={picked}
+        pick={setPicked}
+        model={model}
+        setModel={setModel}
+      />
     </Dialog>
   );
 }

@@ -20,13 +20,15 @@ const titled = (name: string) => name[0]!.toUpperCase() + name.slice(1);
 
 interface Props {
   method: MethodInfo;
+  /** Those that would change what is typed; all, while nothing is. */
+  matters: string[] | undefined;
   picked: Record<string, string>;
   pick: (picked: Record<string, string>) => void;
   model: string;
   setModel: (model: string) => void;
 }
 
-export function ExampleOptions({ method, picked, pick, model, setModel }: Props) {
+export function ExampleOptions({ method, matters, picked, pick, model, setModel }: Props) {
   return (
     <div className={cx('options')}>
       {method.models.length > 1 && (
@@ -44,7 +46,7 @@ export function ExampleOptions({ method, picked, pick, model, setModel }: Props)
         </div>
       )}
       {method.options
-        .filter((o) => !ofTheLesson.includes(o.name))
+        .filter((o) => !ofTheLesson.includes(o.name) && (matters?.includes(o.name) ?? true))
         .map((o) =>
           o.choices === undefined ? (
             <OwnWords

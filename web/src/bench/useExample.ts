@@ -10,6 +10,8 @@ export interface Preview {
   plain?: Plain;
   /** Boards of it, from where it begins to where it ends. */
   boards?: BoardView[];
+  /** The options that would change it. */
+  matters?: string[];
   /** Why there is none. */
   why?: string;
 }
@@ -41,10 +43,7 @@ export function useExample() {
   const preview = useMemo<Preview>(() => {
     if (typed.trim() === '') return {};
     try {
-      return {
-        plain: call('preview', { handle, ...request }),
-        boards: call('pictures', { handle, ...request }).boards,
-      };
+      return { plain: call('preview', { handle, ...request }), ...call('pictures', { handle, ...request }) };
     } catch (error) {
       return { why: sentence(error) };
     }

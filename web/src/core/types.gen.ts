@@ -4367,6 +4367,7 @@ export interface PlainStep {
 }
 export interface Pictures {
   boards: BoardView[];
+  matters: string[];
 }
 export interface Samples {
   samples: SampleView[];
