@@ -8,6 +8,7 @@ const layers = [
   ['ink', 'record', 'wish'],
   ['stage'],
   ['export'],
+  ['paper'],
   ['bench', 'present', 'shelf'],
 ];
 

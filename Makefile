@@ -68,13 +68,15 @@ check-lint check-types check-format check-arrows check-unused check-unit: check-
 e2e: tools build
 	npx playwright test --config e2e/playwright.config.ts
 
-# For SOAK each: the fuzz targets with coverage guidance, and the tests that kill.
+# For SOAK each: the fuzz targets with coverage guidance; the tests that kill; and every screen
+# and state at every size.
 SOAK ?= 60s
-soak:
+soak: build
 	for target in ./core/model:FuzzNotation ./core/model:FuzzMove ./core/lesson:FuzzEdits; do \
 		go test $${target%%:*} -run xxx -fuzz "^$${target##*:}$$" -fuzztime $(SOAK) -parallel 2; \
 	done
 	go test ./cmd/unitbloom -run 'Killed|WholeOrNot|FullDisk' -count 5
+	EVERY_SIZE=1 npx playwright test --config e2e/playwright.config.ts everyone
 
 # Small changes to the rules, one after another: which does no test notice? EACH a
 # package, drawn by SEED.

@@ -44,7 +44,7 @@ export function stripBlocks(title: string, panels: Panel[], answers: AnswersAt):
       key: 'written',
       node: (
         <div className={cx('whole-work')}>
-          {last.written && <Written work={last.written} />}
+          {last.written && <Written work={last.written} still />}
           {last.lines.length > 0 && <Lines lines={last.lines} />}
         </div>
       ),
@@ -103,7 +103,7 @@ function Step({ n, panel, before, room, answered, pictured }: StepProps) {
         )}
         {grid && (answered || !prompt.ask) && (
           <span className={cx('grid')}>
-            <Written work={grid} />
+            <Written work={grid} still />
           </span>
         )}
       </div>

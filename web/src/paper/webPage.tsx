@@ -144,7 +144,7 @@ function Slide({ outline, scene, panel, room, of }: SlideProps) {
         <Pictured models={board.models} room={room} name={`The board: ${title}`} />
         {wrote && (
           <div className={cx('work')}>
-            {written && <Written work={written} />}
+            {written && <Written work={written} still />}
             {lines.length > 0 && <Lines lines={lines} />}
           </div>
         )}

@@ -10,7 +10,13 @@ const cx = names(css);
 /** Whether a written method is a division, whose marks stand in the dividend. */
 export const divides = (work: WrittenWork) => work.rows.includes('dividend');
 
-export function Written({ work }: { work: WrittenWork }) {
+interface Props {
+  work: WrittenWork;
+  /** On paper nothing of it can be pressed. */
+  still?: boolean;
+}
+
+export function Written({ work, still = false }: Props) {
   const lit = useLesson((s) => s.lit);
   const looked = useLesson((s) => (s.frame.steps > 0 && !s.frame.scratch ? s.frame.focus.cells : undefined));
   const dim = (row: string, place: string) =>
@@ -44,8 +50,8 @@ export function Written({ work }: { work: WrittenWork }) {
                   data-point={work.point}
                   className={cx(place === 'tenths' ? 'after-point' : undefined)}
                 >
-                  {carried && <Digit cell={carried} lit={lit} tone={dim('mark', place)} />}
-                  {cell && <Digit cell={cell} lit={lit} tone={dim(row, place)} />}
+                  {carried && <Digit cell={carried} lit={lit} tone={dim('mark', place)} still={still} />}
+                  {cell && <Digit cell={cell} lit={lit} tone={dim(row, place)} still={still} />}
                 </td>
               );
             })}
@@ -56,9 +62,17 @@ export function Written({ work }: { work: WrittenWork }) {
   );
 }
 
-function Digit({ cell, lit, tone }: { cell: Cell; lit: ReadonlySet<number>; tone: string }) {
+interface DigitProps {
+  cell: Cell;
+  lit: ReadonlySet<number>;
+  tone: string;
+  still: boolean;
+}
+
+function Digit({ cell, lit, tone, still }: DigitProps) {
   const { row, place, text, ids } = cell;
   const on = ids.some((id) => lit.has(id));
+  if (still) return <span className={cx(`digit ${row === 'mark' ? 'mark' : ''}`)}>{text}</span>;
   return (
     <button
       type="button"

@@ -7,7 +7,10 @@ export function SkipLink() {
       onClick={(e) => {
         e.preventDefault();
         const board = document.getElementById('board');
-        board?.querySelector<HTMLElement>('[tabindex="0"], button, input')?.focus();
+        const first =
+          board?.querySelector<HTMLElement>('[data-focus]') ??
+          board?.querySelector<HTMLElement>('button, input');
+        first?.focus();
       }}
     >
       To the board
