@@ -137,6 +137,39 @@ test('a lesson opens with the keys on its board, and a bundle is three away', as
   await expect(page.getByRole('application')).toBeFocused();
 });
 
+test('what the keys are at, what was done and what was undone is told, each once', async ({ page }) => {
+  await open(page, [blocks({ tens: 2, ones: 12 })]);
+  await settled(page);
+  const told = page.locator('.sr-only[role=status]');
+  const board = page.getByRole('application');
+  await board.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(told).toHaveText('Tens: 2 of 2.');
+  await page.keyboard.press('Space');
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('ArrowRight');
+  await expect(told).toHaveText('Tens: 2 of 2. Chosen.');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Bundle ones' }).click();
+  await expect(told).toHaveText('Bundled: 10 ones into 1 ten. 32.');
+  // One message for one act: that it is saved is not told as well.
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: /^Sav/ })).toHaveCount(0);
+  await page.keyboard.press('ControlOrMeta+z');
+  await expect(told).toHaveText('Undone: Bundled: 10 ones into 1 ten. 32.');
+  await page.keyboard.press('ControlOrMeta+y');
+  await expect(told).toHaveText('Done again: Bundled: 10 ones into 1 ten. 32.');
+  // A notice that went is called back.
+  await page.getByRole('button', { name: 'Bundle tens' }).click();
+  const notice = page.getByRole('alert').getByRole('button');
+  await expect(notice).toContainText('3 tens here. A hundred needs 7 more.');
+  await notice.click();
+  await expect(notice).toHaveCount(0);
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Say again what was said' }).click();
+  await expect(notice).toContainText('3 tens here. A hundred needs 7 more.');
+});
+
 const boards = { laptop: [1280, 800], phone: [390, 844], board: [1920, 1080], wall: [3840, 2160] } as const;
 for (const [name, [width, height]] of Object.entries(boards)) {
   test(`nothing is cut off at the side on a ${name}`, async ({ page }) => {

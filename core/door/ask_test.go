@@ -146,3 +146,24 @@ func TestStepsAreReshapedWhereTheMovesAllowIt(t *testing.T) {
 	assert.NotEqual(t, got.Outline.Scenes[0].Problem, got.Outline.Scenes[1].Problem)
 	assert.Equal(t, "y", got.Frame.Scene)
 }
+
+// A piece is told to those who do not see it: where it lies, which of how many, what became of
+// it; never how many where that is held back or covered.
+func TestAPieceIsToldByItsPlace(t *testing.T) {
+	d := openBoard(t, "blocks 4t 6o")
+	at := func(model, piece int) (text string) {
+		var said door.PieceSaid
+		if why := d.try("pieceAt", map[string]any{"model": model, "piece": piece}, &said); why != "" {
+			return why
+		}
+		return said.Text
+	}
+	d.call("show", map[string]any{"scene": "a"}, nil)
+	assert.Equal(t, "Tens: 2 of 4.", at(0, 2))
+	assert.Equal(t, "Ones: 6 of 6.", at(0, 10))
+	d.apply(`{"kind":"cross","pieces":[{"place":"tens","count":1}]}`)
+	assert.Contains(t, at(0, 4)+at(0, 1), "Crossed out.")
+	d.apply(`{"kind":"cover","zone":"ones"}`)
+	assert.Equal(t, "piece: there is no piece 10 here", at(0, 10))
+	assert.Equal(t, "model: there is no model 3 here", at(3, 1))
+}

@@ -75,6 +75,7 @@ func init() {
 		on("takeIn", "Takes a child's way in: what was said, or drawn round, is found in what lies there.", takeIn),
 		on("dropWays", "Takes the children's ways off the scene.", dropWays),
 		on("selection", "What a selection of pieces holds, and the verbs that it carries.", selection),
+		on("pieceAt", "Says of a piece where it lies, for those who do not see it.", pieceAt),
 		on("look", "A quick look at what is covered; nothing is shown to anyone else.", quickLook),
 		on("counting", "The pieces in the order in which they are counted aloud.", counting),
 		on("builds", "The ways to build a number.", builds),

@@ -12,6 +12,13 @@ var catalogue = merged(general, worked, wordCards, mistakes, tasks, retired)
 
 // general are refusals, announcements and labels.
 var general = map[string]string{
+	// A piece, for those who do not see it.
+	"piece.at":      "{zone}: {n} of {all}.",
+	"piece.in":      "{zone}.",
+	"piece.crossed": "Crossed out.",
+	"piece.taken":   "Taken away.",
+	"piece.spent":   "It became another.",
+
 	// Refusals: what is wrong, and what would do.
 	"refuse.unknown-move":     "There is no move called {move} for {model}.",
 	"refuse.no-model":         "This board has no model number {n}. It has {count}.",

@@ -40,6 +40,8 @@ export const darkTheme: ThemeConfig = {
     colorTextPlaceholder: '#9AA69F',
     colorTextDescription: '#A9B4AD',
     colorBgBase: '#202A26',
+    colorBgContainer: '#202A26',
+    colorBgElevated: '#28332E',
     colorBgLayout: '#18201D',
     colorBorder: '#5B6862',
     colorError: '#F4A9A3',

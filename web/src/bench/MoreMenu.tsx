@@ -11,7 +11,7 @@ import { saveAsFile } from '../shell/Saving';
 import { countAloud } from '../stage/CountBar';
 import { openWays } from '../stage/WayBar';
 import { act, edit } from '../state/acts';
-import { notify, sentence, useLesson } from '../state/lesson';
+import { notify, recallNotice, sentence, useLesson } from '../state/lesson';
 import { beginCapture } from './CaptureBar';
 import type { DialogName } from './Dialogs';
 import { addSet } from './Prompt';
@@ -29,6 +29,7 @@ export function MoreMenu({ hasScene, onDialog }: { hasScene: boolean; onDialog: 
   const made = useLesson((s) => !!s.outline.scenes.find((x) => x.id === s.frame.scene)?.method);
   const pictures = usePictures();
   const dark = useDark();
+  const said = useLesson((s) => s.said !== undefined);
   const scene = useLesson((s) => s.frame.scene);
   const id = useLesson((s) => s.id);
   const go = useNavigate();
@@ -107,6 +108,7 @@ export function MoreMenu({ hasScene, onDialog }: { hasScene: boolean; onDialog: 
         ],
       },
       { key: 'words', label: 'Words of the class', onClick: () => onDialog('about') },
+      { key: 'said', label: 'Say again what was said', disabled: !said, onClick: recallNotice },
       { key: 'room', label: dark ? 'Light room' : 'Dark room', onClick: () => setDark(!dark) },
       { key: 'showings', label: 'Showings of this lesson', onClick: () => onDialog('showings') },
       {

@@ -1,7 +1,7 @@
 // Going from piece to piece by keys.
 import { useState, type KeyboardEvent } from 'react';
-import type { Piece } from '../core/core';
-import { select, toggle, type DrawnModel } from '../state/lesson';
+import { call, type Piece } from '../core/core';
+import { select, toggle, useLesson, type DrawnModel } from '../state/lesson';
 import { clipKey } from './clips';
 import { centreOf } from './geometry';
 
@@ -28,7 +28,9 @@ export function useCursor(
     } else if (clipKey(e, index)) {
       // It did to the selection what it does everywhere.
     } else if (e.key.startsWith('Arrow')) {
-      setId((nearest(model.pieces, at, e.key) ?? at)?.[0] ?? 0);
+      const next = (nearest(model.pieces, at, e.key) ?? at)?.[0] ?? 0;
+      setId(next);
+      if (next) tellPiece(index, next);
     } else {
       return;
     }
@@ -45,6 +47,18 @@ export function useCursor(
     },
     onBlur: () => setFocused(false),
   };
+}
+
+/** Says what the keys are at, and whether it is chosen. */
+function tellPiece(index: number, piece: number) {
+  const { handle, selected, selectedModel } = useLesson.getState();
+  try {
+    const { text } = call('pieceAt', { handle, model: index, piece });
+    const chosen = selectedModel === index && selected.has(piece);
+    useLesson.setState({ announce: chosen ? `${text} Chosen.` : text });
+  } catch {
+    // The piece has gone meanwhile: there is nothing to say of it.
+  }
 }
 
 /** The piece nearest in a direction. */

@@ -724,6 +724,17 @@ export interface Calls {
     answer: Selection;
   };
   /**
+   * Says of a piece where it lies, for those who do not see it.
+   */
+  pieceAt: {
+    arg: {
+      handle: number;
+      model: number;
+      piece: number;
+    };
+    answer: PieceSaid;
+  };
+  /**
    * A quick look at what is covered; nothing is shown to anyone else.
    */
   look: {
@@ -4386,6 +4397,9 @@ export interface Verb {
   ok: boolean;
   why?: string;
   move: Move;
+}
+export interface PieceSaid {
+  text: string;
 }
 export interface QuickLook {
   pieces: Pieces;

@@ -23,7 +23,8 @@ export function SaveWord() {
         : `${changes(save.unsent)} not saved`;
   const state = save.unsent === 0 ? 'saved' : save.why === undefined ? 'saving' : 'waiting';
   return (
-    <span className={cx(`save-state ${state}`)} role="status">
+    // Each act is told once: that it is saved is told where it is not.
+    <span className={cx(`save-state ${state}`)} role={state === 'waiting' ? 'status' : undefined}>
       {word}
     </span>
   );

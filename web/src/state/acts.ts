@@ -22,6 +22,7 @@ export function act(move: PageMove): boolean {
     finishBeats();
     const delta = call('apply', { handle: get().handle, move });
     applyDelta(delta);
+    remember(delta.announce);
     saveEdits(delta.edits);
   });
 }
@@ -62,6 +63,24 @@ export function attempt(run: () => void): boolean {
   }
 }
 
+/** What each act was told as, for undo to say what it undoes; and what was undone. */
+let told: { lesson: string; done: string[]; undone: string[] } = { lesson: '', done: [], undone: [] };
+
+function remember(what: string) {
+  if (told.lesson !== get().id) told = { lesson: get().id, done: [], undone: [] };
+  told.done.push(what);
+  told.undone = [];
+}
+
+/** Says what was undone, or done again. */
+function tellTravel(op: Change) {
+  const [from, to, word] =
+    op === 'undo' ? [told.done, told.undone, 'Undone'] : [told.undone, told.done, 'Done again'];
+  const what = told.lesson === get().id ? from.pop() : undefined;
+  if (what !== undefined) to.push(what);
+  set({ announce: what ? `${word}: ${what}` : `${word}.` });
+}
+
 type Change = 'undo' | 'redo' | 'keepScratch';
 
 /** Undo, redo, or keep the scratch copy. */
@@ -69,7 +88,9 @@ export function change(op: Change) {
   if (blocked()) return;
   attempt(() => {
     finishBeats();
+    const can = op === 'undo' ? get().frame.canUndo : get().frame.canRedo;
     update(call(op, { handle: get().handle }));
+    if (op !== 'keepScratch' && can) tellTravel(op);
   });
 }
 
@@ -79,6 +100,7 @@ export function edit(run: (handle: number) => Update): boolean {
   return attempt(() => {
     finishBeats();
     update(run(get().handle));
+    remember('');
   });
 }
 

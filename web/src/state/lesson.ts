@@ -63,6 +63,8 @@ export interface LessonState {
   save: SaveState;
   announce: string;
   notice: Notice | undefined;
+  /** What was said last, to be called back. */
+  said: Notice | undefined;
   copy: Copy | undefined;
 }
 
@@ -108,6 +110,7 @@ export const initial: LessonState = {
   save: { unsent: 0, sending: false, kept: true },
   announce: '',
   notice: undefined,
+  said: undefined,
   copy: undefined,
 };
 
@@ -131,11 +134,19 @@ export function sentence(error: unknown): string {
 }
 
 export function notify(kind: Notice['kind'], text: string, offer?: Offered) {
-  set({ notice: { kind, text, at: Date.now(), offer } });
+  const notice = { kind, text, at: Date.now(), offer };
+  set({ notice, said: notice });
 }
 
 export function dismissNotice() {
   set({ notice: undefined });
+}
+
+/** Shows again what was said last. */
+export function recallNotice() {
+  const { said } = get();
+  // What was offered with it may no longer fit.
+  if (said) notify(said.kind, said.text);
 }
 
 // ---- the picture ----
