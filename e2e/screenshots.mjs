@@ -59,11 +59,11 @@ try {
     await shot('blocks');
     await scene('Fourteen bags');
     await page.getByRole('button', { name: 'Sketch' }).click();
-    await scene('One tray');
-    await page.getByRole('button', { name: 'Cover', exact: true }).click();
-    await page.getByText('Cover tens').click();
-    await shot('cover');
-    await page.getByRole('button', { name: 'Show all again' }).click();
+    await page.getByRole('button', { name: 'More', exact: true }).click();
+    await page.getByRole('menuitem', { name: 'Print' }).click();
+    await page.getByRole('menuitem', { name: 'A sheet for children' }).click();
+    await page.getByRole('region', { name: /^Page 1/ }).waitFor();
+    await shot('paper');
     await lesson('Making ten');
     await page.locator('.rack_rack').waitFor();
     await shot('rack');

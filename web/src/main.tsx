@@ -96,8 +96,9 @@ function NewBuild() {
 }
 
 keepFocus();
-// Every page wants the core: it is made ready while the first is drawn, which says if it fails.
-loadCore().catch(() => undefined);
+// The core is made ready while the first page is drawn, which says if it fails. The shelf stands
+// without it, and asks for it when its first lessons are there.
+if (location.pathname !== '/') loadCore().catch(() => undefined);
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

@@ -35,11 +35,15 @@ export function ShelfPage() {
   const file = useFile(() => void shelf.again());
   useEffect(() => {
     document.title = 'Lessons – Unit Bloom';
+  }, []);
+  const pending = shelf.parts.isPending;
+  useEffect(() => {
     // The core is fetched while the teacher chooses.
+    if (pending) return;
     void loadCore()
       .then(fetchOpened)
       .catch(() => undefined);
-  }, []);
+  }, [pending]);
   const choose = (id: string) =>
     setChosen((was) => {
       const now = new Set(was);
@@ -87,6 +91,7 @@ export function ShelfPage() {
           label="What shall the class see?"
           verb="Show it"
           autoFocus
+          waits={pending}
           take={(_text, _as, wished) =>
             void makeLesson(wished.lesson!).then((id) =>
               navigate(`/lesson/${id}`, { state: { ready: true } }),

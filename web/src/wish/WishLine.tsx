@@ -3,7 +3,7 @@
 import { Button, Input } from 'antd';
 import { useDeferredValue, useId, useMemo, useState } from 'react';
 import { Face } from '../board/Face';
-import type { Vocabulary, Wished } from '../core/core';
+import { loadCore, type Vocabulary, type Wished } from '../core/core';
 import { names } from '../shell/names';
 import { sentence } from '../state/lesson';
 import { understand, useCore } from './understand';
@@ -22,12 +22,14 @@ interface Props {
   /** What it asks for, above it. */
   label: string;
   autoFocus?: boolean;
+  /** What else comes first. */
+  waits?: boolean;
 }
 
-export function WishLine({ words, take, verb, label, autoFocus }: Props) {
+export function WishLine({ words, take, verb, label, autoFocus, waits = false }: Props) {
   const [text, setText] = useState('');
   const [as, setAs] = useState<Way>();
-  const there = useCore();
+  const there = useCore(!waits || text !== '');
   const sought = useDeferredValue(text);
   const said = useId();
   const wished = useMemo(() => {
@@ -41,9 +43,14 @@ export function WishLine({ words, take, verb, label, autoFocus }: Props) {
   const granted = wished && 'lesson' in wished ? wished : undefined;
   const faults = wished && 'faults' in wished ? wished.faults : [];
   const go = (way = as) => {
-    if (!there || !words || text.trim() === '') return;
-    const now = understand(text, words, way);
-    if (now.lesson) take(text, way, now);
+    if (!words || text.trim() === '') return;
+    const run = () => {
+      const now = understand(text, words, way);
+      if (now.lesson) take(text, way, now);
+    };
+    if (there) run();
+    // Enter was pressed before the core was there: it is not forgotten.
+    else void loadCore().then(run, () => undefined);
   };
   const lines = text.split('\n').length;
   return (

@@ -6,17 +6,18 @@ import { call, loadCore, type Vocabulary, type Wished } from '../core/core';
 export const understand = (text: string, words: Vocabulary, as?: { method: string; model: string }): Wished =>
   call('wish', { text, words, as });
 
-/** Whether the core is there yet; the shelf stands before it. */
-export function useCore(): boolean {
+/** Whether the core is there yet; it is fetched when it is wanted. */
+export function useCore(wanted: boolean): boolean {
   const [there, setThere] = useState(globalThis.unitbloomCore !== undefined);
   useEffect(() => {
     let gone = false;
+    if (!wanted) return;
     void loadCore()
       .then(() => !gone && setThere(true))
       .catch(() => undefined);
     return () => {
       gone = true;
     };
-  }, []);
+  }, [wanted]);
   return there;
 }
