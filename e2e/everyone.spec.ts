@@ -320,3 +320,65 @@ test('with reduced motion nothing travels', async ({ page }) => {
   const moving = await pieces(page, 'tens').evaluate((e) => getComputedStyle(e).transitionDuration);
   expect(moving).toBe('0s');
 });
+
+test('a whole lesson is prepared and taught with keys alone', async ({ page }) => {
+  test.setTimeout(120_000);
+  const keys = page.keyboard;
+  /** Goes on by Tab to what has a name. */
+  const tabTo = async (name: string) => {
+    const here = () =>
+      page.evaluate(() => {
+        const at = document.activeElement!;
+        return (at.getAttribute('aria-label') ?? at.textContent ?? '').trim();
+      });
+    for (let i = 0; i < 80; i++) {
+      if ((await here()) === name) return;
+      await keys.press('Tab');
+    }
+    throw new Error(`The keys do not come to ${name}.`);
+  };
+  // Prepared: a worked example, a board after it, and a line for the record.
+  await page.goto('/');
+  await expect(page.getByRole('textbox', { name: 'What shall the class see?' })).toBeFocused();
+  await keys.type('58 + 67');
+  await keys.press('Enter');
+  await expect(page.getByRole('button', { name: /^Present/ })).toBeFocused();
+  await tabTo('Add next');
+  await keys.press('Enter');
+  await expect(page.getByRole('dialog').getByRole('textbox')).toBeFocused();
+  await keys.type('12 ones');
+  await keys.press('Enter');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await expect(page.locator('.Stem_bud')).toHaveCount(2);
+  await tabTo('Write a line to keep');
+  await keys.type('58 + 67 = 125');
+  await keys.press('Enter');
+  await expect(page.getByRole('region', { name: 'Lines kept' })).toContainText('58 + 67 = 125');
+  // Taught: from the first step to the last, each question open before it is answered.
+  await page.locator('.Stem_bud').first().focus();
+  await keys.press('Enter');
+  await tabTo('Present →');
+  await keys.press('Enter');
+  const prompt = page.getByRole('region', { name: 'Prompt' });
+  await expect(prompt).toBeVisible();
+  let asked = 0;
+  for (let i = 0; i < 60 && !(await page.locator('.EndBar_end-bar').isVisible()); i++) {
+    if (await page.getByRole('button', { name: 'Reveal' }).isEnabled()) {
+      asked++;
+      await keys.press('r');
+    } else await keys.press('ArrowRight');
+  }
+  expect(asked).toBeGreaterThan(0);
+  await expect(page.locator('.EndBar_end-bar')).toBeVisible();
+  await keys.press('ArrowRight');
+  await settled(page);
+  await expect(pieces(page, 'one').or(page.locator('[data-piece]')).first()).toBeVisible();
+  // Back, and on paper.
+  await keys.press('Escape');
+  await expect(page.getByRole('button', { name: /^Present/ })).toBeVisible();
+  await tabTo('More');
+  await keys.press('Enter');
+  await expect(page.getByRole('menuitem', { name: 'Print' })).toBeVisible();
+  await keys.press('Escape');
+  await expect(page.getByRole('button', { name: 'More', exact: true })).toBeFocused();
+});

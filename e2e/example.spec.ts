@@ -59,6 +59,14 @@ test('wrong problems are answered under the field, a right one shows how it will
   const steps = dialog.getByRole('list', { name: 'How it will go' }).getByRole('listitem');
   await expect(steps).toHaveCount(12);
   await expect(steps.nth(5)).toContainText('Now there are 15 ones.');
+  // The methods are one stop of the keys, and arrows go among them.
+  const chosen = dialog.getByRole('radiogroup', { name: 'Method' }).getByRole('radio', { checked: true });
+  await chosen.focus();
+  await page.keyboard.press('ArrowLeft');
+  await expect(chosen).not.toHaveText('Column addition');
+  await expect(chosen).toBeFocused();
+  await page.keyboard.press('ArrowRight');
+  await expect(chosen).toHaveText('Column addition');
   // The class's boards are seen before it is added.
   await expect(dialog.getByRole('list', { name: 'What the class sees' }).locator('svg')).toHaveCount(4);
 });

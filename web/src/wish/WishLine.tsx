@@ -6,6 +6,7 @@ import { Face } from '../board/Face';
 import { loadCore, type Vocabulary, type Wished } from '../core/core';
 import { names } from '../shell/names';
 import { sentence } from '../state/lesson';
+import { school } from '../state/school';
 import { understand, useCore } from './understand';
 import css from './WishLine.module.css';
 
@@ -43,14 +44,16 @@ export function WishLine({ words, take, verb, label, autoFocus, waits = false }:
   const granted = wished && 'lesson' in wished ? wished : undefined;
   const faults = wished && 'faults' in wished ? wished.faults : [];
   const go = (way = as) => {
-    if (!words || text.trim() === '') return;
-    const run = () => {
-      const now = understand(text, words, way);
+    if (text.trim() === '') return;
+    const run = (of: Vocabulary) => {
+      const now = understand(text, of, way);
       if (now.lesson) take(text, way, now);
     };
-    if (there) run();
-    // Enter was pressed before the core was there: it is not forgotten.
-    else void loadCore().then(run, () => undefined);
+    if (there && words) return run(words);
+    // Enter was pressed before all was there: it is not forgotten.
+    void loadCore()
+      .then(async () => run(words ?? (await school()).words))
+      .catch(() => undefined);
   };
   const lines = text.split('\n').length;
   return (
