@@ -123,6 +123,7 @@ test('the keys of presenting go on whatever was touched', async ({ page }) => {
   await expect(sheet).toBeHidden();
   await expect(at).toHaveText(here!);
   await page.getByRole('button', { name: 'More', exact: true }).click();
+  await expect(sheet).toBeFocused();
   await sheet.getByLabel('Your turn').focus();
   await page.keyboard.press('ArrowDown');
   await expect(sheet).toBeHidden();

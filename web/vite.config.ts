@@ -11,7 +11,17 @@ function earlyCore(): Plugin {
       Object.keys(bundle ?? {})
         .filter((file) => file.endsWith('.wasm'))
         .flatMap((file) => [
-          { tag: 'meta', attrs: { name: 'core', content: `/${file}` }, injectTo: 'head-prepend' as const },
+          {
+            tag: 'link',
+            attrs: {
+              rel: 'preload',
+              as: 'fetch',
+              type: 'application/wasm',
+              crossorigin: true,
+              href: `/${file}`,
+            },
+            injectTo: 'head-prepend' as const,
+          },
           // Before the style sheet, which a script after it would wait for.
           { tag: 'script', attrs: { src: '/early.js' }, injectTo: 'head-prepend' as const },
         ]),
