@@ -23,7 +23,7 @@ node_modules/.ready: package.json package-lock.json
 	npm ci
 	touch $@
 
-web/src/core/generated/core.wasm: $(CORE) node_modules/.ready
+web/src/core/generated/core.wasm: $(CORE) web/scripts/core.mjs node_modules/.ready
 	node web/scripts/core.mjs
 
 web/dist/index.html: web/src/core/generated/core.wasm $(WEB) go.mod node_modules/.ready
