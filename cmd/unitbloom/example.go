@@ -35,16 +35,7 @@ func exampleCommand() *cobra.Command {
 			"--json",
 		// Signs before digits are arguments, so the flags are told apart first.
 		DisableFlagParsing: true,
-		RunE: func(cmd *cobra.Command, raw []string) error {
-			flags, args := splitSigned(raw)
-			if err := cmd.Flags().Parse(flags); err != nil {
-				return fmt.Errorf("%w: %w", errUsage, err)
-			}
-			if help, _ := cmd.Flags().GetBool("help"); help {
-				return cmd.Help()
-			}
-			return f.run(cmd, append(cmd.Flags().Args(), args...))
-		},
+		RunE:               withSigned(f.run),
 	}
 	cmd.Flags().BoolP("help", "h", false, "help for example")
 	cmd.Flags().StringVar(&f.model, "model", "", "the model; the method's first when left out")
@@ -53,6 +44,21 @@ func exampleCommand() *cobra.Command {
 	cmd.Flags().StringArrayVar(&f.words, "words", nil, "what the class calls things, as key=value: numbers=4 002,5")
 	cmd.Flags().BoolVar(&f.asJSON, "json", false, "print JSON")
 	return cmd
+}
+
+// withSigned runs a command with its arguments, among which may be signs before digits, once
+// its flags are read.
+func withSigned(run func(cmd *cobra.Command, args []string) error) func(*cobra.Command, []string) error {
+	return func(cmd *cobra.Command, raw []string) error {
+		flags, args := splitSigned(raw)
+		if err := cmd.Flags().Parse(flags); err != nil {
+			return fmt.Errorf("%w: %w", errUsage, err)
+		}
+		if help, _ := cmd.Flags().GetBool("help"); help {
+			return cmd.Help()
+		}
+		return run(cmd, append(cmd.Flags().Args(), args...))
+	}
 }
 
 var signed = regexp.MustCompile(`^[-+−×÷/?]\s*[0-9.]|^[-+−×÷/?x]$`)
@@ -80,12 +86,12 @@ func splitSigned(raw []string) (flags, args []string) {
 	return flags, args
 }
 
-func (f exampleFlags) run(cmd *cobra.Command, args []string) error {
+func (f *exampleFlags) run(cmd *cobra.Command, args []string) error {
 	options, err := pairs("--set", f.set)
 	if err != nil {
 		return err
 	}
-	words, err := f.vocabulary()
+	words, err := vocabulary(f.words)
 	if err != nil {
 		return err
 	}
@@ -126,9 +132,9 @@ func pairs(flag string, list []string) (map[string]string, error) {
 	return given, nil
 }
 
-// vocabulary are the class's words of the flags.
-func (f exampleFlags) vocabulary() (w say.Vocabulary, err error) {
-	chosen, err := pairs("--words", f.words)
+// vocabulary are the class's words of the flag.
+func vocabulary(list []string) (w say.Vocabulary, err error) {
+	chosen, err := pairs("--words", list)
 	if err != nil {
 		return w, err
 	}

@@ -27,7 +27,7 @@ func lessonCommand() *cobra.Command {
 			if err != nil {
 				return err
 			}
-			words, err := flags.vocabulary()
+			words, err := vocabulary(flags.words)
 			if err != nil {
 				return err
 			}

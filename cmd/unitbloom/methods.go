@@ -52,15 +52,7 @@ func parallelCommand() *cobra.Command {
 	cmd.Flags().Uint64Var(&seed, "seed", 1, "the same seed gives the same problem")
 	cmd.Flags().IntVar(&set, "set", 0, "so many problems, each one step harder; 2 to 20")
 	cmd.Flags().BoolVar(&asJSON, "json", false, "print JSON")
-	cmd.RunE = func(cmd *cobra.Command, raw []string) error {
-		flags, args := splitSigned(raw)
-		if err := cmd.Flags().Parse(flags); err != nil {
-			return fmt.Errorf("%w: %w", errUsage, err)
-		}
-		if help, _ := cmd.Flags().GetBool("help"); help {
-			return cmd.Help()
-		}
-		args = append(cmd.Flags().Args(), args...)
+	cmd.RunE = withSigned(func(cmd *cobra.Command, args []string) error {
 		if len(args) < 2 {
 			return fmt.Errorf("%w: say which method and problem. Use: unitbloom parallel column-add 146 87 --seed 3", errUsage)
 		}
@@ -81,7 +73,7 @@ func parallelCommand() *cobra.Command {
 		}
 		fmt.Fprintln(cmd.OutOrStdout(), strings.Join(append([]string{out.Method}, out.Args...), " "))
 		return nil
-	}
+	})
 	return cmd
 }
 

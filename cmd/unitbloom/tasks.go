@@ -87,7 +87,8 @@ func quoted(args []string) string {
 }
 
 func taskCommand() *cobra.Command {
-	var set exampleFlags
+	var set, inWords []string
+	var asJSON bool
 	cmd := &cobra.Command{
 		Use: "task KIND ABOUT…", Short: "Make a task for children",
 		Long: "Make a task for children: what is asked, what is there, and the gaps that are theirs to fill. " +
@@ -97,26 +98,18 @@ func taskCommand() *cobra.Command {
 		DisableFlagParsing: true,
 	}
 	cmd.Flags().BoolP("help", "h", false, "help for task")
-	cmd.Flags().StringArrayVar(&set.set, "set", nil, "an option, as key=value")
-	cmd.Flags().StringArrayVar(&set.words, "words", nil, "what the class calls things, as key=value: numbers=4 002,5")
-	cmd.Flags().BoolVar(&set.asJSON, "json", false, "print JSON")
-	cmd.RunE = func(cmd *cobra.Command, raw []string) error {
-		flags, args := splitSigned(raw)
-		if err := cmd.Flags().Parse(flags); err != nil {
-			return fmt.Errorf("%w: %w", errUsage, err)
-		}
-		if help, _ := cmd.Flags().GetBool("help"); help {
-			return cmd.Help()
-		}
-		args = append(cmd.Flags().Args(), args...)
+	cmd.Flags().StringArrayVar(&set, "set", nil, "an option, as key=value")
+	cmd.Flags().StringArrayVar(&inWords, "words", nil, "what the class calls things, as key=value: numbers=4 002,5")
+	cmd.Flags().BoolVar(&asJSON, "json", false, "print JSON")
+	cmd.RunE = withSigned(func(cmd *cobra.Command, args []string) error {
 		if len(args) == 0 {
 			return fmt.Errorf("%w: say which kind and what it is about. Use: unitbloom task build 146", errUsage)
 		}
-		options, err := pairs("--set", set.set)
+		options, err := pairs("--set", set)
 		if err != nil {
 			return err
 		}
-		words, err := set.vocabulary()
+		words, err := vocabulary(inWords)
 		if err != nil {
 			return err
 		}
@@ -127,11 +120,11 @@ func taskCommand() *cobra.Command {
 		if err != nil {
 			return err
 		}
-		if set.asJSON {
+		if asJSON {
 			return encode(cmd.OutOrStdout(), file)
 		}
 		return printTask(cmd.OutOrStdout(), file.Face)
-	}
+	})
 	return cmd
 }
 
@@ -162,7 +155,8 @@ func printTask(w io.Writer, f task.Face) error {
 
 func markCommand() *cobra.Command {
 	var taskPath, answerPath string
-	var set exampleFlags
+	var inWords []string
+	var asJSON bool
 	cmd := &cobra.Command{
 		Use: "mark --task FILE --answer FILE", Short: "Judge an answer to a task", Args: arguments(cobra.NoArgs),
 		Long: "Judge an answer to a task: whether it is right, part by part, with a question as a hint, and the known " +
@@ -182,7 +176,7 @@ func markCommand() *cobra.Command {
 			if err := readFile(cmd, "--answer", answerPath, &answer); err != nil {
 				return err
 			}
-			words, err := set.vocabulary()
+			words, err := vocabulary(inWords)
 			if err != nil {
 				return err
 			}
@@ -190,7 +184,7 @@ func markCommand() *cobra.Command {
 			if err != nil {
 				return err
 			}
-			if set.asJSON {
+			if asJSON {
 				return encode(cmd.OutOrStdout(), v)
 			}
 			return printVerdict(cmd.OutOrStdout(), v)
@@ -198,8 +192,8 @@ func markCommand() *cobra.Command {
 	}
 	cmd.Flags().StringVar(&taskPath, "task", "", "the file of the task")
 	cmd.Flags().StringVar(&answerPath, "answer", "", "the file of the answer: what was given, by the name of its gap")
-	cmd.Flags().StringArrayVar(&set.words, "words", nil, "what the class calls things, as key=value")
-	cmd.Flags().BoolVar(&set.asJSON, "json", false, "print JSON")
+	cmd.Flags().StringArrayVar(&inWords, "words", nil, "what the class calls things, as key=value")
+	cmd.Flags().BoolVar(&asJSON, "json", false, "print JSON")
 	return cmd
 }
 

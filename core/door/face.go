@@ -36,10 +36,9 @@ func (s *session) face(sc lesson.Scene) (BoardView, bool) {
 	most := 0
 	for there.step = 0; there.step <= len(sc.Steps); there.step++ {
 		b := there.board()
-		laid := make([]board.Layout, len(b.Models))
+		laid := s.loose(b)
 		pieces := 0
-		for i := range b.Models {
-			laid[i] = spelled(b.Shown(i), s.doc.Words)
+		for i := range laid {
 			for k := range laid[i].Pieces {
 				if laid[i].Pieces[k].Marks&(board.MarkSpent|board.MarkTaken|board.MarkCrossed) == 0 {
 					pieces++
@@ -51,6 +50,15 @@ func (s *session) face(sc lesson.Scene) (BoardView, bool) {
 		}
 	}
 	return fullest, most > 0
+}
+
+// loose is a board laid as for building, without what is covered.
+func (s *session) loose(b board.Board) []board.Layout {
+	laid := make([]board.Layout, len(b.Models))
+	for i := range b.Models {
+		laid[i] = spelled(b.Shown(i), s.doc.Words)
+	}
+	return laid
 }
 
 // faceOf is the picture of a scene on the stem.

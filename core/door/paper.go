@@ -162,9 +162,5 @@ func (s *session) taskView(t task.Task) (TaskView, error) {
 func (s *session) pictured(b board.Board) BoardView {
 	sc := lesson.Scene{ID: "paper", Start: b}
 	there := &session{door: s.door, doc: lesson.Lesson{Words: s.doc.Words, Scenes: []lesson.Scene{sc}}, scene: sc.ID}
-	laid := make([]board.Layout, len(b.Models))
-	for i := range b.Models {
-		laid[i] = spelled(b.Shown(i), s.doc.Words)
-	}
-	return there.view(b, laid, sc)
+	return there.view(b, there.loose(b), sc)
 }

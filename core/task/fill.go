@@ -31,9 +31,11 @@ var fill = Spec{
 // item is one line, or the rows of a table under one head: what stands there, and the
 // sentences that are true when it is right.
 type item struct {
-	kind  string
-	cells []string // texts; a gap is sentence.Unknown
-	says  [][]int  // each sentence as the cells that it is of …
+	kind string
+	// cells are texts; a gap is sentence.Unknown. says are the cells of each sentence, and write
+	// is the sentence.
+	cells []string
+	says  [][]int
 	write func(says []int, cells []string) string
 	// places are the places that the cells of a table's row count.
 	places []place.Place
@@ -62,8 +64,7 @@ func readFill(t Task) (work, error) {
 		return nil, say.Refuse("task-no-answer")
 	}
 	if t.Options["from"] == "a bank" {
-		seed, _ := strconv.ParseUint(t.Options["seed"], 10, 64)
-		f.bank = bankOf(found[0], seed)
+		f.bank = bankOf(found[0], t.seed())
 	}
 	return f, nil
 }
@@ -509,7 +510,6 @@ func (it item) faults() map[int]bool {
 			wrong[i] = !it.ownDigit(i)
 		}
 	}
-	// A number that is given at the end of a chain blames the one before it.
 	return wrong
 }
 

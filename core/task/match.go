@@ -73,8 +73,7 @@ func readMatch(t Task) (work, error) {
 			spares = append(spares, text)
 		}
 	}
-	seed, _ := strconv.ParseUint(t.Options["seed"], 10, 64)
-	m.bank = shuffled(slices.Concat(m.labels, spares), chance.Source(seed+1))
+	m.bank = shuffled(slices.Concat(m.labels, spares), chance.Source(t.seed()+1))
 	return m, nil
 }
 

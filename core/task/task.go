@@ -7,6 +7,7 @@ import (
 	"cmp"
 	"maps"
 	"slices"
+	"strconv"
 	"strings"
 
 	"unitbloom/core/lesson"
@@ -353,6 +354,12 @@ func FromScene(sc lesson.Scene, kinds []string) []Task {
 		}
 	}
 	return all
+}
+
+// seed is the option of that name; 0 where none is chosen.
+func (t Task) seed() uint64 {
+	seed, _ := strconv.ParseUint(t.Options["seed"], 10, 64)
+	return seed
 }
 
 // shuffled is a list in an order of chance that does not follow what it came from.

@@ -47,8 +47,7 @@ func readTurns(t Task) (work, error) {
 	if err1 != nil || err2 != nil || turnCount < 1 || turnCount > mostTurns || count < 2 || count > 4 {
 		return nil, say.Refuse("task-turns", say.Int("most", say.Given, mostTurns))
 	}
-	d := turning{turns: turnCount, count: count, kind: about[2]}
-	d.seed, _ = strconv.ParseUint(t.Options["seed"], 10, 64)
+	d := turning{turns: turnCount, count: count, kind: about[2], seed: t.seed()}
 	throws, err := d.throws()
 	if err != nil {
 		return nil, err

@@ -2,7 +2,8 @@
 import { create } from 'zustand';
 import { call } from '../core/core';
 import { edit, show } from '../state/acts';
-import { api, newId } from '../state/api';
+import { newId } from '../state/api';
+import { editClosed } from '../state/closed';
 import { notify, useLesson } from '../state/lesson';
 import { toggled } from '../shell/toggled';
 
@@ -42,14 +43,9 @@ export const deleteScenes = (ids: string[]) =>
 export async function sendScenes(ids: string[], to: { id: string; title: string }, stay: boolean) {
   const { handle } = useLesson.getState();
   const sent = scenesOf(handle, ids);
-  const { rev } = await api.get(to.id);
-  await api.save(to.id, {
-    operation: newId(),
-    base: rev,
-    format: call('version', {}).format,
-    edits: sent.map((put) => ({ kind: 'putScene', put: { ...put, id: newId() } })),
-    holder: `move-${newId()}`,
-  });
+  await editClosed(to.id, () =>
+    sent.map((put) => ({ kind: 'putScene' as const, put: { ...put, id: newId() } })),
+  );
   if (!stay) deleteScenes(ids);
   const what = sent.length === 1 ? '1 scene' : `${sent.length} scenes`;
   notify('info', `${what} ${stay ? 'copied' : 'moved'} to “${to.title}”.`);

@@ -274,11 +274,7 @@ function useSheet(wanted: boolean, scenes: string[], linked: boolean): Made {
           .slice(0, 1)
           .map((s) => ({
             key: 'code',
-            node: (
-              <Linked
-                text={linkOf(s, call('panels', { handle, scene: s.id }).panels.at(-1)?.board.notation)}
-              />
-            ),
+            node: <Linked text={linkOf(s, call('boardOf', { handle, scene: s.id }).notation)} />,
           }))
       : [];
     const page: Block[] = key

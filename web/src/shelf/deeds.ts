@@ -2,6 +2,7 @@
 import { call, loadCore } from '../core/core';
 import { download } from '../shell/download';
 import { api, newId } from '../state/api';
+import { editClosed } from '../state/closed';
 import { lessonsKept } from '../state/device';
 import { school } from '../state/school';
 import { makeLesson } from '../state/session';
@@ -13,19 +14,12 @@ interface Said {
   words: object;
 }
 
-/** Gives a lesson another title. Another tab that has it open goes before: that is told. */
-export async function rename(id: string, title: string) {
-  await loadCore();
-  const { rev, lesson } = await api.get(id);
-  const { objective = '', words } = lesson as Said;
-  await api.save(id, {
-    operation: newId(),
-    base: rev,
-    format: call('version', {}).format,
-    edits: [{ kind: 'setLesson', head: { title, objective, words } }],
-    holder: `shelf-${newId()}`,
+/** Gives a lesson another title. */
+export const rename = (id: string, title: string) =>
+  editClosed(id, (lesson) => {
+    const { objective = '', words } = lesson as Said;
+    return [{ kind: 'setLesson', head: { title, objective, words } }];
   });
-}
 
 /** Deletes a lesson, here too. */
 export async function remove(id: string) {
