@@ -99,6 +99,7 @@ async function loads() {
   const took = [];
   const slow = [];
   const again = [];
+  const atOnce = [];
   let bytes = 0;
   const usable = async (page) => {
     const start = performance.now();
@@ -115,6 +116,11 @@ async function loads() {
       await page.waitForTimeout(400);
       const sent = bytes;
       await page.goto('about:blank');
+      atOnce.push(await usable(page));
+      // A moment later the application is kept on the device, as it is for whoever comes back.
+      await page.evaluate(() => globalThis.navigator.serviceWorker.ready.then(() => undefined));
+      await page.waitForTimeout(1000);
+      await page.goto('about:blank');
       again.push(await usable(page));
       bytes = sent;
     });
@@ -126,6 +132,7 @@ async function loads() {
   figure('cold load to a usable board', `${(median(took) / 1000).toFixed(2)} s`, '≤ 1.2 s');
   figure('the same at a quarter of the speed', `${(median(slow) / 1000).toFixed(2)} s`, '≤ 3 s');
   figure('again from the cache', `${(median(again) / 1000).toFixed(2)} s`, '≤ 0.5 s');
+  figure('the same within a second', `${(median(atOnce) / 1000).toFixed(2)} s`, 'reported');
   figure('sent on a cold load', `${(bytes / 1e6).toFixed(2)} MB`, '≤ 2 MB');
 }
 

@@ -3,28 +3,22 @@ import { basename } from 'node:path';
 import { defineConfig, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 
-/** The core is fetched and compiled while the page's script is still being read. */
-function earlyCore(): Plugin {
+/**
+ * What a page needs first is fetched while its script is still being read: the core for a
+ * lesson, its own script for the shelf.
+ */
+function early(): Plugin {
   return {
-    name: 'early-core',
-    transformIndexHtml: (_html, { bundle }) =>
-      Object.keys(bundle ?? {})
-        .filter((file) => file.endsWith('.wasm'))
-        .flatMap((file) => [
-          {
-            tag: 'link',
-            attrs: {
-              rel: 'preload',
-              as: 'fetch',
-              type: 'application/wasm',
-              crossorigin: true,
-              href: `/${file}`,
-            },
-            injectTo: 'head-prepend' as const,
-          },
-          // Before the style sheet, which a script after it would wait for.
-          { tag: 'script', attrs: { src: '/early.js' }, injectTo: 'head-prepend' as const },
-        ]),
+    name: 'early',
+    transformIndexHtml: (_html, { bundle }) => {
+      const files = Object.keys(bundle ?? {});
+      const core = files.find((file) => file.endsWith('.wasm'));
+      const shelf = files.find((file) => /\/ShelfPage-[^/]*\.js$/.test(file));
+      if (!core || !shelf) return [];
+      // Before the style sheet, which a script after it would wait for.
+      const attrs = { src: '/early.js', 'data-core': `/${core}`, 'data-shelf': `/${shelf}` };
+      return [{ tag: 'script', attrs, injectTo: 'head-prepend' as const }];
+    },
   };
 }
 
@@ -60,7 +54,7 @@ const kept = VitePWA({
 });
 
 export default defineConfig({
-  plugins: [react(), earlyCore(), kept],
+  plugins: [react(), early(), kept],
   build: { target: 'es2022', assetsInlineLimit: 0, chunkSizeWarningLimit: 1500 },
   // A class of a component's own sheet is known by both their names: Stem_leaf.
   css: {

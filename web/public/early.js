@@ -1,8 +1,14 @@
-// Compiles the core while the page's own script is still being read. The shelf stands without
-// it: there it is compiled after the first lessons.
+// What a page needs first is fetched while its own script is still being read: for a lesson
+// the core, compiled as it comes; for the shelf, which stands without the core, its script.
 (() => {
-  const link = document.querySelector('link[type="application/wasm"]');
-  if (!link || globalThis.location.pathname === '/' || !WebAssembly.compileStreaming) return;
-  globalThis.unitbloomEarly = WebAssembly.compileStreaming(fetch(link.href));
-  globalThis.unitbloomEarly.catch(() => undefined);
+  const { core, shelf } = document.currentScript.dataset;
+  if (globalThis.location.pathname === '/') {
+    const link = document.createElement('link');
+    link.rel = 'modulepreload';
+    link.href = shelf;
+    document.head.append(link);
+  } else if (WebAssembly.compileStreaming) {
+    globalThis.unitbloomEarly = WebAssembly.compileStreaming(fetch(core));
+    globalThis.unitbloomEarly.catch(() => undefined);
+  }
 })();

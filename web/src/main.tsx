@@ -22,6 +22,7 @@ import { partOf, usePart } from './shell/later';
 import { OpenLine } from './wish/OpenLine';
 import { Room } from './shell/room';
 import { SignIn } from './shell/SignIn';
+import { fetchFirst } from './shelf/useShelf';
 
 const client = new QueryClient({
   defaultOptions: { queries: { retry: (n, e) => e instanceof ApiError && e.status === 0 && n < 2 } },
@@ -29,6 +30,11 @@ const client = new QueryClient({
 
 /** The shelf comes when it is wanted; else some seconds later, to be there without the network too. */
 const shelf = partOf(() => import('./shelf/ShelfPage'));
+const onShelf = location.pathname === '/';
+if (onShelf) {
+  void shelf.fetch().catch(() => undefined);
+  void fetchFirst(client);
+}
 setTimeout(() => {
   void shelf.fetch().catch(() => undefined);
   keepOnDevice();
@@ -98,7 +104,7 @@ function NewBuild() {
 keepFocus();
 // The core is made ready while the first page is drawn, which says if it fails. The shelf stands
 // without it, and asks for it when its first lessons are there.
-if (location.pathname !== '/') loadCore().catch(() => undefined);
+if (!onShelf) loadCore().catch(() => undefined);
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

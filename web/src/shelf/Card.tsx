@@ -128,10 +128,18 @@ function TitleDialog(props: { title: string; close: () => void; save: (title: st
 }
 
 const DAY_MS = 86_400_000;
-const days = new Intl.RelativeTimeFormat(undefined, { numeric: 'auto' });
-const near = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'long' });
-const far = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'long', year: 'numeric' });
-const weekday = new Intl.DateTimeFormat(undefined, { weekday: 'long' });
+
+/** What writes a day, made when it is first wanted: making one takes the browser a while. */
+function once<T>(make: () => T): () => T {
+  let made: T | undefined;
+  return () => (made ??= make());
+}
+const days = once(() => new Intl.RelativeTimeFormat(undefined, { numeric: 'auto' }));
+const near = once(() => new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'long' }));
+const far = once(
+  () => new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'long', year: 'numeric' }),
+);
+const weekday = once(() => new Intl.DateTimeFormat(undefined, { weekday: 'long' }));
 
 /** A day as the browser's language writes it: today, Monday, 20 November. */
 function opened(at: string): string {
@@ -139,7 +147,7 @@ function opened(at: string): string {
   if (Number.isNaN(then.getTime())) return '';
   const midnight = (d: Date) => new Date(d.getFullYear(), d.getMonth(), d.getDate()).getTime();
   const ago = Math.round((midnight(new Date()) - midnight(then)) / DAY_MS);
-  if (ago < 2) return days.format(-Math.max(0, ago), 'day');
-  if (ago < 7) return weekday.format(then);
-  return (then.getFullYear() === new Date().getFullYear() ? near : far).format(then);
+  if (ago < 2) return days().format(-Math.max(0, ago), 'day');
+  if (ago < 7) return weekday().format(then);
+  return (then.getFullYear() === new Date().getFullYear() ? near() : far()).format(then);
 }

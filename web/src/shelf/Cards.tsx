@@ -12,6 +12,8 @@ const cx = names(css);
 /** A card is at least so wide, in pixels; between them is a gap. */
 const WIDE = 270;
 const GAP = 18;
+/** About how high a row is, in pixels, before one has been measured: so many rows are drawn at first. */
+const HIGH = 250;
 
 interface Props {
   shelf: Shelf;
@@ -27,7 +29,7 @@ export function Cards({ shelf, chosen, choose }: Props) {
   for (let i = 0; i < lessons.length; i += across) rows.push(lessons.slice(i, i + across));
   return (
     <div ref={ref} className={cx('cards')}>
-      <WindowVirtualizer>
+      <WindowVirtualizer itemSize={HIGH}>
         {rows.map((row) => (
           <ul
             key={row[0]!.id}

@@ -1,6 +1,12 @@
 // The part of the shelf that is looked for, as it comes from the server piece by piece.
-import { keepPreviousData, useInfiniteQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useDeferredValue, useState } from 'react';
+import {
+  infiniteQueryOptions,
+  keepPreviousData,
+  useInfiniteQuery,
+  useQueryClient,
+  type QueryClient,
+} from '@tanstack/react-query';
+import { useCallback, useDeferredValue, useEffect, useState } from 'react';
 import { api, ApiError, type ShelfPart, type ShelfQuery } from '../state/api';
 import { lessonsKept } from '../state/device';
 
@@ -30,25 +36,45 @@ async function onDevice(query: ShelfQuery, why: ApiError): Promise<ShelfPart & {
   return { lessons, total: lessons.length, all: kept.length, topics: [], folders: [], why: why.message };
 }
 
-export function useShelf() {
-  const [query, setQuery] = useState<ShelfQuery>({ sort: 'opened' });
-  const client = useQueryClient();
-  const sought = useDeferredValue(query);
-  const parts = useInfiniteQuery({
-    queryKey: ['lessons', sought],
+/** How long what was asked for before the page stood need not be asked for again, in milliseconds. */
+const FRESH_MS = 5000;
+
+/** What of the shelf stands when it is opened. */
+const FIRST: ShelfQuery = { sort: 'opened' };
+
+const partsOf = (query: ShelfQuery) =>
+  infiniteQueryOptions({
+    queryKey: ['lessons', query],
     queryFn: ({ pageParam }) =>
-      api.shelf({ ...sought, from: pageParam, most: PART }).catch((error: unknown) => {
+      api.shelf({ ...query, from: pageParam, most: PART }).catch((error: unknown) => {
         if (error instanceof ApiError && error.code === 'offline' && pageParam === 0)
-          return onDevice(sought, error);
+          return onDevice(query, error);
         throw error;
       }),
     initialPageParam: 0,
-    getNextPageParam: (last, all) => {
+    getNextPageParam: (last: ShelfPart, all: ShelfPart[]) => {
       const come = all.reduce((n, part) => n + part.lessons.length, 0);
       return last.lessons.length > 0 && come < last.total ? come : undefined;
     },
-    placeholderData: keepPreviousData,
   });
+
+/** Asks for the first lessons before there is a page to show them. */
+export const fetchFirst = (client: QueryClient) => client.prefetchInfiniteQuery(partsOf(FIRST));
+
+export function useShelf() {
+  const [query, setQuery] = useState(FIRST);
+  const client = useQueryClient();
+  const sought = useDeferredValue(query);
+  const parts = useInfiniteQuery({
+    ...partsOf(sought),
+    placeholderData: keepPreviousData,
+    staleTime: FRESH_MS,
+  });
+  // Whoever comes back sees what was changed meanwhile.
+  useEffect(
+    () => () => void client.invalidateQueries({ queryKey: ['lessons'], refetchType: 'none' }),
+    [client],
+  );
   const again = useCallback(() => client.invalidateQueries({ queryKey: ['lessons'] }), [client]);
   return {
     query,
