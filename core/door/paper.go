@@ -7,6 +7,7 @@ import (
 	"unitbloom/core/form"
 	"unitbloom/core/lesson"
 	"unitbloom/core/method"
+	"unitbloom/core/say"
 	"unitbloom/core/task"
 )
 
@@ -144,18 +145,30 @@ func (s *session) taskView(t task.Task) (TaskView, error) {
 	if err != nil {
 		return TaskView{}, err
 	}
-	v := TaskView{Face: face, Views: []BoardView{}}
+	v := TaskView{Face: face}
 	if v.Answers, err = task.Answers(t, s.doc.Words); err != nil {
 		return v, err
 	}
+	var texts []string
 	for _, picture := range face.Boards {
-		b, err := board.Parse(picture.Board)
-		if err != nil {
-			return v, err
-		}
-		v.Views = append(v.Views, s.pictured(b))
+		texts = append(texts, picture.Board)
 	}
-	return v, nil
+	v.Views, err = boardsSeen(texts, s.doc.Words)
+	return v, err
+}
+
+// boardsSeen are boards in notation as pictures.
+func boardsSeen(texts []string, w say.Vocabulary) ([]BoardView, error) {
+	s := &session{door: New(), doc: lesson.Lesson{Words: w}}
+	views := []BoardView{}
+	for _, text := range texts {
+		b, err := board.Parse(text)
+		if err != nil {
+			return nil, err
+		}
+		views = append(views, s.pictured(b))
+	}
+	return views, nil
 }
 
 // pictured is a board of its own as a picture, without counts and read-outs.

@@ -72,14 +72,27 @@ func readBuild(t Task) (work, error) {
 	return nil, say.Refuse("task-ways", say.Number("number", say.Given, b.number), say.Int("ways", say.Given, b.ways))
 }
 
+// empty is the model with nothing on it, and room for the number: columns up to its largest
+// place, where the model has columns.
+func (b building) empty() (board.Board, error) {
+	room, _ := b.number.Whole()
+	laid, err := board.Parse(b.spec.Empty(min(room, max(b.spec.Most, 10))))
+	form := b.number.UnitForm()
+	if err != nil || b.spec.Acts.Reach == nil || len(form) == 0 {
+		return laid, err
+	}
+	laid, _, err = board.Apply(laid, b.spec.Acts.Reach(form[0].Place))
+	return laid, err
+}
+
 // notation is the model's text form of an amount, or why it does not hold it.
 func (b building) notation(amount string) (string, error) {
 	room, _ := b.number.Whole()
-	empty, err := board.Parse(b.spec.Empty(min(room, max(b.spec.Most, 10))))
+	laid, err := board.Parse(b.spec.Empty(min(room, max(b.spec.Most, 10))))
 	if err == nil {
-		empty, _, err = board.Apply(empty, b.spec.Acts.Build(amount))
+		laid, _, err = board.Apply(laid, b.spec.Acts.Build(amount))
 	}
-	return board.Print(empty), err
+	return board.Print(laid), err
 }
 
 // mostFound is how many arrangements are looked for.

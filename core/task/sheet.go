@@ -26,6 +26,8 @@ type Wanted struct {
 	Seed uint64
 	// Turns is the text form of a page for turns.
 	Turns string
+	// Own leaves the scenes' own numbers out: others like them, wherever there are any.
+	Own bool
 }
 
 // mostMore is how many further problems there are of each.
@@ -41,6 +43,7 @@ func Sheet(scenes []lesson.Scene, w Wanted) ([]Task, error) {
 	from := make([]source, len(scenes))
 	for i, sc := range scenes {
 		from[i] = newSource(sc, w.Seed+uint64(1000*i))
+		from[i].begun = w.Own && from[i].draws
 	}
 	var all []Task
 	for _, kind := range w.Kinds {
@@ -224,39 +227,41 @@ func Answers(t Task, w say.Vocabulary) ([]string, error) {
 	if err != nil {
 		return nil, err
 	}
-	face, key := did.face(w), did.right()[0]
-	var lines []string
+	if own, ok := did.(turning); ok && own.thrown == nil {
+		return []string{say.New("task.turns.own").Text(w)}, nil
+	}
+	return linesOf(did, t, did.right()[0], w), nil
+}
+
+// linesOf is an answer as it is read, a line for each thing that is given.
+func linesOf(did work, t Task, a Answer, w say.Vocabulary) []string {
+	face := did.face(w)
+	lines := []string{}
 	switch t.Kind {
 	case column.Kind:
 		c := did.(columns)
-		lines = []string{c.typed + " = " + strings.Replace(c.answer, " remainder ", " r ", 1)}
-	case turns.Kind:
-		if did.(turning).thrown == nil {
-			return []string{say.New("task.turns.own").Text(w)}, nil
-		}
-		fallthrough
-	case fill.Kind:
+		return []string{w.Spell(c.typed + " = " + strings.Replace(c.written(a), " remainder ", " r ", 1))}
+	case fill.Kind, turns.Kind:
 		for _, line := range face.Lines {
 			if line.Kind != Heads {
-				lines = append(lines, line.filled(key))
+				lines = append(lines, w.Spell(line.filled(a)))
 			}
 		}
-	default:
-		for _, b := range face.Blanks {
-			text := key[b.ID]
-			if shown, err := board.Parse(text); err == nil && b.Gives == OnBoard {
+		return lines
+	}
+	for _, b := range face.Blanks {
+		text := a[b.ID]
+		switch b.Gives {
+		case OnBoard:
+			if shown, err := board.Parse(text); err == nil && len(shown.Models) == 1 {
 				text = w.UnitForm(shown.Models[0].InPlay())
 			}
-			if b.Gives == FromBank {
-				text = b.ID + ": " + text
-			}
-			lines = append(lines, text)
+		case FromBank:
+			text = b.ID + ": " + text
 		}
+		lines = append(lines, w.Spell(text))
 	}
-	for i := range lines {
-		lines[i] = w.Spell(lines[i])
-	}
-	return lines, nil
+	return lines
 }
 
 // filled is a line with its gaps filled, as it is read.

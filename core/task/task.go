@@ -10,6 +10,7 @@ import (
 	"strconv"
 	"strings"
 
+	"unitbloom/core/board"
 	"unitbloom/core/lesson"
 	"unitbloom/core/method"
 	"unitbloom/core/mistake"
@@ -229,6 +230,16 @@ func FaceOf(t Task, w say.Vocabulary) (Face, error) {
 		f.Bank[i] = w.Spell(f.Bank[i])
 	}
 	return f, nil
+}
+
+// Start is the empty board that a child lays something on; false where nothing is to be laid.
+func Start(t Task) (board.Board, bool) {
+	did, _, err := open(t)
+	if b, ok := did.(building); ok && err == nil {
+		empty, err := b.empty()
+		return empty, err == nil
+	}
+	return board.Board{}, false
 }
 
 // Right are right answers to a task, unlike one another where there is more than one; the

@@ -1,0 +1,71 @@
+package door
+
+import (
+	"unitbloom/core/board"
+	"unitbloom/core/lesson"
+	"unitbloom/core/say"
+	"unitbloom/core/task"
+)
+
+// DeskTask is what a child's device gets of a task: its face with pictures of its boards, and
+// where something is to be laid, a lesson of one free board to lay it on. Nothing of a right
+// answer is in it.
+type DeskTask struct {
+	task.Face
+	Views []BoardView    `json:"views"`
+	Board *lesson.Lesson `json:"board,omitempty"`
+}
+
+// Desk is a task as a child gets it. The board counts nothing for her: to count is what she
+// is asked for.
+func Desk(t task.Task, w say.Vocabulary) (DeskTask, error) {
+	face, err := task.FaceOf(t, w)
+	if err != nil {
+		return DeskTask{}, err
+	}
+	out := DeskTask{Face: face}
+	var texts []string
+	for _, picture := range face.Boards {
+		texts = append(texts, picture.Board)
+	}
+	if out.Views, err = boardsSeen(texts, w); err != nil {
+		return out, err
+	}
+	if empty, lays := task.Start(t); lays {
+		for i := range empty.Tiles {
+			empty.Tiles[i].Counts = board.Never
+		}
+		out.Board = &lesson.Lesson{Format: lesson.Format, Minor: lesson.Minor, Title: face.Ask, Words: w,
+			Scenes: []lesson.Scene{{ID: "board", Title: face.Ask, Start: empty}}}
+	}
+	return out, nil
+}
+
+// GroupView is children who answered alike, with pictures of what they laid.
+type GroupView struct {
+	task.Group
+	Views []BoardView `json:"views"`
+}
+
+// Gathered is what a class handed in of a task, by what was answered.
+type Gathered struct {
+	Groups   []GroupView `json:"groups"`
+	Mistakes []task.Told `json:"mistakes"`
+}
+
+// Gather puts what was handed in of a task into groups of alike answers, with pictures.
+func Gather(handed []task.Handed, own bool, w say.Vocabulary) (Gathered, error) {
+	groups, told, err := task.Gather(handed, own, w)
+	out := Gathered{[]GroupView{}, told}
+	if err != nil {
+		return out, err
+	}
+	for _, g := range groups {
+		views, err := boardsSeen(g.Boards, w)
+		if err != nil {
+			views = []BoardView{} // what cannot be read is told by its lines
+		}
+		out.Groups = append(out.Groups, GroupView{g, views})
+	}
+	return out, nil
+}
