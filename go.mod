@@ -15,6 +15,7 @@ require (
 	github.com/santhosh-tekuri/jsonschema/v6 v6.0.3
 	github.com/spf13/cobra v1.10.2
 	github.com/stretchr/testify v1.12.1
+	golang.org/x/time v0.16.0
 	gorm.io/gorm v1.31.2
 	pgregory.net/rapid v1.3.0
 )

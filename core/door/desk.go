@@ -41,6 +41,31 @@ func Desk(t task.Task, w say.Vocabulary) (DeskTask, error) {
 	return out, nil
 }
 
+// Work is an answer as it is put up for the class: how it is read, what it is of, and pictures
+// of what was laid, or of what was looked at.
+func Work(t task.Task, a task.Answer, w say.Vocabulary) (lines []string, of string, views []BoardView, err error) {
+	face, err := task.FaceOf(t, w)
+	if err != nil {
+		return nil, "", nil, err
+	}
+	var texts []string
+	for _, b := range face.Blanks {
+		if b.Gives == task.OnBoard && a[b.ID] != "" {
+			texts = append(texts, a[b.ID])
+		}
+	}
+	if len(texts) == 0 {
+		for _, picture := range face.Boards {
+			texts = append(texts, picture.Board)
+		}
+	}
+	if views, err = boardsSeen(texts, w); err != nil {
+		return nil, "", nil, err
+	}
+	lines, err = task.Lines(t, a, w)
+	return lines, face.Ask, views, err
+}
+
 // GroupView is children who answered alike, with pictures of what they laid.
 type GroupView struct {
 	task.Group

@@ -17,17 +17,19 @@ import (
 // Wanted is what a teacher chose for a sheet: the kinds in their order, so many further
 // problems like each that is there, and the turns in their text form.
 type Wanted struct {
-	Kinds []string
+	Kinds []string `json:"kinds"`
 	// Forms are those in which children read: number, units, expanded, words.
-	Forms []string
+	Forms []string `json:"forms,omitempty"`
+	// Pieces says which pieces a number is shown with: any, fewest, tens and ones.
+	Pieces string `json:"pieces,omitempty"`
 	// Draw has numbers drawn quickly where they would be shown with pieces.
-	Draw bool
-	More int
-	Seed uint64
+	Draw bool   `json:"draw,omitempty"`
+	More int    `json:"more,omitempty"`
+	Seed uint64 `json:"seed,omitempty"`
 	// Turns is the text form of a page for turns.
-	Turns string
+	Turns string `json:"turns,omitempty"`
 	// Own leaves the scenes' own numbers out: others like them, wherever there are any.
-	Own bool
+	Own bool `json:"own,omitempty"`
 }
 
 // mostMore is how many further problems there are of each.
@@ -143,6 +145,8 @@ func (w Wanted) dressed(t Task) Task {
 		t.Options["forms"] = strings.Join(w.Forms, ", ")
 	case t.Kind == build.Kind && w.Draw:
 		t.Options["as"] = "quick drawing"
+	case t.Kind == build.Kind && w.Pieces != "":
+		t.Options["pieces"] = w.Pieces
 	}
 	return t
 }
@@ -231,6 +235,15 @@ func Answers(t Task, w say.Vocabulary) ([]string, error) {
 		return []string{say.New("task.turns.own").Text(w)}, nil
 	}
 	return linesOf(did, t, did.right()[0], w), nil
+}
+
+// Lines are an answer as it is read, a line for each thing that is given.
+func Lines(t Task, a Answer, w say.Vocabulary) ([]string, error) {
+	did, t, err := open(t)
+	if err != nil {
+		return nil, err
+	}
+	return linesOf(did, t, a, w), nil
 }
 
 // linesOf is an answer as it is read, a line for each thing that is given.

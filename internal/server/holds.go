@@ -208,39 +208,15 @@ func (s *Server) events(c *gin.Context) {
 		return
 	}
 	listener, most := s.listener(c)
-	if !s.holds.admit(listener, most) {
-		c.Header("Retry-After", "30")
-		fail(c, http.StatusTooManyRequests, "streams", "Too many pages of this server are open here. Close some.")
+	dismiss, ok := s.admitted(c, listener, most)
+	if !ok {
 		return
 	}
-	defer s.holds.dismiss(listener)
+	defer dismiss()
 	who, id := c.Query("holder"), c.Param("id")
 	ch := s.holds.listen(id, who)
 	defer s.holds.leave(id, who, ch)
-	c.Header("Content-Type", "text/event-stream")
-	c.Header("Cache-Control", "no-store")
-	rc := http.NewResponseController(c.Writer)
-	_ = rc.SetWriteDeadline(time.Time{})
-	_ = rc.SetReadDeadline(time.Time{})
-	send := func(text string) bool {
-		_, err := fmt.Fprint(c.Writer, text)
-		c.Writer.Flush()
-		return err == nil
-	}
-	beat := time.NewTicker(15 * time.Second)
-	defer beat.Stop()
-	for ok := send(": here\n\n"); ok; {
-		select {
-		case <-c.Request.Context().Done():
-			return
-		case <-s.holds.closing:
-			return
-		case event := <-ch:
-			ok = send("data: " + event + "\n\n")
-		case <-beat.C:
-			ok = send(": still here\n\n")
-		}
-	}
+	s.stream(c, ch, func() {})
 }
 
 // there says no where there is no such lesson: holds and streams are kept only for

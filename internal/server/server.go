@@ -18,6 +18,8 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"unitbloom/core/lesson"
+	"unitbloom/internal/live"
+	"unitbloom/internal/people"
 	"unitbloom/internal/store"
 )
 
@@ -49,6 +51,13 @@ type Server struct {
 	holds  *holds
 	key    []byte
 	build  string
+	// What goes on in classes: who listens, what is put up, who guesses codes; and what tickets
+	// are made with.
+	hub     *live.Hub
+	rooms   *rooms
+	slow    *people.Slow
+	tickets []byte
+	started time.Time
 }
 
 // New makes a server. A host beyond this machine without a passphrase is
@@ -67,7 +76,12 @@ func New(s *store.Store, c Config) (*Server, error) {
 	if _, err := rand.Read(key); err != nil {
 		return nil, err
 	}
-	return &Server{store: s, config: c, holds: newHolds(), key: key, build: buildID(c.Files)}, nil
+	tickets, err := s.TicketKey()
+	if err != nil {
+		return nil, err
+	}
+	return &Server{store: s, config: c, holds: newHolds(), key: key, build: buildID(c.Files), hub: live.New(time.Now),
+		rooms: newRooms(time.Now), slow: people.NewSlow(), tickets: tickets, started: time.Now()}, nil
 }
 
 func isLoopback(host string) bool {
@@ -119,8 +133,43 @@ func (s *Server) Handler() http.Handler {
 	known.POST("/lessons/:id/restore", s.restore)
 	known.GET("/lessons/:id/showings", s.showings)
 	known.PUT("/lessons/:id/showings/:showing", s.putShowing)
+	s.classroom(api, known)
 	r.NoRoute(s.static)
 	return r
+}
+
+// classroom are the routes of classes: a teacher's, and those of children's devices, which
+// need a code, a seat or a ticket and nothing else.
+func (s *Server) classroom(api, known *gin.RouterGroup) {
+	known.GET("/classes", s.classes)
+	known.POST("/classes", s.makeClass)
+	known.GET("/classes/:class", s.class)
+	known.PATCH("/classes/:class", s.changeClass)
+	known.DELETE("/classes/:class", s.deleteClass)
+	known.POST("/classes/:class/pupils", s.addPupils)
+	known.PATCH("/classes/:class/pupils/:pupil", s.changePupil)
+	known.DELETE("/classes/:class/pupils/:pupil", s.deletePupil)
+	known.GET("/classes/:class/results", s.results)
+	known.GET("/classes/:class/board", s.classBoard)
+	known.PUT("/classes/:class/board", s.putUp)
+	known.POST("/classes/:class/sets", s.makeSet)
+	known.PATCH("/sets/:set", s.endSet)
+	known.DELETE("/sets/:set", s.deleteSet)
+	known.GET("/sets/:set/wall", s.wall)
+	known.POST("/sets/:set/attempts/:attempt/back", s.giveBack)
+	known.POST("/sets/:set/answered/:pupil", s.answered)
+	api.Group("", s.signedIn).GET("/classes/:class/events", s.classEvents)
+
+	api.POST("/handins", s.handIn)
+	desks := api.Group("/desk")
+	desks.POST("/door", s.door)
+	desks.POST("/sit", s.sit)
+	seated := desks.Group("", s.seated)
+	seated.GET("/events", s.deskEvents)
+	seated.GET("", gzip.Gzip(gzip.BestSpeed), s.desk)
+	seated.POST("/open", s.openTasks)
+	seated.POST("/here", s.here)
+	seated.POST("/leave", s.leaveDesk)
 }
 
 // Serve answers on the listener until the context ends, then lets running

@@ -113,6 +113,24 @@ var migrations = []*gormigrate.Migration{
 			"UPDATE `lessons` SET `opened_at` = `updated_at`",
 		)
 	}},
+	// Classes with their children, what they are set, and what they hand in.
+	{ID: "2026-11-27-classes", Migrate: func(tx *gorm.DB) error {
+		return run(tx,
+			"CREATE TABLE `classes` (`id` text,`name` text,`code` text,`open` numeric,`created_at` datetime,PRIMARY KEY (`id`))",
+			"CREATE UNIQUE INDEX `idx_classes_code` ON `classes`(`code`)",
+			"CREATE TABLE `pupils` (`id` text,`class_id` text,`name` text,`sign` integer,`created_at` datetime,PRIMARY KEY (`id`))",
+			"CREATE INDEX `idx_pupils_class_id` ON `pupils`(`class_id`)",
+			"CREATE TABLE `seats` (`token` text,`class_id` text,`pupil_id` text,`with_id` text,`created_at` datetime,PRIMARY KEY (`token`))",
+			"CREATE INDEX `idx_seats_class_id` ON `seats`(`class_id`)",
+			"CREATE TABLE `sets` (`id` text,`class_id` text,`title` text,`source` blob,`tasks` blob,`own` numeric,`help` text,"+
+				"`created_at` datetime,`ended_at` datetime,PRIMARY KEY (`id`))",
+			"CREATE INDEX `idx_sets_class_id` ON `sets`(`class_id`)",
+			"CREATE TABLE `recipients` (`set_id` text,`pupil_id` text,`tasks` blob,PRIMARY KEY (`set_id`,`pupil_id`))",
+			"CREATE TABLE `attempts` (`id` text,`set_id` text,`pupil_id` text,`with_id` text,`task` integer,`answer` blob,`right` numeric,"+
+				"`late` numeric,`away` integer,`digest` text,`core` text,`back` text,`handed_at` datetime,PRIMARY KEY (`id`))",
+			"CREATE INDEX `idx_attempts_set_id` ON `attempts`(`set_id`,`pupil_id`,`task`)",
+		)
+	}},
 }
 
 func run(tx *gorm.DB, statements ...string) error {

@@ -1,0 +1,78 @@
+// Package live tells pages what has changed: topics, those who listen to them, and who was
+// there a moment ago. All of it is in memory, and is made again by those who come back.
+package live
+
+import (
+	"sync"
+	"time"
+)
+
+// Hub is where pages listen.
+type Hub struct {
+	mu     sync.Mutex
+	topics map[string]map[chan string]bool
+	seen   map[string]time.Time
+	now    func() time.Time
+}
+
+// New is a hub with nobody at it. The clock is a parameter, as time decides who is there.
+func New(now func() time.Time) *Hub {
+	return &Hub{topics: map[string]map[chan string]bool{}, seen: map[string]time.Time{}, now: now}
+}
+
+// waiting is how many events a listener may be behind. One that is further behind reads all
+// anew: each event says only that something changed.
+const waiting = 16
+
+// Listen gives the events of a topic until it is left.
+func (h *Hub) Listen(topic string) (events <-chan string, leave func()) {
+	ch := make(chan string, waiting)
+	h.mu.Lock()
+	defer h.mu.Unlock()
+	if h.topics[topic] == nil {
+		h.topics[topic] = map[chan string]bool{}
+	}
+	h.topics[topic][ch] = true
+	return ch, func() {
+		h.mu.Lock()
+		defer h.mu.Unlock()
+		delete(h.topics[topic], ch)
+		if len(h.topics[topic]) == 0 {
+			delete(h.topics, topic)
+		}
+	}
+}
+
+// Tell gives an event to all who listen to a topic.
+func (h *Hub) Tell(topic, event string) {
+	h.mu.Lock()
+	defer h.mu.Unlock()
+	for ch := range h.topics[topic] {
+		select {
+		case ch <- event:
+		default: // it is far behind, and will read all anew
+		}
+	}
+}
+
+// See notes that someone is there now.
+func (h *Hub) See(who string) {
+	h.mu.Lock()
+	defer h.mu.Unlock()
+	h.seen[who] = h.now()
+}
+
+// Forget lets someone go at once.
+func (h *Hub) Forget(who string) {
+	h.mu.Lock()
+	defer h.mu.Unlock()
+	delete(h.seen, who)
+}
+
+// Ago is how long ago someone was there; false for one who was not since the start.
+func (h *Hub) Ago(who string) (time.Duration, bool) {
+	h.mu.Lock()
+	defer h.mu.Unlock()
+	at, ok := h.seen[who]
+	return h.now().Sub(at), ok
+}

@@ -1,0 +1,390 @@
+package server
+
+import (
+	"encoding/csv"
+	"errors"
+	"net/http"
+	"slices"
+	"strconv"
+	"strings"
+	"time"
+
+	"github.com/gin-gonic/gin"
+
+	"unitbloom/core/door"
+	"unitbloom/core/task"
+	"unitbloom/internal/people"
+	"unitbloom/internal/store"
+)
+
+// maxClass is the largest body about a class, in bytes.
+const maxClass = 64 << 10
+
+// classView is a class as its teacher sees it.
+type classView struct {
+	store.Class
+	Pupils []pupilView `json:"pupils"`
+	Sets   []store.Set `json:"sets"`
+	Eyes   bool        `json:"eyes"`
+}
+
+// pupilView is a child with whether a device is at her tile.
+type pupilView struct {
+	store.Pupil
+	Here bool `json:"here"`
+}
+
+// classError answers what cannot be done with a class.
+func (s *Server) classError(c *gin.Context, err error) {
+	switch {
+	case errors.Is(err, store.ErrNoClass):
+		fail(c, http.StatusNotFound, "no-class", "There is no such class here. It may have been deleted.")
+	case errors.Is(err, store.ErrNoPupil):
+		fail(c, http.StatusNotFound, "no-pupil", "There is no such child in this class.")
+	case errors.Is(err, store.ErrNoSet):
+		fail(c, http.StatusNotFound, "no-set", "There are no such tasks here. They may have been deleted.")
+	case errors.Is(err, store.ErrNoAttempt):
+		fail(c, http.StatusNotFound, "no-hand-in", "There is no such hand-in here.")
+	case errors.Is(err, store.ErrNamed):
+		fail(c, http.StatusConflict, "named", "Another child of this class has this name. Add a letter to tell them apart.")
+	case errors.Is(err, store.ErrFullClass):
+		fail(c, http.StatusUnprocessableEntity, "full-class", "A class has at most "+strconv.Itoa(store.MostPupils)+
+			" children. Nothing was changed.")
+	default:
+		s.storeError(c, 0, err)
+	}
+}
+
+func (s *Server) classes(c *gin.Context) {
+	list, err := s.store.Classes()
+	if err != nil {
+		s.classError(c, err)
+		return
+	}
+	c.JSON(http.StatusOK, gin.H{"classes": list})
+}
+
+// makeClass makes a class of a name and a pasted list.
+func (s *Server) makeClass(c *gin.Context) {
+	var in struct {
+		Name  string `json:"name"`
+		Names string `json:"names"`
+	}
+	if !bind(c, &in, maxClass) {
+		return
+	}
+	name := people.Name(in.Name)
+	if name == "" {
+		fail(c, http.StatusUnprocessableEntity, "name", "name: say what the class is called.")
+		return
+	}
+	names := people.Names(in.Names)
+	if len(names) > store.MostPupils {
+		s.classError(c, store.ErrFullClass)
+		return
+	}
+	class, err := s.store.MakeClass(NewID(), name, names)
+	if err != nil {
+		s.classError(c, err)
+		return
+	}
+	c.JSON(http.StatusCreated, class)
+}
+
+func (s *Server) class(c *gin.Context) { s.answerClass(c, c.Param("class")) }
+
+func (s *Server) answerClass(c *gin.Context, id string) {
+	class, err := s.store.Class(id)
+	view := classView{Class: class, Pupils: []pupilView{}, Eyes: s.rooms.eyes(id)}
+	var pupils []store.Pupil
+	if err == nil {
+		pupils, err = s.store.Pupils(id)
+	}
+	if err == nil {
+		view.Sets, err = s.store.Sets(id)
+	}
+	if err != nil {
+		s.classError(c, err)
+		return
+	}
+	taken, err := s.taken(id)
+	if err != nil {
+		s.classError(c, err)
+		return
+	}
+	for _, p := range pupils {
+		view.Pupils = append(view.Pupils, pupilView{p, taken[p.ID]})
+	}
+	c.JSON(http.StatusOK, view)
+}
+
+// changeClass sets what is given: its name, whether the code lets in, a new code, eyes up.
+func (s *Server) changeClass(c *gin.Context) {
+	var in struct {
+		Name    *string `json:"name"`
+		Open    *bool   `json:"open"`
+		NewCode bool    `json:"newCode"`
+		Eyes    *bool   `json:"eyes"`
+	}
+	if !bind(c, &in, maxClass) {
+		return
+	}
+	if in.Name != nil {
+		if *in.Name = people.Name(*in.Name); *in.Name == "" {
+			fail(c, http.StatusUnprocessableEntity, "name", "name: say what the class is called.")
+			return
+		}
+	}
+	id := c.Param("class")
+	if _, err := s.store.ChangeClass(id, in.Name, in.Open, in.NewCode); err != nil {
+		s.classError(c, err)
+		return
+	}
+	if in.Eyes != nil {
+		s.rooms.setEyes(id, *in.Eyes)
+		s.hub.Tell("desks "+id, "eyes")
+	}
+	s.hub.Tell("class "+id, "class")
+	s.answerClass(c, id)
+}
+
+func (s *Server) deleteClass(c *gin.Context) {
+	id := c.Param("class")
+	if err := s.store.DeleteClass(id); err != nil {
+		s.classError(c, err)
+		return
+	}
+	s.rooms.forget(id)
+	s.hub.Tell("desks "+id, "gone")
+	s.hub.Tell("class "+id, "class")
+	c.Status(http.StatusNoContent)
+}
+
+func (s *Server) addPupils(c *gin.Context) {
+	var in struct {
+		Names string `json:"names"`
+	}
+	if !bind(c, &in, maxClass) {
+		return
+	}
+	s.changed(c, s.store.AddPupils(c.Param("class"), people.Names(in.Names)))
+}
+
+// changePupil renames a child, or frees her tile.
+func (s *Server) changePupil(c *gin.Context) {
+	var in struct {
+		Name *string `json:"name"`
+		Free bool    `json:"free"`
+	}
+	if !bind(c, &in, maxClass) {
+		return
+	}
+	class, id := c.Param("class"), c.Param("pupil")
+	_, err := s.store.Pupil(class, id)
+	if err == nil && in.Name != nil {
+		name := people.Name(*in.Name)
+		if name == "" {
+			fail(c, http.StatusUnprocessableEntity, "name", "name: say what the child is called.")
+			return
+		}
+		err = s.store.RenamePupil(class, id, name)
+	}
+	if err == nil && in.Free {
+		err = s.store.Leave(id)
+		s.hub.Forget(id)
+		s.hub.Tell("desks "+class, "free "+id)
+	}
+	s.changed(c, err)
+}
+
+func (s *Server) deletePupil(c *gin.Context) {
+	class, id := c.Param("class"), c.Param("pupil")
+	err := s.store.DeletePupil(class, id)
+	if err == nil {
+		s.hub.Tell("desks "+class, "free "+id)
+	}
+	s.changed(c, err)
+}
+
+// changed answers a change of a class with the class as it now is.
+func (s *Server) changed(c *gin.Context, err error) {
+	id := c.Param("class")
+	if err != nil {
+		s.classError(c, err)
+		return
+	}
+	s.hub.Tell("class "+id, "class")
+	s.answerClass(c, id)
+}
+
+// classEvents tells a teacher's pages what has changed: "class", or "set" with its id, or
+// "board".
+func (s *Server) classEvents(c *gin.Context) {
+	id := c.Param("class")
+	if _, err := s.store.Class(id); err != nil {
+		s.classError(c, err)
+		return
+	}
+	listener, most := s.listener(c)
+	dismiss, ok := s.admitted(c, listener, most)
+	if !ok {
+		return
+	}
+	defer dismiss()
+	events, leave := s.hub.Listen("class " + id)
+	defer leave()
+	s.stream(c, events, func() {})
+}
+
+// results are all hand-ins of a class as a table.
+func (s *Server) results(c *gin.Context) {
+	id := c.Param("class")
+	class, err := s.store.Class(id)
+	if err != nil {
+		s.classError(c, err)
+		return
+	}
+	pupils, err := s.store.Pupils(id)
+	if err != nil {
+		s.classError(c, err)
+		return
+	}
+	sets, err := s.store.Sets(id)
+	if err != nil {
+		s.classError(c, err)
+		return
+	}
+	names := map[string]string{}
+	for _, p := range pupils {
+		names[p.ID] = p.Name
+	}
+	c.Header("Content-Type", "text/csv; charset=utf-8")
+	c.Header("Content-Disposition", `attachment; filename="results.csv"`)
+	w := csv.NewWriter(c.Writer)
+	write := func(cells ...string) {
+		for i := range cells {
+			cells[i] = plainCell(cells[i])
+		}
+		_ = w.Write(cells)
+	}
+	write("class", "set", "task", "child", "with", "handed in", "answer", "right", "late")
+	for _, set := range slices.Backward(sets) {
+		attempts, err := s.store.Attempts(set.ID)
+		if err != nil {
+			break
+		}
+		for _, a := range attempts {
+			tasks, err := s.store.TasksFor(set, a.PupilID)
+			if err != nil || a.Task >= len(tasks) {
+				continue
+			}
+			lines, _ := task.Lines(tasks[a.Task], a.Answer, set.Source.Words)
+			write(class.Name, set.Title, strconv.Itoa(a.Task+1), names[a.PupilID], names[a.WithID],
+				a.HandedAt.UTC().Format(time.RFC3339), strings.Join(lines, "; "), yes(a.Right), yes(a.Late))
+		}
+	}
+	w.Flush()
+}
+
+func yes(b bool) string {
+	if b {
+		return "yes"
+	}
+	return "no"
+}
+
+// plainCell is a text that a spreadsheet does not take for a formula.
+func plainCell(text string) string {
+	if text != "" && strings.ContainsRune("=+-@\t\r", rune(text[0])) {
+		return "'" + text
+	}
+	return text
+}
+
+// work is one child's hand-in as it is put up: its answer, and her name where the teacher
+// gives it.
+type work struct {
+	Name  string           `json:"name,omitempty"`
+	Of    string           `json:"of"`
+	Lines []string         `json:"lines"`
+	Views []door.BoardView `json:"views"`
+}
+
+// classBoard is what the class's board shows: its door with the code, or work that was put up.
+func (s *Server) classBoard(c *gin.Context) {
+	id := c.Param("class")
+	class, err := s.store.Class(id)
+	if err != nil {
+		s.classError(c, err)
+		return
+	}
+	up, titled := s.rooms.up(id)
+	works := []work{}
+	for _, one := range up {
+		w, err := s.workOf(id, one, titled)
+		if err == nil {
+			works = append(works, w)
+		}
+	}
+	code := ""
+	if class.Open {
+		code = class.Code
+	}
+	c.JSON(http.StatusOK, gin.H{"name": class.Name, "code": code, "works": works})
+}
+
+func (s *Server) workOf(class, attempt string, named bool) (work, error) {
+	a, err := s.store.Attempt(attempt)
+	if err != nil {
+		return work{}, err
+	}
+	set, err := s.store.Set(a.SetID)
+	if err != nil {
+		return work{}, err
+	}
+	if set.ClassID != class {
+		return work{}, store.ErrNoAttempt
+	}
+	tasks, err := s.store.TasksFor(set, a.PupilID)
+	if err != nil || a.Task >= len(tasks) {
+		return work{}, errors.Join(err, store.ErrNoAttempt)
+	}
+	out := work{}
+	if out.Lines, out.Of, out.Views, err = door.Work(tasks[a.Task], a.Answer, set.Source.Words); err != nil || !named {
+		return out, err
+	}
+	for _, id := range []string{a.PupilID, a.WithID} {
+		if p, err := s.store.Pupil(class, id); err == nil {
+			out.Name = strings.TrimPrefix(out.Name+" and "+p.Name, " and ")
+		}
+	}
+	return out, nil
+}
+
+// mostUp is how many works stand side by side.
+const mostUp = 3
+
+// putUp puts hand-ins up on the class's board, with or without their names; none takes all down.
+func (s *Server) putUp(c *gin.Context) {
+	var in struct {
+		Attempts []string `json:"attempts"`
+		Named    bool     `json:"named"`
+	}
+	if !bind(c, &in, maxClass) {
+		return
+	}
+	id := c.Param("class")
+	if len(in.Attempts) > mostUp {
+		fail(c, http.StatusUnprocessableEntity, "up", "At most three works stand side by side.")
+		return
+	}
+	for _, one := range in.Attempts {
+		if _, err := s.workOf(id, one, false); err != nil {
+			s.classError(c, err)
+			return
+		}
+	}
+	s.rooms.putUp(id, in.Attempts, in.Named)
+	s.hub.Tell("class "+id, "board")
+	c.Status(http.StatusNoContent)
+}

@@ -1,0 +1,363 @@
+package server_test
+
+import (
+	"encoding/json"
+	"net/http"
+	"net/http/cookiejar"
+	"net/http/httptest"
+	"path/filepath"
+	"strconv"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"unitbloom/internal/people"
+	"unitbloom/internal/server"
+	"unitbloom/internal/store"
+)
+
+// browser is a person's: it keeps its cookies.
+type browser struct {
+	t    testing.TB
+	url  string
+	http *http.Client
+}
+
+func newBrowser(t testing.TB, url string) browser {
+	jar, err := cookiejar.New(nil)
+	require.NoError(t, err)
+	return browser{t, url, &http.Client{Jar: jar}}
+}
+
+// do sends a body as JSON and reads the answer into a map; a status that is not wanted fails.
+func (b browser) do(method, path string, body any, want int) map[string]any {
+	b.t.Helper()
+	raw, err := json.Marshal(body)
+	require.NoError(b.t, err)
+	req, err := http.NewRequestWithContext(b.t.Context(), method, b.url+path, strings.NewReader(string(raw)))
+	require.NoError(b.t, err)
+	res, err := b.http.Do(req)
+	require.NoError(b.t, err)
+	defer res.Body.Close()
+	out := map[string]any{}
+	if res.StatusCode != http.StatusNoContent {
+		require.NoError(b.t, json.NewDecoder(res.Body).Decode(&out))
+	}
+	require.Equal(b.t, want, res.StatusCode, "%s %s: %v", method, path, out)
+	return out
+}
+
+// classroom is a class of three with its code open, and 54 set to be shown with blocks.
+type classroom struct {
+	teacher   browser
+	class     string
+	code      string
+	pupils    map[string]string
+	set       string
+	store     *store.Store
+	newDevice func() browser
+}
+
+const show54 = `{"format":2,"id":"","title":"Bags","words":{},"scenes":[{"id":"a","title":"A","start":{"models":[{"kind":"blocks","pieces":[{"place":"tens","count":5},{"place":"ones","count":4}]}]}}]}`
+
+func newClassroom(t testing.TB) classroom {
+	ts, db := start(t, server.Config{})
+	return classroomAt(t, ts, db, "fewest")
+}
+
+func classroomAt(t testing.TB, ts *httptest.Server, db *store.Store, pieces string) classroom {
+	r := classroom{teacher: newBrowser(t, ts.URL), pupils: map[string]string{}, store: db,
+		newDevice: func() browser { return newBrowser(t, ts.URL) }}
+	made := r.teacher.do("POST", "/api/classes", map[string]any{"name": "Bulbs", "names": "Mirren\nJorn, Evi"}, 201)
+	r.class, r.code = made["id"].(string), made["code"].(string)
+	view := r.teacher.do("PATCH", "/api/classes/"+r.class, map[string]any{"open": true}, 200)
+	for _, p := range view["pupils"].([]any) {
+		pupil := p.(map[string]any)
+		r.pupils[pupil["name"].(string)] = pupil["id"].(string)
+	}
+	set := r.teacher.do("POST", "/api/classes/"+r.class+"/sets", map[string]any{"title": "Show it",
+		"lesson": json.RawMessage(show54), "kinds": []string{"build"}, "pieces": pieces, "help": "hint"}, 201)
+	r.set = set["id"].(string)
+	return r
+}
+
+// seat is a child's device at her tile.
+type seat struct {
+	browser
+	pupil, set, ticket, attempt string
+}
+
+func (r classroom) sit(name string) seat {
+	d := r.newDevice()
+	d.do("POST", "/api/desk/sit", map[string]any{"code": r.code, "pupil": r.pupils[name]}, 204)
+	s := seat{d, r.pupils[name], r.set, "", people.NewToken()}
+	opened := d.do("POST", "/api/desk/open", map[string]any{"set": r.set, "attempts": []string{s.attempt}}, 200)
+	s.ticket = opened["tickets"].([]any)[0].(string)
+	return s
+}
+
+func (s *seat) body(board string) map[string]any {
+	return map[string]any{"set": s.set, "pupil": s.pupil, "with": "", "task": 0, "attempt": s.attempt, "ticket": s.ticket,
+		"answer": map[string]string{"board": board}, "next": people.NewToken()}
+}
+
+// handIn hands a board in, and goes on to the next attempt.
+func (s *seat) handIn(board string) map[string]any {
+	body := s.body(board)
+	out := s.do("POST", "/api/handins", body, 200)
+	s.attempt, s.ticket = body["next"].(string), out["ticket"].(string)
+	return out["verdict"].(map[string]any)
+}
+
+func TestAWholeRound(t *testing.T) {
+	r := newClassroom(t)
+	tablet := r.newDevice()
+	tiles := tablet.do("POST", "/api/desk/door", map[string]any{"code": " " + strings.ToLower(r.code)}, 200)
+	assert.Equal(t, "Bulbs", tiles["name"])
+	assert.Len(t, tiles["tiles"], 3)
+
+	mirren, jorn := r.sit("Mirren"), r.sit("Jorn")
+	desk := mirren.do("GET", "/api/desk", nil, 200)
+	face := desk["sets"].([]any)[0].(map[string]any)["tasks"].([]any)[0].(map[string]any)
+	assert.Equal(t, "Show 54 with base-ten blocks. Use as few pieces as you can.", face["ask"])
+
+	assert.Equal(t, map[string]any{"right": true}, mirren.handIn("blocks 5t 4o"))
+	assert.Equal(t, map[string]any{"right": false}, jorn.handIn("blocks 4t 14o"), "the first time there is no question")
+	assert.Equal(t, map[string]any{"right": false, "hint": "Are there ten of any?"}, jorn.handIn("blocks 4t 14o"))
+	assert.Equal(t, true, jorn.handIn("blocks 3t 24o")["calls"], "at the third the teacher is called")
+
+	wall := r.teacher.do("GET", "/api/sets/"+r.set+"/wall", nil, 200)
+	task := wall["tasks"].([]any)[0].(map[string]any)
+	assert.EqualValues(t, 2, task["handed"], "the last hand-in of each child counts")
+	assert.Len(t, task["groups"], 2)
+	assert.Equal(t, []any{"Evi"}, wall["away"])
+	assert.Equal(t, "Jorn", wall["asks"].([]any)[0].(map[string]any)["name"])
+
+	// One is put up, without a name and then with it.
+	group := task["groups"].([]any)[0].(map[string]any)
+	attempt := group["who"].([]any)[0].(string)
+	for _, named := range []bool{false, true} {
+		r.teacher.do("PUT", "/api/classes/"+r.class+"/board", map[string]any{"attempts": []string{attempt}, "named": named}, 204)
+		work := r.teacher.do("GET", "/api/classes/"+r.class+"/board", nil, 200)["works"].([]any)[0].(map[string]any)
+		assert.Equal(t, []any{"5 tens 4 ones"}, work["lines"])
+		if named {
+			assert.Equal(t, "Mirren", work["name"])
+		} else {
+			assert.NotContains(t, work, "name")
+		}
+		assert.NotContains(t, work, "right", "what is put up has no verdict")
+	}
+
+	r.teacher.do("POST", "/api/sets/"+r.set+"/attempts/"+attempt+"/back", map[string]any{"word": "Tell Evi how."}, 204)
+	done := mirren.do("GET", "/api/desk", nil, 200)["sets"].([]any)[0].(map[string]any)["done"].([]any)[0].(map[string]any)
+	assert.Equal(t, "Tell Evi how.", done["back"])
+}
+
+// A ticket hands in its own attempt, once: the same again is the same, another is refused.
+func TestATicketIsForOneAttempt(t *testing.T) {
+	r := newClassroom(t)
+	mirren, jorn := r.sit("Mirren"), r.sit("Jorn")
+	body := mirren.body("blocks 5t 4o")
+	first := mirren.do("POST", "/api/handins", body, 200)
+	assert.Equal(t, first, mirren.do("POST", "/api/handins", body, 200), "sent again it is kept once")
+	body["answer"] = map[string]string{"board": "blocks 4t 14o"}
+	mirren.do("POST", "/api/handins", body, 409)
+
+	for what, change := range map[string]map[string]any{
+		"another child's name": {"pupil": r.pupils["Evi"]},
+		"two names":            {"with": r.pupils["Evi"]},
+		"another attempt":      {"attempt": people.NewToken()},
+		"another task":         {"task": 1},
+		"another ticket":       {"ticket": mirren.ticket},
+		"a short name":         {"attempt": "1"},
+	} {
+		body := jorn.body("blocks 5t 4o")
+		for k, v := range change {
+			body[k] = v
+		}
+		out := jorn.do("POST", "/api/handins", body, 403)
+		assert.NotEmpty(t, out["error"], what)
+	}
+	attempts, err := r.store.Attempts(r.set)
+	require.NoError(t, err)
+	assert.Len(t, attempts, 1)
+}
+
+// What was opened is handed in after signing out, a new code, the end of the set and a restart.
+func TestWhatWasOpenedCanBeHandedIn(t *testing.T) {
+	path := filepath.Join(t.TempDir(), "class.db")
+	db, err := store.Open(path, nil)
+	require.NoError(t, err)
+	srv, err := server.New(db, server.Config{})
+	require.NoError(t, err)
+	ts := httptest.NewServer(srv.Handler())
+	r := classroomAt(t, ts, db, "any")
+	mirren := r.sit("Mirren")
+	mirren.do("POST", "/api/desk/leave", nil, 204)
+	mirren.do("GET", "/api/desk", nil, 401)
+	r.teacher.do("PATCH", "/api/classes/"+r.class, map[string]any{"newCode": true, "open": false}, 200)
+	r.teacher.do("PATCH", "/api/sets/"+r.set, map[string]any{"ended": true}, 200)
+	ts.Close()
+	require.NoError(t, db.Close())
+
+	db, err = store.Open(path, nil)
+	require.NoError(t, err)
+	defer db.Close()
+	srv, err = server.New(db, server.Config{})
+	require.NoError(t, err)
+	ts = httptest.NewServer(srv.Handler())
+	defer ts.Close()
+	mirren.url = ts.URL
+	mirren.handIn("blocks 4t 14o")
+	attempts, err := db.Attempts(r.set)
+	require.NoError(t, err)
+	require.Len(t, attempts, 1)
+	assert.True(t, attempts[0].Late, "it says that it came late")
+	assert.True(t, attempts[0].Right)
+}
+
+// A tile in use is not taken again unless the teacher frees it.
+func TestATileIsTakenOnce(t *testing.T) {
+	r := newClassroom(t)
+	mirren := r.sit("Mirren")
+	other := r.newDevice()
+	body := map[string]any{"code": r.code, "pupil": r.pupils["Mirren"]}
+	out := other.do("POST", "/api/desk/sit", body, 409)
+	assert.Contains(t, out["error"].(map[string]any)["text"], "Mirren is at another device now.")
+	r.teacher.do("PATCH", "/api/classes/"+r.class+"/pupils/"+r.pupils["Mirren"], map[string]any{"free": true}, 200)
+	mirren.do("GET", "/api/desk", nil, 401)
+	other.do("POST", "/api/desk/sit", body, 204)
+
+	pair := r.newDevice()
+	pair.do("POST", "/api/desk/sit", map[string]any{"code": r.code, "pupil": r.pupils["Jorn"], "with": r.pupils["Evi"]}, 204)
+	assert.Len(t, pair.do("GET", "/api/desk", nil, 200)["people"], 2, "a device is shared by two: both names")
+	r.newDevice().do("POST", "/api/desk/sit", map[string]any{"code": r.code, "pupil": r.pupils["Evi"]}, 409)
+}
+
+// A code lets in while it is open, and those who guess wait.
+func TestACodeIsNotGuessed(t *testing.T) {
+	r := newClassroom(t)
+	guess := r.newDevice()
+	for range 5 {
+		guess.do("POST", "/api/desk/door", map[string]any{"code": "BCDFGH"}, 404)
+	}
+	guess.do("POST", "/api/desk/door", map[string]any{"code": r.code}, 429)
+	r.newDevice().do("POST", "/api/desk/door", map[string]any{"code": r.code}, 200)
+
+	r.teacher.do("PATCH", "/api/classes/"+r.class, map[string]any{"open": false}, 200)
+	r.newDevice().do("POST", "/api/desk/door", map[string]any{"code": r.code}, 404)
+	now := r.teacher.do("PATCH", "/api/classes/"+r.class, map[string]any{"open": true, "newCode": true}, 200)
+	assert.NotEqual(t, r.code, now["code"])
+	r.newDevice().do("POST", "/api/desk/door", map[string]any{"code": r.code}, 404)
+	r.newDevice().do("POST", "/api/desk/door", map[string]any{"code": now["code"]}, 200)
+}
+
+// A child's device can do nothing that is a teacher's, whatever ids it knows.
+func TestAChildReachesOnlyHerOwn(t *testing.T) {
+	ts, db := start(t, server.Config{Host: "0.0.0.0", Passphrase: "a long sentence"})
+	teacher := newBrowser(t, ts.URL)
+	teacher.do("POST", "/api/session", map[string]any{"passphrase": "a long sentence"}, 204)
+	class, err := db.MakeClass(server.NewID(), "Bulbs", []string{"Mirren"})
+	require.NoError(t, err)
+	_, err = db.ChangeClass(class.ID, nil, new(true), false)
+	require.NoError(t, err)
+	pupils, err := db.Pupils(class.ID)
+	require.NoError(t, err)
+	child := newBrowser(t, ts.URL)
+	child.do("POST", "/api/desk/sit", map[string]any{"code": class.Code, "pupil": pupils[0].ID}, 204)
+	child.do("GET", "/api/desk", nil, 200)
+	for _, route := range [][2]string{
+		{"GET", "/lessons"}, {"POST", "/lessons"}, {"GET", "/school"}, {"GET", "/archive"}, {"GET", "/classes"},
+		{"GET", "/classes/" + class.ID}, {"PATCH", "/classes/" + class.ID}, {"DELETE", "/classes/" + class.ID},
+		{"GET", "/classes/" + class.ID + "/events"}, {"GET", "/classes/" + class.ID + "/board"},
+		{"GET", "/classes/" + class.ID + "/results"}, {"PUT", "/classes/" + class.ID + "/board"},
+		{"POST", "/classes/" + class.ID + "/sets"}, {"POST", "/classes/" + class.ID + "/pupils"},
+		{"PATCH", "/classes/" + class.ID + "/pupils/" + pupils[0].ID}, {"GET", "/sets/x/wall"}, {"PATCH", "/sets/x"},
+		{"DELETE", "/sets/x"}, {"POST", "/sets/x/attempts/y/back"}, {"POST", "/sets/x/answered/y"},
+	} {
+		child.do(route[0], "/api"+route[1], map[string]any{}, 401)
+	}
+	// Another class's set is not there for her.
+	other, err := db.MakeClass(server.NewID(), "Leaves", nil)
+	require.NoError(t, err)
+	set, err := db.MakeSet(store.Set{ID: server.NewID(), ClassID: other.ID})
+	require.NoError(t, err)
+	child.do("POST", "/api/desk/open", map[string]any{"set": set.ID, "attempts": []string{}}, 404)
+	child.do("POST", "/api/desk/here", map[string]any{"set": set.ID}, 404)
+}
+
+// Nothing that a device gets of a task holds what would be right.
+func TestADeskHoldsNoKey(t *testing.T) {
+	r := newClassroom(t)
+	file := `{"format":2,"id":"","title":"Bags","words":{},"scenes":[{"id":"a","title":"A","start":{"models":[{"kind":"blocks","pieces":[{"place":"hundreds","count":3},{"place":"tens","count":7},{"place":"ones","count":16}]}]}}]}`
+	r.teacher.do("POST", "/api/classes/"+r.class+"/sets", map[string]any{"title": "Read it", "lesson": json.RawMessage(file),
+		"kinds": []string{"read"}, "forms": []string{"number", "words"}}, 201)
+	mirren := r.sit("Mirren")
+	raw, err := json.Marshal(mirren.do("GET", "/api/desk", nil, 200)["sets"].([]any)[0])
+	require.NoError(t, err)
+	assert.Contains(t, string(raw), "blocks 3h 7t 16o")
+	for _, answer := range []string{"386", "three hundred", "answer", "key"} {
+		assert.NotContains(t, strings.ToLower(string(raw)), answer)
+	}
+}
+
+// Children's own numbers are others, and stay.
+func TestOwnNumbersStay(t *testing.T) {
+	r := newClassroom(t)
+	set := r.teacher.do("POST", "/api/classes/"+r.class+"/sets", map[string]any{"title": "Own", "own": true,
+		"lesson": json.RawMessage(show54), "kinds": []string{"build"}, "help": "none"}, 201)
+	asks := map[string]bool{}
+	for name := range r.pupils {
+		child := r.sit(name)
+		ask := func() string {
+			one := child.do("GET", "/api/desk", nil, 200)["sets"].([]any)[0].(map[string]any)
+			require.Equal(t, set["id"], one["id"])
+			return one["tasks"].([]any)[0].(map[string]any)["of"].(string)
+		}
+		of := ask()
+		assert.Equal(t, of, ask())
+		n, err := strconv.Atoi(of)
+		require.NoError(t, err)
+		assert.NotEqual(t, 54, n)
+		asks[of] = true
+	}
+	assert.Greater(t, len(asks), 1)
+}
+
+// A class that is deleted is gone with all that its children did; one child too.
+func TestDeletedWorkIsGone(t *testing.T) {
+	r := newClassroom(t)
+	mirren, jorn := r.sit("Mirren"), r.sit("Jorn")
+	mirren.handIn("blocks 5t 4o")
+	jorn.handIn("blocks 5t 4o")
+	r.teacher.do("DELETE", "/api/classes/"+r.class+"/pupils/"+mirren.pupil, nil, 200)
+	attempts, err := r.store.Attempts(r.set)
+	require.NoError(t, err)
+	require.Len(t, attempts, 1)
+	mirren.do("GET", "/api/desk", nil, 401)
+	mirren.do("POST", "/api/handins", mirren.body("blocks 5t 4o"), 404)
+	r.teacher.do("DELETE", "/api/classes/"+r.class, nil, 204)
+	attempts, err = r.store.Attempts(r.set)
+	require.NoError(t, err)
+	assert.Empty(t, attempts)
+	r.teacher.do("GET", "/api/classes/"+r.class, nil, 404)
+	r.teacher.do("GET", "/api/sets/"+r.set+"/wall", nil, 404)
+}
+
+// Names are texts: markup stays text, and a table's cell is no formula.
+func TestResultsAreNoFormulas(t *testing.T) {
+	r := newClassroom(t)
+	r.teacher.do("POST", "/api/classes/"+r.class+"/pupils", map[string]any{"names": "=HYPERLINK(1)"}, 200)
+	view := r.teacher.do("GET", "/api/classes/"+r.class, nil, 200)
+	for _, p := range view["pupils"].([]any) {
+		pupil := p.(map[string]any)
+		r.pupils[pupil["name"].(string)] = pupil["id"].(string)
+	}
+	evil := r.sit("=HYPERLINK(1)")
+	evil.handIn("blocks 5t 4o")
+	got := send(t, "GET", r.teacher.url+"/api/classes/"+r.class+"/results", "")
+	assert.Contains(t, got.body, "Bulbs,Show it,1,'=HYPERLINK(1),")
+	assert.Contains(t, got.body, "5 tens 4 ones,yes,no")
+}

@@ -1,0 +1,99 @@
+package server
+
+import (
+	"sync"
+	"time"
+)
+
+// rooms is what goes on in classes now. It lives in memory: after a restart nothing is put up,
+// and eyes are free.
+type rooms struct {
+	mu      sync.Mutex
+	classes map[string]*room
+	desks   map[string]desk
+	now     func() time.Time
+}
+
+type room struct {
+	eyesUp bool
+	up     []string // attempts, side by side
+	named  bool
+}
+
+// desk is what a child's device last told of her.
+type desk struct {
+	set   string
+	task  int
+	did   time.Time // when something last changed under her hands
+	asks  bool
+	began bool
+}
+
+func newRooms(now func() time.Time) *rooms {
+	return &rooms{classes: map[string]*room{}, desks: map[string]desk{}, now: now}
+}
+
+func (r *rooms) of(class string) *room {
+	if r.classes[class] == nil {
+		r.classes[class] = &room{}
+	}
+	return r.classes[class]
+}
+
+func (r *rooms) forget(class string) {
+	r.mu.Lock()
+	defer r.mu.Unlock()
+	delete(r.classes, class)
+}
+
+func (r *rooms) eyes(class string) bool {
+	r.mu.Lock()
+	defer r.mu.Unlock()
+	return r.classes[class] != nil && r.classes[class].eyesUp
+}
+
+func (r *rooms) setEyes(class string, up bool) {
+	r.mu.Lock()
+	defer r.mu.Unlock()
+	r.of(class).eyesUp = up
+}
+
+func (r *rooms) putUp(class string, attempts []string, named bool) {
+	r.mu.Lock()
+	defer r.mu.Unlock()
+	r.of(class).up, r.of(class).named = attempts, named
+}
+
+func (r *rooms) up(class string) (attempts []string, named bool) {
+	r.mu.Lock()
+	defer r.mu.Unlock()
+	if r.classes[class] == nil {
+		return nil, false
+	}
+	return r.classes[class].up, r.classes[class].named
+}
+
+// at notes where a child is; did says that she has done something, asks what she asks for when
+// it is told.
+func (r *rooms) at(pupil, set string, task int, did bool, asks *bool) {
+	r.mu.Lock()
+	defer r.mu.Unlock()
+	d := r.desks[pupil]
+	if d.set != set {
+		d = desk{set: set, did: r.now()}
+	}
+	d.task = task
+	if did {
+		d.did, d.began = r.now(), true
+	}
+	if asks != nil {
+		d.asks = *asks
+	}
+	r.desks[pupil] = d
+}
+
+func (r *rooms) desk(pupil string) desk {
+	r.mu.Lock()
+	defer r.mu.Unlock()
+	return r.desks[pupil]
+}

@@ -1,0 +1,297 @@
+package server
+
+import (
+	"net/http"
+	"slices"
+	"strings"
+	"time"
+
+	"github.com/gin-gonic/gin"
+
+	"unitbloom/core/door"
+	"unitbloom/core/lesson"
+	"unitbloom/core/task"
+	"unitbloom/internal/store"
+)
+
+// mostTasks is how many tasks a set has at most.
+const mostTasks = 60
+
+// helps are the ways in which a child can be helped.
+var helps = []string{store.HelpHint, store.HelpRight, store.HelpNone}
+
+// makeSet sets tasks for a class: made from scenes of a lesson, frozen as they are now.
+func (s *Server) makeSet(c *gin.Context) {
+	var in struct {
+		Title  string        `json:"title"`
+		Lesson lesson.Lesson `json:"lesson"`
+		Kinds  []string      `json:"kinds"`
+		Forms  []string      `json:"forms"`
+		More   int           `json:"more"`
+		Seed   uint64        `json:"seed"`
+		Pieces string        `json:"pieces"`
+		Own    bool          `json:"own"`
+		Help   string        `json:"help"`
+	}
+	if !bind(c, &in, maxImport) {
+		return
+	}
+	if in.Help == "" {
+		in.Help = store.HelpHint
+	}
+	if !slices.Contains(helps, in.Help) {
+		fail(c, http.StatusUnprocessableEntity, "help", "help: this is "+strings.Join(helps, ", ")+".")
+		return
+	}
+	wanted := task.Wanted{Kinds: in.Kinds, Forms: in.Forms, More: in.More, Seed: in.Seed, Pieces: in.Pieces}
+	tasks, err := task.Sheet(in.Lesson.Scenes, wanted)
+	if err != nil {
+		fail(c, http.StatusUnprocessableEntity, "tasks", "These tasks cannot be made. "+err.Error())
+		return
+	}
+	if len(tasks) == 0 || len(tasks) > mostTasks {
+		fail(c, http.StatusUnprocessableEntity, "tasks", "There is nothing of these kinds in what was chosen, or too much. "+
+			"Choose other scenes or kinds.")
+		return
+	}
+	set, err := s.store.MakeSet(store.Set{ID: NewID(), ClassID: c.Param("class"), Title: in.Title, Own: in.Own, Help: in.Help,
+		Tasks: tasks, Source: store.Source{Scenes: in.Lesson.Scenes, Wanted: wanted, Words: in.Lesson.Words}})
+	if err != nil {
+		s.classError(c, err)
+		return
+	}
+	s.setChanged(set)
+	c.JSON(http.StatusCreated, set)
+}
+
+// setChanged tells desks and teachers that what is set is another.
+func (s *Server) setChanged(set store.Set) {
+	s.hub.Tell("desks "+set.ClassID, "sets")
+	s.hub.Tell("class "+set.ClassID, "class")
+}
+
+// endSet ends a set, or goes on with it.
+func (s *Server) endSet(c *gin.Context) {
+	var in struct {
+		Ended bool `json:"ended"`
+	}
+	if !bind(c, &in, maxClass) {
+		return
+	}
+	set, err := s.store.EndSet(c.Param("set"), in.Ended)
+	if err != nil {
+		s.classError(c, err)
+		return
+	}
+	s.setChanged(set)
+	c.JSON(http.StatusOK, set)
+}
+
+func (s *Server) deleteSet(c *gin.Context) {
+	set, err := s.store.Set(c.Param("set"))
+	if err == nil {
+		err = s.store.DeleteSet(set.ID)
+	}
+	if err != nil {
+		s.classError(c, err)
+		return
+	}
+	s.setChanged(set)
+	c.Status(http.StatusNoContent)
+}
+
+// quietFor is after how long without anything done a child is told to be quiet.
+const quietFor = 2 * time.Minute
+
+// wall is what a class handed in of a set.
+type wall struct {
+	Set   store.Set  `json:"set"`
+	Class string     `json:"class"`
+	Tasks []wallTask `json:"tasks"`
+	// Waits are names: of those who have not begun, are quiet, ask, or have no device.
+	NotBegun []string `json:"notBegun"`
+	Quiet    []string `json:"quiet"`
+	Asks     []person `json:"asks"`
+	Away     []string `json:"away"`
+	Children int      `json:"children"`
+}
+
+// wallTask is one task with what was handed in of it.
+type wallTask struct {
+	Ask    string           `json:"ask"`
+	Kind   string           `json:"kind"`
+	Handed int              `json:"handed"`
+	Views  []door.BoardView `json:"views"`
+	door.Gathered
+	// Who are the hand-ins that the groups name.
+	Who map[string]handed `json:"who"`
+}
+
+// handed is the last hand-in of a child.
+type handed struct {
+	Name  string `json:"name"`
+	Pupil string `json:"pupil"`
+	Tries int    `json:"tries"`
+	Late  bool   `json:"late,omitempty"`
+	Away  int    `json:"away,omitempty"`
+	Back  string `json:"back,omitempty"`
+}
+
+type person struct {
+	ID   string `json:"id"`
+	Name string `json:"name"`
+}
+
+func (s *Server) wall(c *gin.Context) {
+	set, err := s.store.Set(c.Param("set"))
+	if err != nil {
+		s.classError(c, err)
+		return
+	}
+	w, err := s.wallOf(set)
+	if err != nil {
+		s.classError(c, err)
+		return
+	}
+	c.JSON(http.StatusOK, w)
+}
+
+func (s *Server) wallOf(set store.Set) (wall, error) {
+	class, err := s.store.Class(set.ClassID)
+	if err != nil {
+		return wall{}, err
+	}
+	pupils, err := s.store.Pupils(set.ClassID)
+	if err != nil {
+		return wall{}, err
+	}
+	attempts, err := s.store.Attempts(set.ID)
+	if err != nil {
+		return wall{}, err
+	}
+	taken, err := s.taken(set.ClassID)
+	if err != nil {
+		return wall{}, err
+	}
+	w := wall{Set: set, Class: class.Name, Tasks: []wallTask{}, NotBegun: []string{}, Quiet: []string{}, Asks: []person{},
+		Away: []string{}, Children: len(pupils)}
+	names := map[string]string{}
+	for _, p := range pupils {
+		names[p.ID] = p.Name
+	}
+	last, tries, done := lastOf(attempts)
+	for n, t := range set.Tasks {
+		face, err := door.Desk(t, set.Source.Words)
+		if err != nil {
+			return w, err
+		}
+		one := wallTask{Ask: face.Ask, Kind: t.Kind, Views: face.Views, Who: map[string]handed{}}
+		var all []task.Handed
+		for _, a := range last {
+			tasks, err := s.store.TasksFor(set, a.PupilID)
+			if err != nil {
+				return w, err
+			}
+			if a.Task != n || n >= len(tasks) || names[a.PupilID] == "" {
+				continue
+			}
+			all = append(all, task.Handed{Who: a.ID, Task: tasks[n], Answer: a.Answer})
+			one.Who[a.ID] = handed{together(names, a), a.PupilID, tries[keyOf(a)], a.Late, a.Away, a.Back}
+		}
+		one.Handed = len(all)
+		if one.Gathered, err = door.Gather(all, set.Own, set.Source.Words); err != nil {
+			return w, err
+		}
+		w.Tasks = append(w.Tasks, one)
+	}
+	for _, p := range pupils {
+		d := s.rooms.desk(p.ID)
+		if d.set == set.ID && d.asks {
+			w.Asks = append(w.Asks, person{p.ID, p.Name})
+		}
+		switch {
+		case done[p.ID] >= len(set.Tasks):
+		case !taken[p.ID] && done[p.ID] == 0:
+			w.Away = append(w.Away, p.Name)
+		case done[p.ID] == 0 && (d.set != set.ID || !d.began):
+			w.NotBegun = append(w.NotBegun, p.Name)
+		case taken[p.ID] && d.set == set.ID && s.rooms.now().Sub(d.did) > quietFor:
+			w.Quiet = append(w.Quiet, p.Name)
+		}
+	}
+	return w, nil
+}
+
+// keyOf is a child's task.
+func keyOf(a store.Attempt) [2]any { return [2]any{a.PupilID, a.Task} }
+
+// lastOf are the last hand-ins of each child and task, in the order in which they came, how
+// often each was handed in, and how many tasks each child has handed in.
+func lastOf(attempts []store.Attempt) (last []store.Attempt, tries map[[2]any]int, done map[string]int) {
+	tries, done = map[[2]any]int{}, map[string]int{}
+	for _, a := range attempts {
+		if tries[keyOf(a)]++; tries[keyOf(a)] == 1 {
+			done[a.PupilID]++
+			if a.WithID != "" {
+				done[a.WithID]++
+			}
+		}
+		last = slices.DeleteFunc(last, func(was store.Attempt) bool { return keyOf(was) == keyOf(a) })
+		last = append(last, a)
+	}
+	return last, tries, done
+}
+
+// together are the names of those who handed in.
+func together(names map[string]string, a store.Attempt) string {
+	if with := names[a.WithID]; with != "" {
+		return names[a.PupilID] + " and " + with
+	}
+	return names[a.PupilID]
+}
+
+// giveBack gives a hand-in back with a word, or lets a child's question go.
+func (s *Server) giveBack(c *gin.Context) {
+	var in struct {
+		Word string `json:"word"`
+	}
+	if !bind(c, &in, maxClass) {
+		return
+	}
+	a, err := s.store.Attempt(c.Param("attempt"))
+	if err != nil || a.SetID != c.Param("set") {
+		s.classError(c, store.ErrNoAttempt)
+		return
+	}
+	word := strings.TrimSpace(in.Word)
+	if word == "" || len(word) > 300 {
+		fail(c, http.StatusUnprocessableEntity, "word", "word: write what she should look at, in at most 300 letters.")
+		return
+	}
+	set, err := s.store.Set(a.SetID)
+	if err == nil {
+		err = s.store.GiveBack(a.ID, word)
+	}
+	if err != nil {
+		s.classError(c, err)
+		return
+	}
+	s.hub.Tell("desks "+set.ClassID, "back "+a.PupilID)
+	s.hub.Tell("class "+set.ClassID, "set "+set.ID)
+	c.Status(http.StatusNoContent)
+}
+
+// answered lets a child's hand go down: the teacher was there.
+func (s *Server) answered(c *gin.Context) {
+	set, err := s.store.Set(c.Param("set"))
+	if err != nil {
+		s.classError(c, err)
+		return
+	}
+	down := false
+	pupil := c.Param("pupil")
+	s.rooms.at(pupil, set.ID, s.rooms.desk(pupil).task, false, &down)
+	s.hub.Tell("desks "+set.ClassID, "heard "+pupil)
+	s.hub.Tell("class "+set.ClassID, "set "+set.ID)
+	c.Status(http.StatusNoContent)
+}

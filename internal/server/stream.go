@@ -1,0 +1,52 @@
+package server
+
+import (
+	"fmt"
+	"net/http"
+	"time"
+
+	"github.com/gin-gonic/gin"
+)
+
+// beatEvery is how often a stream says that it is still there.
+const beatEvery = 15 * time.Second
+
+// stream sends events to a page until it goes. Each beat runs what is to be done while the page
+// is there.
+func (s *Server) stream(c *gin.Context, events <-chan string, beat func()) {
+	c.Header("Content-Type", "text/event-stream")
+	c.Header("Cache-Control", "no-store")
+	rc := http.NewResponseController(c.Writer)
+	_ = rc.SetWriteDeadline(time.Time{})
+	_ = rc.SetReadDeadline(time.Time{})
+	send := func(text string) bool {
+		_, err := fmt.Fprint(c.Writer, text)
+		c.Writer.Flush()
+		return err == nil
+	}
+	beats := time.NewTicker(beatEvery)
+	defer beats.Stop()
+	for ok := send(": here\n\n"); ok; {
+		beat()
+		select {
+		case <-c.Request.Context().Done():
+			return
+		case <-s.holds.closing:
+			return
+		case event := <-events:
+			ok = send("data: " + event + "\n\n")
+		case <-beats.C:
+			ok = send(": still here\n\n")
+		}
+	}
+}
+
+// admitted counts a stream of a listener until it is dismissed, or says no.
+func (s *Server) admitted(c *gin.Context, listener string, most int) (dismiss func(), ok bool) {
+	if !s.holds.admit(listener, most) {
+		c.Header("Retry-After", "30")
+		fail(c, http.StatusTooManyRequests, "streams", "Too many pages of this server are open here. Close some.")
+		return nil, false
+	}
+	return func() { s.holds.dismiss(listener) }, true
+}
