@@ -9,7 +9,7 @@ const layers = [
   ['stage'],
   ['export'],
   ['paper'],
-  ['bench', 'present', 'shelf'],
+  ['bench', 'present', 'shelf', 'classroom', 'desk'],
 ];
 
 const folder = (names) => `^src/(${names.join('|')})/`;

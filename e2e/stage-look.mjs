@@ -94,7 +94,7 @@ function measure() {
   const all = (selector) => [...document.querySelectorAll(`main ${selector}`)];
   const rect = (el) => el.getBoundingClientRect();
   const shown = (el) => rect(el).width > 0 && rect(el).height > 0;
-  const board = rect(all('.PresentPage_board')[0]);
+  const board = rect(all('.Composition_board')[0]);
   const places = {};
   all('.drawing').forEach((el, i) => {
     const r = rect(el);

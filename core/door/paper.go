@@ -80,6 +80,7 @@ type SheetArgs struct {
 	Text   string   `json:"text,omitempty"`
 	Kinds  []string `json:"kinds"`
 	Forms  []string `json:"forms,omitempty"`
+	Pieces string   `json:"pieces,omitempty"`
 	Draw   bool     `json:"draw,omitempty"`
 	More   int      `json:"more,omitempty"`
 	Seed   uint64   `json:"seed,omitempty"`
@@ -118,8 +119,8 @@ func sheet(s *session, a SheetArgs) (SheetView, error) {
 		}
 		scenes = append(scenes, granted.Scenes...)
 	}
-	tasks, err := task.Sheet(scenes, task.Wanted{Kinds: a.Kinds, Forms: a.Forms, Draw: a.Draw, More: a.More, Seed: a.Seed,
-		Turns: a.Turns})
+	tasks, err := task.Sheet(scenes, task.Wanted{Kinds: a.Kinds, Forms: a.Forms, Pieces: a.Pieces, Draw: a.Draw,
+		More: a.More, Seed: a.Seed, Turns: a.Turns})
 	if err != nil {
 		return out, err
 	}

@@ -4,7 +4,7 @@ import '@fontsource-variable/figtree/wght.css';
 import { StyleProvider } from '@ant-design/cssinjs';
 import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { Alert, Button } from 'antd';
-import { StrictMode, useEffect, useState } from 'react';
+import { StrictMode, useEffect, useState, type ReactNode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import './tokens.css';
@@ -18,7 +18,7 @@ import { TeachPage } from './present/TeachPage';
 import { api, ApiError, onNewBuild } from './state/api';
 import { keepFocus } from './shell/focus';
 import { keepOnDevice, takeUpNew } from './shell/kept';
-import { partOf, usePart } from './shell/later';
+import { partOf, usePart, type Part } from './shell/later';
 import { OpenLine } from './wish/OpenLine';
 import { Room } from './shell/room';
 import { SignIn } from './shell/SignIn';
@@ -41,20 +41,19 @@ setTimeout(() => {
 }, 4000);
 
 const paper = partOf(() => import('./paper/PaperPage'));
+const classroom = partOf(() => import('./classroom/Classroom'));
+const desk = partOf(() => import('./desk/DeskPage'));
 
-function Paper() {
-  const there = usePart(paper, true);
-  return there ? <there.PaperPage /> : null;
-}
-
-function Shelf() {
-  const there = usePart(shelf, true);
-  return there ? <there.ShelfPage /> : null;
+/** A page of a part of the application that comes when it is wanted. */
+function Later<T>({ part, show }: { part: Part<T>; show: (there: T) => ReactNode }) {
+  const there = usePart(part, true);
+  return there ? show(there) : null;
 }
 
 function App() {
-  // The shelf's first read also tells whether a passphrase is wanted.
-  const door = useQuery({ queryKey: ['door'], queryFn: () => api.shelf({ most: 1 }) });
+  // The shelf's first read also tells whether a passphrase is wanted; of a child none is.
+  const ours = !location.pathname.startsWith('/desk');
+  const door = useQuery({ queryKey: ['door'], queryFn: () => api.shelf({ most: 1 }), enabled: ours });
   if (door.error instanceof ApiError && door.error.code === 'sign-in') {
     return <SignIn done={() => void door.refetch()} />;
   }
@@ -62,11 +61,19 @@ function App() {
     <BrowserRouter>
       <NewBuild />
       <Routes>
-        <Route path="/" element={<Shelf />} />
+        <Route path="/" element={<Later part={shelf} show={(m) => <m.ShelfPage />} />} />
         <Route path="/lesson/:id" element={<BenchPage />} />
         <Route path="/lesson/:id/present" element={<PresentPage />} />
         <Route path="/lesson/:id/teach" element={<TeachPage />} />
-        <Route path="/lesson/:id/paper" element={<Paper />} />
+        <Route path="/lesson/:id/paper" element={<Later part={paper} show={(m) => <m.PaperPage />} />} />
+        <Route path="/classes" element={<Later part={classroom} show={(m) => <m.ClassesPage />} />} />
+        <Route path="/class/:id" element={<Later part={classroom} show={(m) => <m.ClassPage />} />} />
+        <Route path="/class/:id/board" element={<Later part={classroom} show={(m) => <m.ClassBoard />} />} />
+        <Route
+          path="/class/:id/wall/:set"
+          element={<Later part={classroom} show={(m) => <m.WallPage />} />}
+        />
+        <Route path="/desk" element={<Later part={desk} show={(m) => <m.DeskPage />} />} />
         <Route path="/open" element={<OpenLine />} />
         <Route path="*" element={<Navigate to="/" replace />} />
       </Routes>

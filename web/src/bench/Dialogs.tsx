@@ -8,6 +8,7 @@ import { ChanceDialog } from './ChanceDialog';
 import { ExampleDialog } from './ExampleDialog';
 import { MoveDialog } from './MoveDialog';
 import { OpeningDialog } from './OpeningDialog';
+import { SetDialog } from './SetDialog';
 import { ShowingsDialog } from './ShowingsDialog';
 import { StepDialog } from './StepDialog';
 
@@ -22,6 +23,7 @@ const dialogs = {
   opening: OpeningDialog,
   showings: ShowingsDialog,
   move: MoveDialog,
+  set: SetDialog,
 };
 
 export type DialogName = keyof typeof dialogs;

@@ -92,6 +92,7 @@ export function MoreMenu({ hasScene, onDialog }: { hasScene: boolean; onDialog: 
       { key: 'acts', label: 'Slow way and fast way', disabled: off, onClick: () => onDialog('acts') },
     ]),
     group('This lesson', [
+      { key: 'class', label: 'Set for a class', disabled: off, onClick: () => onDialog('set') },
       {
         key: 'paper',
         label: 'Print',

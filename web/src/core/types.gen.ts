@@ -825,6 +825,7 @@ export interface Calls {
       text?: string;
       kinds: string[];
       forms?: string[];
+      pieces?: string;
       draw?: boolean;
       more?: number;
       seed?: number;

@@ -1,6 +1,6 @@
 // Presenting gives all to the board: one prompt line, the written work if wanted, ten
 // petals for progress. What is done by hand is written to a showing of the lesson.
-import { useCallback, useEffect, useRef, useState, type CSSProperties } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { glance } from '../board/glance';
 import { takePng } from '../export/usePictures';
@@ -11,13 +11,11 @@ import { names } from '../shell/names';
 import { Notices } from '../shell/Notices';
 import { CloseUp } from '../stage/CloseUp';
 import { CountBar, countAloud } from '../stage/CountBar';
-import { Stage } from '../stage/Tile';
+import { Composition } from '../stage/Composition';
 import { useAddress } from '../stage/useAddress';
-import { useComposition } from '../stage/useComposition';
 import { openWays, WayBar } from '../stage/WayBar';
 import { setPresenting, show } from '../state/acts';
 import { useLesson } from '../state/lesson';
-import { finishBeats } from '../state/motion';
 import { beginShowing, openLesson } from '../state/session';
 import { reveal } from '../state/walk';
 import { Cue } from './Cue';
@@ -141,7 +139,14 @@ export function PresentPage() {
       <h1 className="sr-only">{scene.title}</h1>
       <Cue title={scene.title} yourTurn={yourTurn} />
       <div className={cx('middle')}>
-        <Composed written={seen.written} all={seen.all} building={free && seen.hand} />
+        <Composition written={seen.written} all={seen.all} building={free && seen.hand}>
+          {({ work, closeUp }) => (
+            <>
+              {work && <WrittenSide at={work} />}
+              {closeUp && <CloseUp at={closeUp} />}
+            </>
+          )}
+        </Composition>
         {seen.record && <RecordSide />}
       </div>
       {frame.scratch && <ScratchBar offered={offered} keep={keep} putAway={putAway} />}
@@ -170,29 +175,6 @@ export function PresentPage() {
 /** A key as the browser names it. */
 const keyOf = (shown: string) =>
   shown === 'Esc' ? 'Escape' : shown.length === 1 ? shown.toLowerCase() : shown;
-
-/** The board and the written work, each where the composition has put it. */
-function Composed({ written, all, building }: { written: boolean; all: boolean; building: boolean }) {
-  const ref = useRef<HTMLDivElement>(null);
-  const composed = useComposition(ref, written, building);
-  const style = composed && {
-    '--unit': composed.unit,
-    '--name': `${composed.name}px`,
-    '--digit': `${composed.digit}px`,
-  };
-  return (
-    <div
-      ref={ref}
-      className={cx(`board ${composed?.twoLines ? 'two-lines' : ''} ${all ? '' : 'lighted'}`)}
-      style={style as CSSProperties}
-      onPointerDown={finishBeats}
-    >
-      {composed && <Stage composed={composed} />}
-      {composed?.work && <WrittenSide at={composed.work} />}
-      {composed?.closeUp && <CloseUp at={composed.closeUp} />}
-    </div>
-  );
-}
 
 /** Opens the lesson to be presented, or goes on with the one that is open; then its showing. */
 function usePresented(id: string) {

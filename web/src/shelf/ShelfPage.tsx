@@ -57,6 +57,9 @@ export function ShelfPage() {
         <Flower size={38} />
         <h1 className={cx('product')}>Unit Bloom</h1>
         <span className={cx('grow')} />
+        <Button type="text" onClick={() => void navigate('/classes')}>
+          Classes
+        </Button>
         <Button type="text" onClick={() => setSetting(true)}>
           Words of the school
         </Button>

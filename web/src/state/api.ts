@@ -90,7 +90,8 @@ function asked(query: ShelfQuery): string {
   return given.length > 0 ? `?${text.toString()}` : '';
 }
 
-async function request<T>(method: string, path: string, body?: string | Blob): Promise<T> {
+/** Asks the server, and reads its answer; anything that is not in its words is an error. */
+export async function request<T>(method: string, path: string, body?: string | Blob): Promise<T> {
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {

@@ -30,10 +30,27 @@ export interface KeptLesson {
   at: number;
 }
 
+/** What a child has done of a task on this device, until the server has it. */
+export interface DeskWork {
+  /** The name of the attempt, which its ticket is for. */
+  attempt: string;
+  ticket: string;
+  set: string;
+  pupil: string;
+  with: string;
+  task: number;
+  answer: Record<string, string>;
+  /** The boards of the answer as lessons, by their blanks, to be gone on with. */
+  boards: Record<string, unknown>;
+  /** Since when it waits to be sent, in milliseconds since 1970; none while it is worked on. */
+  waits?: number;
+}
+
 interface Schema extends DBSchema {
   pending: { key: number; value: Pending; indexes: { lesson: string } };
   documents: { key: string; value: unknown };
   lessons: { key: string; value: KeptLesson; indexes: { at: number } };
+  desk: { key: string; value: DeskWork };
 }
 
 /** The device's storage, as the outbox needs it. */
@@ -60,7 +77,7 @@ export function patient<T>(work: Promise<T>, ms = PATIENCE_MS): Promise<T> {
 let database: Promise<IDBPDatabase<Schema>> | undefined;
 
 function db() {
-  database ??= openDB<Schema>('unitbloom', 2, {
+  database ??= openDB<Schema>('unitbloom', 3, {
     upgrade(d, from) {
       if (from < 1) {
         d.createObjectStore('pending', { keyPath: 'key', autoIncrement: true }).createIndex(
@@ -70,6 +87,7 @@ function db() {
         d.createObjectStore('documents');
       }
       if (from < 2) d.createObjectStore('lessons', { keyPath: 'id' }).createIndex('at', 'at');
+      if (from < 3) d.createObjectStore('desk', { keyPath: 'attempt' });
     },
     // A page of a newer application wants the storage in its form: this one lets go of it.
     blocking: () => void database?.then((d) => d.close()).then(() => (database = undefined)),
@@ -112,4 +130,13 @@ export const lessonsKept = {
   /** All of them, the last first. */
   all: () => run(async (d) => (await d.getAllFromIndex('lessons', 'at')).reverse()),
   drop: (id: string) => run((d) => d.delete('lessons', id)),
+};
+
+/** What children did on this device, by their attempts; and what lies before the one who sits here. */
+export const deskKept = {
+  put: (work: DeskWork) => run((d) => d.put('desk', work)),
+  all: () => run((d) => d.getAll('desk')),
+  drop: (attempt: string) => run((d) => d.delete('desk', attempt)),
+  putView: (view: unknown) => run(async (d) => void (await d.put('documents', view, 'desk'))),
+  view: () => run((d) => d.get('documents', 'desk')),
 };

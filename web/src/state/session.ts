@@ -66,6 +66,28 @@ export async function openLesson(id: string, wanted?: string) {
   }
 }
 
+/**
+ * Opens a lesson that is of this page alone, as a board for an answer: it is nobody else's, and
+ * nothing of it is sent.
+ */
+export async function openLoose(id: string, file: unknown) {
+  closeLesson();
+  set({ ...initial, id, presenting: false });
+  try {
+    await loadCore();
+    if (get().id !== id) return;
+    lesson = { id, handle: 0, outbox: undefined, log: { lesson: file, edits: [] } };
+    mirror(0, file);
+    set({ status: 'open' });
+  } catch (error) {
+    if (get().id === id) set({ status: 'failed', failure: sentence(error) });
+  }
+}
+
+/** The open lesson as it stands. */
+export const openDocument = (): unknown =>
+  globalThis.unitbloomCore && get().handle ? call('document', { handle: get().handle }) : undefined;
+
 interface Fetched {
   rev: number;
   lesson: unknown;
@@ -299,9 +321,9 @@ export function closeLesson() {
   events?.close();
   events = undefined;
   leaveShowing();
-  lesson?.outbox?.close();
   const { id, readOnly, presenting } = get();
-  if (id && !readOnly) release(id);
+  if (lesson?.outbox && !readOnly) release(id);
+  lesson?.outbox?.close();
   if (lesson?.handle && globalThis.unitbloomCore) call('close', { handle: lesson.handle });
   lesson = undefined;
   saves.clear();
@@ -376,11 +398,10 @@ function release(id: string) {
 }
 
 globalThis.addEventListener?.('pagehide', () => {
-  const { id, readOnly } = get();
-  if (id && !readOnly) release(id);
+  if (lesson?.outbox && !get().readOnly) release(lesson.id);
 });
 globalThis.addEventListener?.('pageshow', (e) => {
-  if (e.persisted && get().id) void claim(false);
+  if (e.persisted && lesson?.outbox) void claim(false);
 });
 globalThis.addEventListener?.('beforeunload', (e) => {
   // What this device does not keep would be gone.

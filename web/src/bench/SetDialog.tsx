@@ -1,0 +1,215 @@
+// The numbers of this lesson as tasks for a class: what, how many, whose numbers, which help; and
+// each as a child will see it, before it is set.
+import { useQuery } from '@tanstack/react-query';
+import { Alert, Button, Checkbox, Input, Radio } from 'antd';
+import { useMemo, useState, type ReactNode } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { Face } from '../board/Face';
+import { call } from '../core/core';
+import { Dialog, InputNumber, Select } from '../shell/later';
+import { names } from '../shell/names';
+import { classes, type Help, type SetWish } from '../state/classroom';
+import { sentence, useLesson } from '../state/lesson';
+import { openDocument } from '../state/session';
+import css from './SetDialog.module.css';
+
+const cx = names(css);
+
+const KINDS = [
+  { value: 'build', label: 'Show numbers with pieces' },
+  { value: 'read', label: 'Read numbers' },
+  { value: 'match', label: 'Match pictures with numbers' },
+  { value: 'fill', label: 'Fill gaps in sentences, bonds, tables' },
+  { value: 'column', label: 'Work in columns' },
+];
+const PIECES = [
+  { value: 'any', label: 'with any pieces' },
+  { value: 'fewest', label: 'with as few pieces as can be' },
+  { value: 'tens and ones', label: 'with tens and ones only' },
+];
+const HELPS: { value: Help; label: string }[] = [
+  { value: 'hint', label: 'Right or not yet, then a question as a hint' },
+  { value: 'right', label: 'Right or not yet' },
+  { value: 'none', label: 'Nothing: I look at it' },
+];
+
+/** The class that was set something last. */
+let lastClass = '';
+
+export function SetDialog({ close }: { close: () => void }) {
+  const all = useQuery({ queryKey: ['classes'], queryFn: classes.all });
+  const handle = useLesson((s) => s.handle);
+  const outline = useLesson((s) => s.outline);
+  const here = useLesson((s) => s.frame.scene);
+  const boards = outline.scenes.filter((s) => !s.page || s.page === 'word');
+  const [chosen, setChosen] = useState('');
+  const [scenes, setScenes] = useState(() => (boards.some((s) => s.id === here) ? [here] : []));
+  const [kinds, setKinds] = useState<string[]>();
+  const [pieces, setPieces] = useState('any');
+  const [more, setMore] = useState(2);
+  const [seed, setSeed] = useState(1);
+  const [own, setOwn] = useState(false);
+  const [help, setHelp] = useState<Help>('hint');
+  const [title, setTitle] = useState(outline.title);
+  const [why, setWhy] = useState('');
+  const go = useNavigate();
+  const asked = kinds ?? KINDS.map((k) => k.value);
+  const sheet = useMemo(() => {
+    try {
+      return call('sheet', { handle, scenes, kinds: asked, pieces, more, seed });
+    } catch (error) {
+      return sentence(error);
+    }
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [handle, scenes, kinds, pieces, more, seed]);
+  const tasks = typeof sheet === 'string' ? [] : sheet.tasks;
+  // Only what there is something of is offered.
+  const possible = useMemo(() => {
+    try {
+      const of = call('sheet', { handle, scenes, kinds: KINDS.map((k) => k.value) }).tasks;
+      return KINDS.filter((k) => of.some((t) => t.kind === k.value));
+    } catch {
+      return [];
+    }
+  }, [handle, scenes]);
+  const there = kinds ?? possible.map((k) => k.value);
+  const list = all.data ?? [];
+  const to = list.find((c) => c.id === (chosen || lastClass)) ?? list[0];
+  const set = async () => {
+    if (!to) return;
+    const lesson = openDocument() as { scenes: { id: string }[] };
+    const wish: SetWish = {
+      title: title.trim(),
+      lesson: { ...lesson, scenes: lesson.scenes.filter((s) => scenes.includes(s.id)) },
+      kinds: there,
+      forms: [],
+      pieces,
+      more,
+      seed,
+      own,
+      help,
+    };
+    try {
+      const made = await classes.makeSet(to.id, wish);
+      lastClass = to.id;
+      void go(`/class/${to.id}/wall/${made.id}`);
+    } catch (error) {
+      setWhy(sentence(error));
+    }
+  };
+  if (all.data && list.length === 0) {
+    return (
+      <Dialog title="Set for a class" open footer={null} onCancel={close}>
+        <p>There is no class yet.</p>
+        <Link to="/classes">Make a class from a list of names</Link>
+      </Dialog>
+    );
+  }
+  return (
+    <Dialog
+      title="Set for a class"
+      open
+      width={860}
+      onCancel={close}
+      okText={to ? `Set for ${to.name}` : 'Set'}
+      okButtonProps={{ disabled: !to || tasks.length === 0 }}
+      onOk={() => void set()}
+    >
+      <div className={cx('set')}>
+        <div className={cx('choices')}>
+          <Field name="What it is called">
+            <Input value={title} maxLength={200} onChange={(e) => setTitle(e.target.value)} />
+          </Field>
+          {list.length > 1 && (
+            <Field name="Class">
+              <Select
+                aria-label="Class"
+                value={to?.id ?? ''}
+                options={list.map((c) => ({ value: c.id, label: c.name }))}
+                onChange={setChosen}
+              />
+            </Field>
+          )}
+          <fieldset>
+            <legend>From</legend>
+            <Checkbox.Group
+              className={cx('list')}
+              value={scenes}
+              options={boards.map((s, i) => ({ value: s.id, label: `${i + 1}. ${s.title || 'A board'}` }))}
+              onChange={setScenes}
+            />
+          </fieldset>
+          <fieldset>
+            <legend>To do</legend>
+            <Checkbox.Group className={cx('list')} value={there} options={possible} onChange={setKinds} />
+            {there.includes('build') && (
+              <Select aria-label="Which pieces" value={pieces} options={PIECES} onChange={setPieces} />
+            )}
+            <label className={cx('more')}>
+              More like each
+              <InputNumber min={0} max={9} value={more} onChange={(n) => setMore(n ?? 0)} />
+              <Button disabled={more === 0} onClick={() => setSeed(seed + 1)}>
+                Others
+              </Button>
+            </label>
+          </fieldset>
+          <fieldset>
+            <legend>Numbers</legend>
+            <Radio.Group
+              vertical
+              value={own}
+              options={[
+                { value: false, label: 'The same for all' },
+                { value: true, label: 'For each child her own, equally hard' },
+              ]}
+              onChange={(e) => setOwn(e.target.value as boolean)}
+            />
+          </fieldset>
+          <fieldset>
+            <legend>What a child is told</legend>
+            <Radio.Group
+              vertical
+              value={help}
+              options={HELPS}
+              onChange={(e) => setHelp(e.target.value as Help)}
+            />
+          </fieldset>
+        </div>
+        <section className={cx('seen')} aria-label="As a child will see it">
+          <h3>{tasks.length === 1 ? 'One task' : `${tasks.length} tasks`}</h3>
+          {typeof sheet === 'string' && <Alert type="warning" title={sheet} />}
+          {typeof sheet !== 'string' && tasks.length === 0 && <p>Choose boards and what is to be done.</p>}
+          <ol>
+            {tasks.map((t, i) => (
+              <li key={i}>
+                <p>{t.ask}</p>
+                {t.views.length > 0 && (
+                  <span className={cx('pictures on-paper')}>
+                    {t.views.slice(0, 4).map((v, k) => (
+                      <Face key={k} models={v.models} />
+                    ))}
+                  </span>
+                )}
+                {t.lines && t.kind !== 'column' && (
+                  <p className={cx('lines')}>
+                    {t.lines.map((l) => l.cells.map((c) => (c.blank ? '□' : c.text)).join(' ')).join(' · ')}
+                  </p>
+                )}
+              </li>
+            ))}
+          </ol>
+        </section>
+      </div>
+      {why && <Alert type="warning" title={why} />}
+    </Dialog>
+  );
+}
+
+function Field({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <label className="field">
+      {name}
+      {children}
+    </label>
+  );
+}

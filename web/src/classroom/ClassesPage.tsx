@@ -1,0 +1,91 @@
+// A teacher's classes, and a new one from a pasted list of names.
+import { Alert, Button, Input } from 'antd';
+import { useEffect, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { Dialog } from '../shell/later';
+import { names } from '../shell/names';
+import { classes } from '../state/classroom';
+import { sentence } from '../state/lesson';
+import css from './ClassesPage.module.css';
+import { Frame } from './Frame';
+import { useClasses } from './useClass';
+
+const cx = names(css);
+
+export function ClassesPage() {
+  const all = useClasses();
+  const [making, setMaking] = useState(false);
+  useEffect(() => {
+    document.title = 'Classes – Unit Bloom';
+  }, []);
+  return (
+    <Frame
+      title="Classes"
+      back={{ to: '/', word: 'Lessons' }}
+      tools={
+        <Button type="primary" onClick={() => setMaking(true)}>
+          New class
+        </Button>
+      }
+    >
+      {all.error && <Alert type="warning" showIcon title={sentence(all.error)} />}
+      {all.data?.length === 0 && (
+        <p className={cx('empty')}>
+          No class yet. Paste a list of first names, and children come in with a code, without accounts.
+        </p>
+      )}
+      <ul className={cx('classes')}>
+        {all.data?.map((c) => (
+          <li key={c.id}>
+            <Link to={`/class/${c.id}`}>
+              <strong>{c.name}</strong>
+              <span>{c.open ? `The code ${c.code} lets in now` : 'The code is closed'}</span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+      {making && <NewClass close={() => setMaking(false)} />}
+    </Frame>
+  );
+}
+
+function NewClass({ close }: { close: () => void }) {
+  const [name, setName] = useState('');
+  const [list, setList] = useState('');
+  const [why, setWhy] = useState('');
+  const go = useNavigate();
+  const make = async () => {
+    try {
+      const made = await classes.make(name, list);
+      void go(`/class/${made.id}`);
+    } catch (error) {
+      setWhy(sentence(error));
+    }
+  };
+  return (
+    <Dialog
+      title="New class"
+      open
+      onCancel={close}
+      okText="Make the class"
+      okButtonProps={{ disabled: name.trim() === '' }}
+      onOk={() => void make()}
+    >
+      <label className="field">
+        Name of the class
+        <Input value={name} maxLength={40} onChange={(e) => setName(e.target.value)} />
+      </label>
+      <label className="field">
+        First names or nicknames, one a line
+        <Input.TextArea
+          value={list}
+          rows={8}
+          placeholder={'Mirren\nJorn\nEvi'}
+          onChange={(e) => setList(e.target.value)}
+        />
+      </label>
+      <p>Nothing else is kept of a child but her name here and her work. Both can be deleted at any time.</p>
+      {why && <Alert type="warning" title={why} />}
+    </Dialog>
+  );
+}

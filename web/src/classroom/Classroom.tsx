@@ -1,0 +1,5 @@
+// The pages of a class: one part of the application, fetched when it is wanted.
+export { ClassBoard } from './ClassBoard';
+export { ClassesPage } from './ClassesPage';
+export { ClassPage } from './ClassPage';
+export { WallPage } from './WallPage';

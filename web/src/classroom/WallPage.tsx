@@ -1,0 +1,259 @@
+// The wall: what the class handed in, by what was answered, and who needs the teacher. It stands
+// in the teacher's window only; nothing re-sorts under her finger.
+import { Alert, Button, Checkbox } from 'antd';
+import { useEffect, useState } from 'react';
+import { useParams } from 'react-router';
+import { Face } from '../board/Face';
+import { names } from '../shell/names';
+import { classes, type Group, type Handed, type Wall, type WallTask } from '../state/classroom';
+import { notify, sentence } from '../state/lesson';
+import { openBoard, TextDialog } from './ClassPage';
+import { Frame } from './Frame';
+import { useClass, useClassEvents, useWall } from './useClass';
+import css from './WallPage.module.css';
+
+const cx = names(css);
+
+export function WallPage() {
+  const { id = '', set = '' } = useParams();
+  const wall = useWall(set);
+  useClassEvents(id);
+  const title = wall.data?.set.title;
+  useEffect(() => {
+    document.title = title ? `${title} – the wall` : 'Unit Bloom';
+  }, [title]);
+  if (wall.error)
+    return (
+      <Frame title="The wall" back={{ to: `/class/${id}`, word: 'The class' }}>
+        <Alert type="warning" showIcon title={sentence(wall.error)} />
+      </Frame>
+    );
+  if (!wall.data) return <main aria-busy="true" />;
+  return <Whole id={id} wall={wall.data} />;
+}
+
+const tell = (deed: Promise<unknown>) =>
+  void deed.catch((error: unknown) => notify('refusal', sentence(error)));
+
+/** How many works stand side by side on the board at most. */
+const MOST_UP = 3;
+
+function Whole({ id, wall }: { id: string; wall: Wall }) {
+  const [at, setAt] = useState(0);
+  const [up, setUp] = useState<string[]>([]);
+  const [named, setNamed] = useState(false);
+  const eyes = useClass(id).data?.eyes ?? false;
+  const task = wall.tasks[Math.min(at, wall.tasks.length - 1)]!;
+  const put = (attempts: string[], withNames = named) => {
+    setUp(attempts);
+    setNamed(withNames);
+    tell(classes.putUp(id, attempts, withNames));
+  };
+  const turn = (attempt: string) =>
+    put(up.includes(attempt) ? up.filter((a) => a !== attempt) : [...up, attempt].slice(-MOST_UP));
+  return (
+    <Frame
+      title={wall.class}
+      back={{ to: `/class/${id}`, word: 'The class' }}
+      tools={
+        <>
+          <Button onClick={() => openBoard(id)}>The class’s board</Button>
+          <Button aria-pressed={eyes} onClick={() => tell(classes.change(id, { eyes: !eyes }))}>
+            {eyes ? 'Go on' : 'Eyes up'}
+          </Button>
+          <Button onClick={() => tell(classes.endSet(wall.set.id, !wall.set.endedAt))}>
+            {wall.set.endedAt ? 'Go on with these tasks' : 'End these tasks'}
+          </Button>
+        </>
+      }
+    >
+      <div className={cx('wall')}>
+        <section className={cx('answers')} aria-label="What was handed in">
+          {wall.tasks.length > 1 && (
+            <nav className={cx('tasks')} aria-label="Tasks">
+              {wall.tasks.map((t, i) => (
+                <Button key={i} aria-pressed={i === at} onClick={() => setAt(i)}>
+                  {i + 1}
+                  <small>
+                    {t.handed} of {wall.children}
+                  </small>
+                </Button>
+              ))}
+            </nav>
+          )}
+          <h2 className={cx('ask')}>{wall.set.own ? `${task.ask} (each her own numbers)` : task.ask}</h2>
+          <p className={cx('count')} role="status">
+            {task.handed} of {wall.children} handed in
+          </p>
+          {up.length > 0 && (
+            <div className={cx('up-bar')} role="group" aria-label="On the board">
+              <span>
+                On the class’s board: {up.length === 1 ? 'one work' : `${up.length} works side by side`}
+              </span>
+              <Checkbox checked={named} onChange={(e) => put(up, e.target.checked)}>
+                with names
+              </Checkbox>
+              <Button onClick={() => put([], false)}>Take down</Button>
+            </div>
+          )}
+          <Groups key={at} set={wall.set.id} task={task} up={up} turn={turn} />
+          {task.mistakes.map((m) => (
+            <p key={m.id} className={cx('habit')}>
+              As if {m.as}: {m.n} of the {m.of} whose problem could show it.
+            </p>
+          ))}
+        </section>
+        <aside className={cx('people')} aria-label="Who needs you">
+          {wall.asks.length > 0 && (
+            <div>
+              <h3>Asks</h3>
+              <ul>
+                {wall.asks.map((p) => (
+                  <li key={p.id}>
+                    {p.name}
+                    <Button type="link" onClick={() => tell(classes.answered(wall.set.id, p.id))}>
+                      I was there
+                    </Button>
+                  </li>
+                ))}
+              </ul>
+            </div>
+          )}
+          <People title="Not yet begun" who={wall.notBegun} />
+          <People title="Quiet for a while" who={wall.quiet} />
+          <People title="Without a device" who={wall.away} />
+        </aside>
+      </div>
+    </Frame>
+  );
+}
+
+function People({ title, who }: { title: string; who: string[] }) {
+  if (who.length === 0) return null;
+  return (
+    <div>
+      <h3>{title}</h3>
+      <p>{who.join(', ')}</p>
+    </div>
+  );
+}
+
+interface GroupsProps {
+  set: string;
+  task: WallTask;
+  up: string[];
+  turn: (attempt: string) => void;
+}
+
+/** Groups stand in the order in which they were first seen, whatever comes after. */
+function Groups({ set, task, up, turn }: GroupsProps) {
+  const [order, setOrder] = useState<string[]>([]);
+  const fresh = task.groups.map((g) => g.key).filter((key) => !order.includes(key));
+  if (fresh.length > 0) setOrder([...order, ...fresh]);
+  const groups = task.groups.toSorted((a, b) => order.indexOf(a.key) - order.indexOf(b.key));
+  if (groups.length === 0)
+    return <p className={cx('none')}>Nothing yet. What is handed in comes here by itself.</p>;
+  return (
+    <ul className={cx('groups')}>
+      {groups.map((g) => (
+        <OneGroup key={g.key} set={set} group={g} who={task.who} up={up} turn={turn} />
+      ))}
+    </ul>
+  );
+}
+
+const NEXT: Record<Group['next'], string> = {
+  'go on': 'Go on',
+  ask: 'Ask them',
+  another: 'Another like it',
+  'sit with': 'Sit with them',
+};
+
+interface GroupProps {
+  set: string;
+  group: Group;
+  who: Record<string, Handed>;
+  up: string[];
+  turn: (attempt: string) => void;
+}
+
+function OneGroup({ set, group, who, up, turn }: GroupProps) {
+  const [open, setOpen] = useState(false);
+  const [back, setBack] = useState<string>();
+  const [first] = group.who;
+  const shown = group.who.find((a) => up.includes(a));
+  return (
+    <li className={cx('group')}>
+      <div className={cx('head')}>
+        <span className={cx('picture on-paper')}>
+          {group.views.map((v, i) => (
+            <Face key={i} models={v.models} name="What was laid" />
+          ))}
+        </span>
+        <output className={cx('n')} aria-label="Children">
+          {group.who.length}
+        </output>
+      </div>
+      <div className={cx('said')}>
+        {group.shows && <strong>{group.shows}</strong>}
+        {group.lines.map((line, i) => (
+          <p key={i}>{line}</p>
+        ))}
+      </div>
+      {group.as.length > 0 && <p className={cx('as')}>As if {group.as.join(', or as if ')}.</p>}
+      <p className={cx('next')}>
+        <b>{NEXT[group.next]}</b>
+        {group.ask && <span>{group.ask}</span>}
+      </p>
+      <div className={cx('tools')}>
+        <Button aria-pressed={!!shown} onClick={() => turn(shown ?? first!)}>
+          {shown ? 'Take down' : 'Put up'}
+        </Button>
+        <span className={cx('grow')} />
+        <Button type="link" aria-expanded={open} onClick={() => setOpen(!open)}>
+          who
+        </Button>
+      </div>
+      {open && (
+        <ul className={cx('names')}>
+          {group.who.map((a) => {
+            const h = who[a];
+            if (!h) return null;
+            return (
+              <li key={a}>
+                <span>
+                  {h.name}
+                  <small>
+                    {[
+                      h.late && 'late',
+                      h.away && `${Math.ceil(h.away / 60)} min without the network`,
+                      h.back && 'given back',
+                    ]
+                      .filter(Boolean)
+                      .join(', ')}
+                  </small>
+                </span>
+                <Button type="link" onClick={() => turn(a)}>
+                  {up.includes(a) ? 'Take down' : 'Put up'}
+                </Button>
+                <Button type="link" onClick={() => setBack(a)}>
+                  Give back
+                </Button>
+              </li>
+            );
+          })}
+        </ul>
+      )}
+      {back && (
+        <TextDialog
+          title={`Give back to ${who[back]?.name ?? ''}`}
+          label="A word for her"
+          was={group.ask ?? ''}
+          ok="Give back"
+          close={() => setBack(undefined)}
+          save={(word) => tell(classes.giveBack(set, back, word))}
+        />
+      )}
+    </li>
+  );
+}

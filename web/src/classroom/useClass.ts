@@ -1,0 +1,59 @@
+// A class as it is now: read again when the server tells that something changed.
+import { useQuery, useQueryClient, type QueryKey } from '@tanstack/react-query';
+import { useEffect } from 'react';
+import { classes } from '../state/classroom';
+
+/** How often what only time changes is read again, in milliseconds: who has been quiet, who is away. */
+const AGAIN_MS = 20_000;
+
+export const useClasses = () => useQuery({ queryKey: ['classes'], queryFn: classes.all });
+
+export const useClass = (id: string) =>
+  useQuery({ queryKey: ['class', id], queryFn: () => classes.get(id), refetchInterval: AGAIN_MS });
+
+export const useWall = (set: string) =>
+  useQuery({ queryKey: ['wall', set], queryFn: () => classes.wall(set), refetchInterval: AGAIN_MS });
+
+export const useClassBoard = (id: string) =>
+  useQuery({ queryKey: ['class board', id], queryFn: () => classes.board(id) });
+
+/** How often the wall is read at most, in milliseconds, however many hand in at once. */
+const GATHER_MS = 250;
+
+/** Listens to a class; after a gap all is read anew. */
+export function useClassEvents(id: string) {
+  const client = useQueryClient();
+  useEffect(() => {
+    const waiting = new Map<string, ReturnType<typeof setTimeout>>();
+    const again = (...key: QueryKey) => {
+      const name = key.join(' ');
+      if (waiting.has(name)) return;
+      waiting.set(
+        name,
+        setTimeout(() => {
+          waiting.delete(name);
+          void client.invalidateQueries({ queryKey: key });
+        }, GATHER_MS),
+      );
+    };
+    const events = new EventSource(`/api/classes/${id}/events`);
+    let opened = false;
+    events.onopen = () => {
+      if (opened) void client.invalidateQueries();
+      opened = true;
+    };
+    events.onmessage = ({ data }: MessageEvent<string>) => {
+      const [what, of] = data.split(' ');
+      if (what === 'set') return again('wall', of);
+      if (what === 'class') {
+        again('class', id);
+        again('wall');
+      }
+      again('class board', id);
+    };
+    return () => {
+      events.close();
+      waiting.forEach(clearTimeout);
+    };
+  }, [client, id]);
+}

@@ -1,0 +1,69 @@
+// The board that an answer is laid on: the pieces, gestures and keys are those that the class
+// saw. Its counts are off, as to count is what is asked for.
+import { Button } from 'antd';
+import { useEffect, useRef, useState } from 'react';
+import { names } from '../shell/names';
+import { SkipLink } from '../shell/SkipLink';
+import { Composition } from '../stage/Composition';
+import type { DeskTask } from '../state/classroom';
+import { give, keyOf, useDesk } from '../state/desk';
+import { useLesson } from '../state/lesson';
+import { closeLesson, openDocument, openLoose } from '../state/session';
+import css from './AnswerBoard.module.css';
+
+const cx = names(css);
+
+export function AnswerBoard({ set, n, task }: { set: string; n: number; task: DeskTask }) {
+  const [blank, setBlank] = useState(task.blanks[0]!.id);
+  return (
+    <div className={cx('room')}>
+      {task.blanks.length > 1 && (
+        <div className={cx('ways')} role="group" aria-label="Ways">
+          {task.blanks.map((b, i) => (
+            <Button key={b.id} aria-pressed={b.id === blank} onClick={() => setBlank(b.id)}>
+              Way {i + 1}
+            </Button>
+          ))}
+        </div>
+      )}
+      <Laid key={blank} set={set} n={n} blank={blank} start={task.board} />
+    </div>
+  );
+}
+
+interface LaidProps {
+  set: string;
+  n: number;
+  blank: string;
+  start: unknown;
+}
+
+/** One board, as it was left. */
+function Laid({ set, n, blank, start }: LaidProps) {
+  const status = useLesson((s) => s.status);
+  const failure = useLesson((s) => s.failure);
+  const notation = useLesson((s) => s.notation);
+  const id = `desk ${set} ${n} ${blank}`;
+  const mine = useLesson((s) => s.id === id);
+  // What lies there at first is no answer.
+  const empty = useRef<string>(undefined);
+  useEffect(() => {
+    const left = useDesk.getState().works[keyOf(set, n)]?.boards[blank];
+    void openLoose(id, left ?? start).then(() => {
+      empty.current = left === undefined ? useLesson.getState().notation : '';
+    });
+    return closeLesson;
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [id]);
+  useEffect(() => {
+    if (!mine || status !== 'open' || empty.current === undefined) return;
+    give(set, n, blank, notation === empty.current ? '' : notation, openDocument());
+  }, [mine, status, notation, set, n, blank]);
+  if (status === 'failed') return <p role="alert">{failure}</p>;
+  return (
+    <>
+      <SkipLink />
+      {mine && status === 'open' && <Composition building />}
+    </>
+  );
+}

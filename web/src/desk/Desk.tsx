@@ -1,0 +1,214 @@
+// What lies before a child: one task after another of what was set last, and where she is.
+import { Button } from 'antd';
+import { useEffect, useState } from 'react';
+import { Flower } from '../shell/Mark';
+import { names } from '../shell/names';
+import { Sign } from '../shell/Sign';
+import { change } from '../state/acts';
+import type { DeskSet, DeskView, Verdict } from '../state/classroom';
+import { ask, handIn, keyOf, leaveDesk, useDesk } from '../state/desk';
+import { useLesson } from '../state/lesson';
+import css from './Desk.module.css';
+import { canSay, say } from './say';
+import { Task } from './Task';
+
+const cx = names(css);
+
+export function Desk() {
+  const view = useDesk((s) => s.view)!;
+  const [of, setOf] = useState('');
+  const set = view.sets.find((s) => s.id === of) ?? view.sets[0];
+  if (view.eyes) return <EyesUp view={view} />;
+  if (!set) return <Waiting view={view} />;
+  return <SetDesk key={set.id} view={view} set={set} choose={setOf} />;
+}
+
+/** Where a child is of a set: what she was told of each task. */
+function useTold(set: DeskSet): (Verdict & { waits?: boolean; back?: string })[] {
+  const told = useDesk((s) => s.told);
+  return set.tasks.map((_, i) => {
+    return { ...set.done.find((d) => d.task === i), ...told[keyOf(set.id, i)] };
+  });
+}
+
+interface SetProps {
+  view: DeskView;
+  set: DeskSet;
+  choose: (id: string) => void;
+}
+
+function SetDesk({ view, set, choose }: SetProps) {
+  const told = useTold(set);
+  const handed = useDesk((s) => s.told);
+  const done = set.tasks.map(
+    (_, i) => set.done.some((d) => d.task === i) || handed[keyOf(set.id, i)] !== undefined,
+  );
+  const [at, setAt] = useState(() => Math.max(0, done.indexOf(false)));
+  const [just, setJust] = useState(false);
+  const away = useDesk((s) => s.away);
+  const task = set.tasks[at]!;
+  const work = useDesk((s) => s.works[keyOf(set.id, at)]);
+  const canUndo = useLesson((s) => s.frame.canUndo);
+  const given = Object.values(work?.answer ?? {}).some((text) => text.trim() !== '');
+  const n = set.tasks.length;
+  const go = (to: number) => {
+    setAt(to);
+    setJust(false);
+  };
+  const next = () => {
+    const open = [...done.keys()].find((i) => i > at && !done[i]) ?? done.indexOf(false);
+    go(open >= 0 ? open : (at + 1) % n);
+  };
+  const result = told[at]!;
+  return (
+    <main className={cx('desk')}>
+      <header className={cx('bar')}>
+        <Flower size={54} filled={Math.round((10 * done.filter(Boolean).length) / n)} />
+        <h1>{view.people.map((p) => p.name).join(' and ')}</h1>
+        <nav className={cx('where')} aria-label="My tasks">
+          <Button disabled={at === 0} aria-label="The task before" onClick={() => go(at - 1)}>
+            ‹
+          </Button>
+          <span>
+            {at + 1} of {n}
+          </span>
+          <Button disabled={at === n - 1} aria-label="The next task" onClick={() => go(at + 1)}>
+            ›
+          </Button>
+        </nav>
+        {view.sets.length > 1 && (
+          <select
+            className={cx('sets')}
+            aria-label="Which tasks"
+            value={set.id}
+            onChange={(e) => choose(e.target.value)}
+          >
+            {view.sets.map((s) => (
+              <option key={s.id} value={s.id}>
+                {s.title}
+              </option>
+            ))}
+          </select>
+        )}
+        <span className={cx('grow')} />
+        {away && <span className={cx('away')}>No network. Your work is kept.</span>}
+        {canSay() && <Button onClick={() => say(task.ask)}>Say it</Button>}
+        {task.board !== undefined && (
+          <Button disabled={!canUndo} onClick={() => change('undo')}>
+            Undo
+          </Button>
+        )}
+        <Button aria-pressed={view.asks} onClick={() => ask(set.id, at, !view.asks)}>
+          {view.asks ? 'Hand down' : 'I need help'}
+        </Button>
+        <Button
+          type="primary"
+          className={cx('hand-in')}
+          disabled={!given}
+          onClick={() => {
+            setJust(true);
+            void handIn(set.id, at);
+          }}
+        >
+          Hand in
+        </Button>
+      </header>
+      {work ? (
+        <Task key={`${set.id} ${at}`} set={set.id} n={at} task={task} />
+      ) : (
+        <p className={cx('middle')} role="status">
+          {away ? 'This task comes when the network is back.' : 'Your task is coming …'}
+        </p>
+      )}
+      <Told
+        result={result}
+        done={done[at]!}
+        just={just}
+        all={done.every(Boolean)}
+        last={n === 1}
+        next={next}
+        stay={() => setJust(false)}
+      />
+    </main>
+  );
+}
+
+interface ToldProps {
+  result: Verdict & { waits?: boolean; back?: string };
+  done: boolean;
+  just: boolean;
+  all: boolean;
+  last: boolean;
+  next: () => void;
+  stay: () => void;
+}
+
+/** What a child is told of what she handed in. */
+function Told({ result, done, just, all, last, next, stay }: ToldProps) {
+  if (!done) return <div className={cx('told none')} role="status" />;
+  const words = () => {
+    if (result.waits) return 'Kept. It is handed in when the network is back.';
+    if (result.right === undefined) return 'Handed in.';
+    if (result.right) return 'Yes, that is right.';
+    return result.hint ? `Not yet. ${result.hint}` : 'Not yet. Look again.';
+  };
+  const again = result.right === false && !result.waits;
+  return (
+    <div className={cx(`told ${result.right ? 'right' : again ? 'again' : ''}`)} role="status">
+      <p>
+        {words()}
+        {result.calls && ' Your teacher will come.'}
+        {result.back && <span className={cx('back')}> Your teacher says: {result.back}</span>}
+        {all && !again && ' You have done them all.'}
+      </p>
+      {canSay() && <Button onClick={() => say(words())}>Say it</Button>}
+      {again && just && <Button onClick={stay}>Try again</Button>}
+      {!last && (
+        <Button type={again ? 'default' : 'primary'} onClick={next}>
+          {all ? 'Look at another' : 'Next'}
+        </Button>
+      )}
+    </div>
+  );
+}
+
+function Who({ view }: { view: DeskView }) {
+  return (
+    <p className={cx('who')}>
+      {view.people.map((p) => (
+        <span key={p.id}>
+          <Sign n={p.sign} size={72} /> {p.name}
+        </span>
+      ))}
+    </p>
+  );
+}
+
+/** Nothing is set now. */
+function Waiting({ view }: { view: DeskView }) {
+  return (
+    <main className={cx('still')}>
+      <Who view={view} />
+      <p role="status">You are in {view.class}. Your tasks come soon.</p>
+      <Button size="large" onClick={() => void leaveDesk()}>
+        This is not me
+      </Button>
+    </main>
+  );
+}
+
+/** The teacher wants all eyes. */
+function EyesUp({ view }: { view: DeskView }) {
+  useEffect(() => {
+    (document.activeElement as HTMLElement | null)?.blur();
+  }, []);
+  return (
+    <main className={cx('still')}>
+      <Who view={view} />
+      <p role="status" className={cx('eyes')}>
+        Eyes up!
+      </p>
+      <p>Your work is kept.</p>
+    </main>
+  );
+}

@@ -1,0 +1,43 @@
+// Our own digits, large enough for a small finger: they write where the child is.
+import { names } from '../shell/names';
+import css from './DigitPad.module.css';
+import type { Writing } from './writing';
+
+const cx = names(css);
+
+interface Props {
+  writing: Writing;
+  plus: boolean;
+  off: boolean;
+  /** How many signs a field takes. */
+  long: number;
+  focus: () => void;
+}
+
+export function DigitPad({ writing, plus, off, long, focus }: Props) {
+  const { at, text, write } = writing;
+  const press = (sign: string) => {
+    const was = text(at);
+    if (sign === '←') write(at, was.trimEnd().slice(0, -1).trimEnd());
+    else if ((was + sign).length <= long) write(at, sign === '+' ? `${was.trimEnd()} + ` : was + sign);
+    focus();
+  };
+  const signs = [...'1234567890', '.', ...(plus ? ['+'] : []), '←'];
+  return (
+    <div className={cx('pad')} role="group" aria-label="Digits">
+      {signs.map((sign) => (
+        <button
+          key={sign}
+          type="button"
+          disabled={off}
+          aria-label={sign === '←' ? 'Take the last one away' : sign === '.' ? 'point' : sign}
+          // The field keeps the keys.
+          onPointerDown={(e) => e.preventDefault()}
+          onClick={() => press(sign)}
+        >
+          {sign}
+        </button>
+      ))}
+    </div>
+  );
+}

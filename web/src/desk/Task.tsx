@@ -1,0 +1,146 @@
+// One task: what is asked, what there is to look at, and what the child gives.
+import { useRef, useState, type RefObject } from 'react';
+import { Face } from '../board/Face';
+import { names } from '../shell/names';
+import type { DeskTask } from '../state/classroom';
+import { give, keyOf, useDesk } from '../state/desk';
+import { AnswerBoard } from './AnswerBoard';
+import { Bank } from './Bank';
+import { DigitPad } from './DigitPad';
+import { Field } from './Field';
+import { Lines } from './Lines';
+import css from './Task.module.css';
+import type { Writing } from './writing';
+
+const cx = names(css);
+
+export interface TaskProps {
+  set: string;
+  n: number;
+  task: DeskTask;
+}
+
+/** What a digit pad can write. */
+const PADDED = ['number', 'digits', 'expanded'];
+
+export function Task({ set, n, task }: TaskProps) {
+  const answer = useDesk((s) => s.works[keyOf(set, n)]?.answer) ?? {};
+  const [at, setAt] = useState(task.blanks[0]?.id ?? '');
+  const fields = useRef<HTMLDivElement>(null);
+  const writing: Writing = {
+    at,
+    setAt,
+    text: (blank) => answer[blank] ?? '',
+    write: (blank, text) => give(set, n, blank, text),
+  };
+  if (task.board !== undefined) {
+    return (
+      <section className={cx('task')} aria-label={task.ask}>
+        <h2 className={cx('ask')}>{task.ask}</h2>
+        <AnswerBoard set={set} n={n} task={task} />
+      </section>
+    );
+  }
+  const here = task.blanks.find((b) => b.id === at);
+  const pad = task.blanks.some((b) => PADDED.includes(b.gives));
+  return (
+    <section className={cx('task')} aria-label={task.ask}>
+      <h2 className={cx('ask')}>{task.ask}</h2>
+      <div className={cx(`sheet ${task.kind}`)} ref={fields}>
+        {task.kind === 'match' ? (
+          <Matched task={task} writing={writing} />
+        ) : (
+          <>
+            {task.views.length > 0 && <Looked task={task} />}
+            <div className={cx('given')}>
+              {task.lines ? (
+                <Lines task={task} writing={writing} />
+              ) : (
+                task.blanks.map((b) => (
+                  <label key={b.id} className={cx('form')}>
+                    {task.blanks.length > 1 && <span>{b.label}</span>}
+                    <Field blank={b} writing={writing} name={b.label || task.ask} />
+                  </label>
+                ))
+              )}
+            </div>
+          </>
+        )}
+      </div>
+      <footer className={cx('foot')}>
+        {task.bank && <Bank texts={task.bank} task={task} writing={writing} />}
+        {pad && !task.bank && (
+          <DigitPad
+            plus={here?.gives === 'expanded'}
+            writing={writing}
+            off={!here || !PADDED.includes(here.gives)}
+            long={here?.gives === 'digits' ? 2 : 24}
+            focus={() => focused(fields, at)}
+          />
+        )}
+      </footer>
+    </section>
+  );
+}
+
+/** Gives the keys back to the field that is written in. */
+function focused(fields: RefObject<HTMLDivElement | null>, blank: string) {
+  fields.current?.querySelector<HTMLInputElement>(`[data-blank="${CSS.escape(blank)}"]`)?.focus();
+}
+
+/** How long a look is, in milliseconds. */
+const LOOK_MS = 2000;
+
+/** The board that is read: for as long as is wanted, or for two seconds at a press. */
+function Looked({ task }: { task: DeskTask }) {
+  const [looking, setLooking] = useState(!task.glimpse);
+  const look = () => {
+    setLooking(true);
+    setTimeout(() => setLooking(false), LOOK_MS);
+  };
+  return (
+    <div className={cx('looked on-paper')}>
+      {task.boards?.[0]?.covered && (
+        <p className={cx('covered')}>Under the cover: {task.boards[0].covered}</p>
+      )}
+      {looking ? (
+        <Face models={task.views[0]!.models} name="The board" />
+      ) : (
+        <button type="button" className={cx('look')} onClick={look}>
+          Look for two seconds
+        </button>
+      )}
+    </div>
+  );
+}
+
+/** Several boards, each with a place for what belongs to it. */
+function Matched({ task, writing }: { task: DeskTask; writing: Writing }) {
+  return (
+    <ul className={cx('matched')}>
+      {task.views.map((view, i) => {
+        const blank = task.blanks[i]!;
+        const text = writing.text(blank.id);
+        return (
+          <li key={blank.id}>
+            <span className={cx('picture on-paper')}>
+              <Face models={view.models} name={`Board ${i + 1}`} />
+            </span>
+            <button
+              type="button"
+              className={cx(`slot ${writing.at === blank.id ? 'here' : ''}`)}
+              aria-pressed={writing.at === blank.id}
+              aria-label={`Board ${i + 1}: ${text || 'empty'}`}
+              onClick={() => {
+                if (writing.at === blank.id && text) writing.write(blank.id, '');
+                writing.setAt(blank.id);
+              }}
+            >
+              {text}
+            </button>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

@@ -1,0 +1,7 @@
+/** Where the child writes: the field that has the keys, or had them last. */
+export interface Writing {
+  at: string;
+  setAt: (blank: string) => void;
+  text: (blank: string) => string;
+  write: (blank: string, text: string) => void;
+}

@@ -1,0 +1,215 @@
+// The server's routes for classes: a teacher's, and those of children's devices.
+import type { BoardView, SheetView } from '../core/core';
+import { ApiError, request } from './api';
+
+export interface ClassLine {
+  id: string;
+  name: string;
+  code: string;
+  /** Whether the code lets in now. */
+  open: boolean;
+}
+
+export interface Pupil {
+  id: string;
+  name: string;
+  /** The number of the picture on her tile. */
+  sign: number;
+  /** Whether a device is at her tile. */
+  here?: boolean;
+}
+
+export type Help = 'hint' | 'right' | 'none';
+
+export interface TaskSet {
+  id: string;
+  class: string;
+  title: string;
+  own: boolean;
+  help: Help;
+  createdAt: string;
+  endedAt?: string;
+}
+
+export interface ClassView extends ClassLine {
+  pupils: Pupil[];
+  sets: TaskSet[];
+  eyes: boolean;
+}
+
+/** What a set is made of. */
+export interface SetWish {
+  title: string;
+  lesson: unknown;
+  kinds: string[];
+  forms: string[];
+  pieces: string;
+  more: number;
+  seed: number;
+  own: boolean;
+  help: Help;
+}
+
+type Model = BoardView['models'][number];
+export interface Picture {
+  models: Model[];
+}
+
+/** Children who answered alike. */
+export interface Group {
+  key: string;
+  lines: string[];
+  views: Picture[];
+  shows?: string;
+  of?: string;
+  right: boolean;
+  value: boolean;
+  as: string[];
+  next: 'go on' | 'ask' | 'another' | 'sit with';
+  ask?: string;
+  who: string[];
+}
+
+export interface Handed {
+  name: string;
+  pupil: string;
+  tries: number;
+  late?: boolean;
+  away?: number;
+  back?: string;
+}
+
+export interface WallTask {
+  ask: string;
+  kind: string;
+  handed: number;
+  views: Picture[];
+  groups: Group[];
+  mistakes: { id: string; as: string; n: number; of: number }[];
+  who: Record<string, Handed>;
+}
+
+export interface Wall {
+  set: TaskSet;
+  class: string;
+  tasks: WallTask[];
+  notBegun: string[];
+  quiet: string[];
+  asks: { id: string; name: string }[];
+  away: string[];
+  children: number;
+}
+
+export interface Work {
+  name?: string;
+  of: string;
+  lines: string[];
+  views: Picture[];
+}
+
+/** What the class's board shows. */
+export interface ClassBoard {
+  name: string;
+  code: string;
+  works: Work[];
+}
+
+const send = <T>(method: string, path: string, body: unknown = {}) =>
+  request<T>(method, path, JSON.stringify(body));
+
+export const classes = {
+  all: () => request<{ classes: ClassLine[] }>('GET', '/classes').then((r) => r.classes),
+  make: (name: string, names: string) => send<ClassLine>('POST', '/classes', { name, names }),
+  get: (id: string) => request<ClassView>('GET', `/classes/${id}`),
+  change: (id: string, change: { name?: string; open?: boolean; newCode?: boolean; eyes?: boolean }) =>
+    send<ClassView>('PATCH', `/classes/${id}`, change),
+  delete: (id: string) => request<void>('DELETE', `/classes/${id}`),
+  addPupils: (id: string, names: string) => send<ClassView>('POST', `/classes/${id}/pupils`, { names }),
+  changePupil: (id: string, pupil: string, change: { name?: string; free?: boolean }) =>
+    send<ClassView>('PATCH', `/classes/${id}/pupils/${pupil}`, change),
+  deletePupil: (id: string, pupil: string) => request<ClassView>('DELETE', `/classes/${id}/pupils/${pupil}`),
+  board: (id: string) => request<ClassBoard>('GET', `/classes/${id}/board`),
+  putUp: (id: string, attempts: string[], named: boolean) =>
+    send<void>('PUT', `/classes/${id}/board`, { attempts, named }),
+  makeSet: (id: string, wish: SetWish) => send<TaskSet>('POST', `/classes/${id}/sets`, wish),
+  endSet: (id: string, ended: boolean) => send<TaskSet>('PATCH', `/sets/${id}`, { ended }),
+  deleteSet: (id: string) => request<void>('DELETE', `/sets/${id}`),
+  wall: (set: string) => request<Wall>('GET', `/sets/${set}/wall`),
+  giveBack: (set: string, attempt: string, word: string) =>
+    send<void>('POST', `/sets/${set}/attempts/${attempt}/back`, { word }),
+  answered: (set: string, pupil: string) => send<void>('POST', `/sets/${set}/answered/${pupil}`),
+};
+
+type Face = Omit<SheetView['tasks'][number], 'answers' | 'views'>;
+
+/** A task as a child's device has it. */
+export interface DeskTask extends Face {
+  views: Picture[];
+  /** A lesson of one free board to lay the answer on. */
+  board?: unknown;
+}
+
+/** What a child is told of what she handed in: nothing, or whether it is right, or a question too. */
+export interface Verdict {
+  right?: boolean;
+  hint?: string;
+  calls?: boolean;
+}
+
+export interface DeskSet {
+  id: string;
+  title: string;
+  help: Help;
+  tasks: DeskTask[];
+  done: (Verdict & { task: number; back?: string })[];
+}
+
+export interface DeskView {
+  people: Pupil[];
+  class: string;
+  eyes: boolean;
+  asks: boolean;
+  sets: DeskSet[];
+}
+
+interface HandIn {
+  set: string;
+  pupil: string;
+  with: string;
+  task: number;
+  attempt: string;
+  ticket: string;
+  answer: Record<string, string>;
+  away: number;
+  next: string;
+}
+
+export const desks = {
+  door: (code: string) => send<{ name: string; tiles: Pupil[] }>('POST', '/desk/door', { code }),
+  sit: (code: string, pupil: string, other: string) =>
+    send<void>('POST', '/desk/sit', { code, pupil, with: other }),
+  view: () =>
+    request<DeskView>('GET', '/desk').then((r) => {
+      if (!Array.isArray(r.sets) || !Array.isArray(r.people)) throw notADesk();
+      return r;
+    }),
+  open: (set: string, attempts: string[]) =>
+    send<{ tickets: string[]; pupil: string; with: string }>('POST', '/desk/open', { set, attempts }),
+  here: (set: string, task: number, did: boolean, asks?: boolean) =>
+    send<void>('POST', '/desk/here', { set, task, did, ...(asks !== undefined && { asks }) }),
+  leave: () => send<void>('POST', '/desk/leave'),
+  /** Hands an attempt in. Only an answer that names it is an acknowledgement. */
+  handIn: (hand: HandIn) =>
+    send<{ attempt?: unknown; verdict: Verdict; ticket: string }>('POST', '/handins', hand).then((r) => {
+      if (r.attempt !== hand.attempt || typeof r.ticket !== 'string') throw notADesk();
+      return { verdict: r.verdict, ticket: r.ticket };
+    }),
+};
+
+const notADesk = () => new ApiError(0, 'not-ours', 'Something answered in the server’s place.');
+
+/** A name for an attempt: 128 bits by chance. */
+export function newAttempt(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  return Array.from(bytes, (b) => b.toString(16).padStart(2, '0')).join('');
+}

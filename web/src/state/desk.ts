@@ -1,0 +1,232 @@
+// A child's desk: who sits here, what is set for her, what she has done of it. All that she does
+// is on the device until the server has it; what waits is sent by whoever opens the page next.
+import { create } from 'zustand';
+import { ApiError } from './api';
+import { desks, newAttempt, type DeskView, type Verdict } from './classroom';
+import { deskKept, type DeskWork } from './device';
+
+export interface DeskState {
+  /** Out: the code is wanted. */
+  status: 'loading' | 'out' | 'in';
+  view: DeskView | undefined;
+  /** What is worked on, by set and task. */
+  works: Record<string, DeskWork>;
+  /** What was told of what was handed in here, by set and task; waits: not sent yet. */
+  told: Record<string, Verdict & { waits?: boolean }>;
+  /** Whether the server cannot be reached now. */
+  away: boolean;
+  /** Why something that was done cannot be handed in any more. */
+  refused: string;
+}
+
+const none: DeskState = {
+  status: 'loading',
+  view: undefined,
+  works: {},
+  told: {},
+  away: false,
+  refused: '',
+};
+
+export const useDesk = create<DeskState>(() => none);
+const { getState: get, setState: set } = useDesk;
+
+export const keyOf = (of: string, task: number) => `${of} ${task}`;
+
+let events: EventSource | undefined;
+
+/** Sends what waits, and reads what is set; without the network what was here last. */
+export async function openDesk() {
+  await sendWaiting();
+  await look();
+}
+
+/** Reads again what is set for whoever sits here. */
+async function look() {
+  try {
+    const view = await desks.view();
+    set({ status: 'in', view, away: false });
+    void deskKept.putView(view).catch(() => undefined);
+    await takeTickets(view);
+    listen();
+  } catch (error) {
+    if (error instanceof ApiError && error.code === 'no-seat') return signedOut();
+    set({ away: true });
+    if (get().status !== 'loading') return;
+    const view = (await deskKept.view().catch(() => undefined)) as DeskView | undefined;
+    if (!view) return set({ status: 'out' });
+    await takeOver(view);
+    set({ status: 'in', view });
+    againSoon();
+  }
+}
+
+function signedOut() {
+  events?.close();
+  events = undefined;
+  void deskKept.putView(undefined).catch(() => undefined);
+  set({ ...none, status: 'out', refused: get().refused });
+}
+
+/** Goes from this desk: the next child can sit here. */
+export async function leaveDesk() {
+  await desks.leave().catch(() => undefined);
+  signedOut();
+}
+
+/** Gives each task its attempt, with a ticket, so that it can be handed in whatever happens. */
+async function takeTickets(view: DeskView) {
+  await takeOver(view);
+  for (const s of view.sets) {
+    const attempts = s.tasks.map((_, i) => get().works[keyOf(s.id, i)]?.attempt ?? newAttempt());
+    if (s.tasks.every((_, i) => get().works[keyOf(s.id, i)])) continue;
+    const { tickets, pupil, with: other } = await desks.open(s.id, attempts);
+    const works = { ...get().works };
+    s.tasks.forEach((_, task) => {
+      works[keyOf(s.id, task)] ??= {
+        attempt: attempts[task]!,
+        ticket: tickets[task]!,
+        set: s.id,
+        pupil,
+        with: other,
+        task,
+        answer: {},
+        boards: {},
+      };
+    });
+    set({ works });
+    for (const [i] of s.tasks.entries()) keep(works[keyOf(s.id, i)]!);
+  }
+}
+
+/** What this child began on this device and has not handed in; another's is not opened. */
+async function takeOver(view: DeskView) {
+  const [first, second] = view.people;
+  const works = { ...get().works };
+  for (const w of await deskKept.all().catch(() => [])) {
+    if (w.waits || w.pupil !== first?.id || w.with !== (second?.id ?? '')) continue;
+    works[keyOf(w.set, w.task)] ??= w;
+  }
+  set({ works });
+}
+
+function keep(work: DeskWork) {
+  void deskKept.put(work).catch(() => undefined);
+}
+
+/** How often the teacher is told that something is done here, in milliseconds. */
+const TOLD_MS = 8000;
+let lastTold = 0;
+
+/** Notes what a child gives for a blank, with the board that it was laid on. */
+export function give(of: string, task: number, blank: string, text: string, board?: unknown) {
+  const was = get().works[keyOf(of, task)];
+  if (!was || (was.answer[blank] ?? '') === text) return;
+  const work = {
+    ...was,
+    answer: { ...was.answer, [blank]: text },
+    boards: board === undefined ? was.boards : { ...was.boards, [blank]: board },
+  };
+  const told = { ...get().told };
+  delete told[keyOf(of, task)];
+  set({ works: { ...get().works, [keyOf(of, task)]: work }, told });
+  keep(work);
+  if (Date.now() - lastTold < TOLD_MS) return;
+  lastTold = Date.now();
+  void desks.here(of, task, true).catch(() => undefined);
+}
+
+/** Asks for the teacher, or no more. */
+export function ask(of: string, task: number, asks: boolean) {
+  const { view } = get();
+  if (view) set({ view: { ...view, asks } });
+  void desks.here(of, task, false, asks).catch(() => undefined);
+}
+
+/** Hands in what was done of a task: kept here first, then sent. */
+export async function handIn(of: string, task: number) {
+  const key = keyOf(of, task);
+  const work = get().works[key];
+  if (!work) return;
+  const waiting = { ...work, waits: Date.now() };
+  await deskKept.put(waiting).catch(() => undefined);
+  set({ told: { ...get().told, [key]: { waits: true } } });
+  await send(waiting);
+}
+
+/** Sends one that waits. What our own server refuses for good is told, and waits no longer. */
+async function send(work: DeskWork): Promise<boolean> {
+  const { waits = Date.now(), boards, ...rest } = work;
+  const key = keyOf(work.set, work.task);
+  const next = newAttempt();
+  const here = () => get().works[key]?.attempt === work.attempt;
+  try {
+    const away = Math.round((Date.now() - waits) / 1000);
+    const { verdict, ticket } = await desks.handIn({ ...rest, away: away < 5 ? 0 : away, next });
+    await deskKept.drop(work.attempt).catch(() => undefined);
+    if (here()) {
+      // She goes on from where she was, as another attempt.
+      const going = { ...rest, boards, attempt: next, ticket };
+      set({
+        works: { ...get().works, [key]: going },
+        told: { ...get().told, [key]: verdict },
+        away: false,
+      });
+      keep(going);
+    }
+    return true;
+  } catch (error) {
+    if (
+      error instanceof ApiError &&
+      error.ours &&
+      error.status >= 400 &&
+      error.status < 500 &&
+      error.status !== 429
+    ) {
+      await deskKept.drop(work.attempt).catch(() => undefined);
+      const told = { ...get().told };
+      delete told[key];
+      set({ refused: error.message, told });
+      return true;
+    }
+    set({ away: true });
+    againSoon();
+    return false;
+  }
+}
+
+/** Sends all that waits on this device, whoever did it. */
+async function sendWaiting() {
+  for (const work of await deskKept.all().catch(() => [])) {
+    if (work.waits && !(await send(work))) return;
+  }
+}
+
+/** How soon it is tried again, in milliseconds. */
+const AGAIN_MS = 4000;
+let trying: ReturnType<typeof setTimeout> | undefined;
+
+function againSoon() {
+  trying ??= setTimeout(() => {
+    trying = undefined;
+    void openDesk();
+  }, AGAIN_MS);
+}
+
+function listen() {
+  if (events && events.readyState !== EventSource.CLOSED) return;
+  events = new EventSource('/api/desk/events');
+  let opened = false;
+  events.onopen = () => {
+    // After a gap all is read anew.
+    if (opened) void openDesk();
+    opened = true;
+  };
+  events.onmessage = ({ data }: MessageEvent<string>) => {
+    if (data === 'free' || data === 'gone') signedOut();
+    else void look();
+  };
+  events.onerror = () => set({ away: true });
+}
+
+globalThis.addEventListener?.('online', () => void openDesk());
