@@ -56,7 +56,7 @@ func demoCommand() *cobra.Command {
 	return cmd
 }
 
-// addDemo imports the demo lessons into an empty shelf, all of them or none; what a
+// addDemo imports the demo lessons into an empty shelf with a class, all of them or none; what a
 // visitor changed in one that is there already stays.
 func addDemo(db *store.Store) error {
 	lines, err := db.List(false)
@@ -81,7 +81,22 @@ func addDemo(db *store.Store) error {
 		l.ID = server.NewID()
 		lessons = append(lessons, l)
 	}
+	// The lessons come last: a shelf with nothing on it is one that is made anew.
+	if err := demoClass(db, lessons); err != nil {
+		return err
+	}
 	_, err = db.CreateAll(lessons)
+	return err
+}
+
+// tellCode tells the code of each class that lets children in.
+func tellCode(cmd *cobra.Command, db *store.Store, address string) error {
+	classes, err := db.Classes()
+	for _, class := range classes {
+		if class.Open {
+			fmt.Fprintf(cmd.OutOrStdout(), "%s come in at http://%s/desk with the code %s\n", class.Name, address, class.Code)
+		}
+	}
 	return err
 }
 
@@ -121,6 +136,11 @@ func (s *serving) run(cmd *cobra.Command, prepare func(*store.Store) error) erro
 	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
 	defer stop()
 	fmt.Fprintf(cmd.OutOrStdout(), "Unit Bloom is at http://%s\n", l.Addr())
+	if prepare != nil {
+		if err := tellCode(cmd, db, l.Addr().String()); err != nil {
+			return err
+		}
+	}
 	if config.Files == nil {
 		fmt.Fprintln(cmd.OutOrStdout(), "It was built without its front end: run make build first.")
 	}

@@ -5,7 +5,7 @@ import { Alert, Button, Checkbox, Input, Radio } from 'antd';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { Face } from '../board/Face';
-import { call } from '../core/core';
+import { call, type SheetView } from '../core/core';
 import { Dialog, InputNumber, Select } from '../shell/later';
 import { names } from '../shell/names';
 import { classes, type Help, type SetWish } from '../state/classroom';
@@ -37,7 +37,7 @@ const HELPS: { value: Help; label: string }[] = [
 let lastClass = '';
 
 export function SetDialog({ close }: { close: () => void }) {
-  const all = useQuery({ queryKey: ['classes'], queryFn: classes.all });
+  const known = useQuery({ queryKey: ['classes'], queryFn: classes.all });
   const handle = useLesson((s) => s.handle);
   const outline = useLesson((s) => s.outline);
   const here = useLesson((s) => s.frame.scene);
@@ -53,27 +53,12 @@ export function SetDialog({ close }: { close: () => void }) {
   const [title, setTitle] = useState(outline.title);
   const [why, setWhy] = useState('');
   const go = useNavigate();
-  const asked = kinds ?? KINDS.map((k) => k.value);
-  const sheet = useMemo(() => {
-    try {
-      return call('sheet', { handle, scenes, kinds: asked, pieces, more, seed });
-    } catch (error) {
-      return sentence(error);
-    }
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [handle, scenes, kinds, pieces, more, seed]);
-  const tasks = typeof sheet === 'string' ? [] : sheet.tasks;
-  // Only what there is something of is offered.
-  const possible = useMemo(() => {
-    try {
-      const of = call('sheet', { handle, scenes, kinds: KINDS.map((k) => k.value) }).tasks;
-      return KINDS.filter((k) => of.some((t) => t.kind === k.value));
-    } catch {
-      return [];
-    }
-  }, [handle, scenes]);
-  const there = kinds ?? possible.map((k) => k.value);
-  const list = all.data ?? [];
+  // All that can be made of what was chosen: only the kinds that are in it are offered.
+  const every = useSheet({ handle, scenes, kinds: KINDS.map((k) => k.value), pieces, more, seed });
+  const possible = KINDS.filter((k) => every.tasks.some((t) => t.kind === k.value));
+  const there = possible.map((k) => k.value).filter((k) => kinds?.includes(k) ?? true);
+  const { tasks, fault } = useSheet({ handle, scenes, kinds: there, pieces, more, seed });
+  const list = known.data ?? [];
   const to = list.find((c) => c.id === (chosen || lastClass)) ?? list[0];
   const set = async () => {
     if (!to) return;
@@ -97,7 +82,7 @@ export function SetDialog({ close }: { close: () => void }) {
       setWhy(sentence(error));
     }
   };
-  if (all.data && list.length === 0) {
+  if (known.data && list.length === 0) {
     return (
       <Dialog title="Set for a class" open footer={null} onCancel={close}>
         <p>There is no class yet.</p>
@@ -109,7 +94,8 @@ export function SetDialog({ close }: { close: () => void }) {
     <Dialog
       title="Set for a class"
       open
-      width={860}
+      width={900}
+      style={{ top: 24 }}
       onCancel={close}
       okText={to ? `Set for ${to.name}` : 'Set'}
       okButtonProps={{ disabled: !to || tasks.length === 0 }}
@@ -177,8 +163,8 @@ export function SetDialog({ close }: { close: () => void }) {
         </div>
         <section className={cx('seen')} aria-label="As a child will see it">
           <h3>{tasks.length === 1 ? 'One task' : `${tasks.length} tasks`}</h3>
-          {typeof sheet === 'string' && <Alert type="warning" title={sheet} />}
-          {typeof sheet !== 'string' && tasks.length === 0 && <p>Choose boards and what is to be done.</p>}
+          {fault && <Alert type="warning" title={fault} />}
+          {!fault && tasks.length === 0 && <p>Choose boards and what is to be done.</p>}
           <ol>
             {tasks.map((t, i) => (
               <li key={i}>
@@ -203,6 +189,20 @@ export function SetDialog({ close }: { close: () => void }) {
       {why && <Alert type="warning" title={why} />}
     </Dialog>
   );
+}
+
+type SheetArgs = Parameters<typeof call<'sheet'>>[1];
+
+/** The tasks of a choice, or why there are none. */
+function useSheet(args: SheetArgs): { tasks: SheetView['tasks']; fault: string } {
+  const key = JSON.stringify(args);
+  return useMemo(() => {
+    try {
+      return { tasks: call('sheet', JSON.parse(key) as SheetArgs).tasks, fault: '' };
+    } catch (error) {
+      return { tasks: [], fault: sentence(error) };
+    }
+  }, [key]);
 }
 
 function Field({ name, children }: { name: string; children: ReactNode }) {

@@ -3,7 +3,7 @@
 import { QRCode } from 'antd';
 import { useEffect } from 'react';
 import { useParams } from 'react-router';
-import { Face } from '../board/Face';
+import { largest, Pictured } from '../paper/Pictured';
 import { Flower } from '../shell/Mark';
 import { names } from '../shell/names';
 import type { Work } from '../state/classroom';
@@ -23,6 +23,8 @@ export function ClassBoard() {
   if (!board.data) return <main className={cx('board')} aria-busy="true" />;
   const { works, code } = board.data;
   if (works.length > 0) {
+    // Side by side in one scale.
+    const room = largest(works.flatMap((w) => w.views));
     return (
       <main className={cx('board up')}>
         <h1 className={cx('of')}>{works[0]!.of}</h1>
@@ -31,7 +33,7 @@ export function ClassBoard() {
           style={{ gridTemplateColumns: `repeat(${works.length}, minmax(0, 1fr))` }}
         >
           {works.map((w, i) => (
-            <OneWork key={i} work={w} />
+            <OneWork key={i} work={w} room={room} />
           ))}
         </div>
       </main>
@@ -62,13 +64,13 @@ export function ClassBoard() {
   );
 }
 
-function OneWork({ work }: { work: Work }) {
+function OneWork({ work, room }: { work: Work; room: { w: number; h: number } }) {
   return (
     <figure className={cx('work')}>
       {work.views.length > 0 && (
         <div className={cx('pictures')}>
           {work.views.map((v, i) => (
-            <Face key={i} models={v.models} name="What was laid" />
+            <Pictured key={i} models={v.models} room={room} name="What was laid" />
           ))}
         </div>
       )}

@@ -3,7 +3,7 @@
 import { Alert, Button, Checkbox } from 'antd';
 import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
-import { Face } from '../board/Face';
+import { largest, Pictured } from '../paper/Pictured';
 import { names } from '../shell/names';
 import { classes, type Group, type Handed, type Wall, type WallTask } from '../state/classroom';
 import { notify, sentence } from '../state/lesson';
@@ -153,10 +153,12 @@ function Groups({ set, task, up, turn }: GroupsProps) {
   const groups = task.groups.toSorted((a, b) => order.indexOf(a.key) - order.indexOf(b.key));
   if (groups.length === 0)
     return <p className={cx('none')}>Nothing yet. What is handed in comes here by itself.</p>;
+  // All boards in one scale: a ten is as long wherever it lies.
+  const room = largest(groups.flatMap((g) => g.views));
   return (
     <ul className={cx('groups')}>
       {groups.map((g) => (
-        <OneGroup key={g.key} set={set} group={g} who={task.who} up={up} turn={turn} />
+        <OneGroup key={g.key} set={set} group={g} room={room} who={task.who} up={up} turn={turn} />
       ))}
     </ul>
   );
@@ -172,12 +174,13 @@ const NEXT: Record<Group['next'], string> = {
 interface GroupProps {
   set: string;
   group: Group;
+  room: { w: number; h: number };
   who: Record<string, Handed>;
   up: string[];
   turn: (attempt: string) => void;
 }
 
-function OneGroup({ set, group, who, up, turn }: GroupProps) {
+function OneGroup({ set, group, room, who, up, turn }: GroupProps) {
   const [open, setOpen] = useState(false);
   const [back, setBack] = useState<string>();
   const [first] = group.who;
@@ -187,7 +190,7 @@ function OneGroup({ set, group, who, up, turn }: GroupProps) {
       <div className={cx('head')}>
         <span className={cx('picture on-paper')}>
           {group.views.map((v, i) => (
-            <Face key={i} models={v.models} name="What was laid" />
+            <Pictured key={i} models={v.models} room={room} name="What was laid" />
           ))}
         </span>
         <output className={cx('n')} aria-label="Children">

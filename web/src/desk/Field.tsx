@@ -30,7 +30,7 @@ export function Field({ blank, writing, name, small }: Props) {
       value={text}
       inputMode={LETTERS.includes(blank.gives) ? 'text' : 'none'}
       maxLength={blank.gives === 'digits' ? 2 : MOST}
-      style={wide || blank.gives === 'digits' ? undefined : { width: `${Math.max(3, text.length + 1.5)}ch` }}
+      style={wide || blank.gives === 'digits' ? undefined : { width: `${Math.max(4, text.length + 1.5)}ch` }}
       autoComplete="off"
       autoCorrect="off"
       autoCapitalize="off"

@@ -15,6 +15,9 @@ const NAME = { large: 36, small: 28 };
 /** The counts beside them. */
 const COUNT = 44;
 
+/** How much more room the stacks at the columns take where they are for a finger, in pixels. */
+const FINGER = 18;
+
 export interface Composed extends Composition {
   closeUp?: CloseUp | undefined;
   rounds: Round[];
@@ -169,7 +172,7 @@ function roundOf(m: DrawnModel, unit: number, name: number, twoLines: boolean, b
     under: view.under,
     head: named + titled,
     side: Math.max(view.side * unit * 1.15, building ? view.end / 2 : 0),
-    foot: building ? view.foot : 8,
+    foot: building ? view.foot + FINGER : 8,
     below: readOut,
     rim: view.rim,
   };
