@@ -59,7 +59,11 @@ func demoClass(db *store.Store, lessons []lesson.Lesson) error {
 	// A new ten that was lost by three, and a slip that fits no mistake.
 	written := map[string]string{"Mirren": "233", "Jorn": "123", "Evi": "233", "Mara": "123", "Dita": "233", "Rosa": "232",
 		"Tam": "233", "Ole": "123", "Bea": "233", "Nils": "233"}
-	for name, sum := range written {
+	for _, name := range people.Names(demoNames) {
+		sum, gave := written[name]
+		if !gave {
+			continue
+		}
 		a := maps.Clone(right[0])
 		for i, at := range []string{"hundreds", "tens", "ones"} {
 			a["sum "+at] = sum[i : i+1]
@@ -68,12 +72,13 @@ func demoClass(db *store.Store, lessons []lesson.Lesson) error {
 			return fmt.Errorf("%s: %w", name, err)
 		}
 	}
-	n := build.Tasks[0].About[0]
+	// Of 146, the number that its scene shows.
 	boards := map[string]string{"Mirren": "blocks 1h 4t 6o", "Evi": "blocks 1h 4t 6o", "Tam": "blocks 1h 4t 6o",
 		"Bea": "blocks 1h 4t 6o", "Jorn": "blocks 14t 6o", "Ole": "blocks 1h 3t 16o", "Rosa": "blocks 1h 6t 4o"}
-	for name, board := range boards {
-		if n != "146" {
-			return fmt.Errorf("the demo class expects 146, not %s", n)
+	for _, name := range people.Names(demoNames) {
+		board, gave := boards[name]
+		if !gave {
+			continue
 		}
 		if err := demoHandIn(db, build, named[name], 0, task.Answer{"board": board}); err != nil {
 			return fmt.Errorf("%s: %w", name, err)

@@ -9,21 +9,51 @@ const RIM = 4;
 
 type Model = BoardView['models'][number];
 
-export function Face({ models, name }: { models: Model[]; name?: string }) {
-  if (models.length === 0) return null;
+/** How much room a picture takes, in model units. */
+interface Size {
+  w: number;
+  h: number;
+}
+
+/** The room in which each of several pictures can stand in one scale: a ten is as long in all. */
+export function roomFor(pictures: Pick<BoardView, 'models'>[]): Size {
+  const sizes = pictures.filter((p) => p.models.length > 0).map((p) => laid(p.models));
+  return { w: Math.max(1, ...sizes.map((s) => s.w)), h: Math.max(1, ...sizes.map((s) => s.h)) };
+}
+
+/** The models side by side, each without what has nothing in it. */
+function laid(models: Model[]) {
   const parts = models.map((m) => ({ m, box: filled(m) }));
-  const h = Math.max(...parts.map((p) => p.box.h));
   const places = parts.map((_, i) => parts.slice(0, i).reduce((x, p) => x + p.box.w + GAP, 0));
-  const w = places.at(-1)! + parts.at(-1)!.box.w;
+  return {
+    parts,
+    places,
+    w: places.at(-1)! + parts.at(-1)!.box.w,
+    h: Math.max(...parts.map((p) => p.box.h)),
+  };
+}
+
+interface Props {
+  models: Model[];
+  name?: string;
+  /** The room that it shares with others, as roomFor tells it; its own when left out. */
+  room?: Size;
+}
+
+export function Face({ models, name, room }: Props) {
+  if (models.length === 0) return null;
+  const { parts, places, w, h } = laid(models);
+  const wide = Math.max(w, room?.w ?? 0);
+  const high = Math.max(h, room?.h ?? 0);
   return (
     <svg
       className="on-paper"
-      viewBox={`${-RIM} ${-RIM} ${w + 2 * RIM} ${h + 2 * RIM}`}
-      preserveAspectRatio="xMidYMid meet"
+      viewBox={`${-RIM} ${-RIM} ${wide + 2 * RIM} ${high + 2 * RIM}`}
+      preserveAspectRatio={room ? 'xMinYMin meet' : 'xMidYMid meet'}
       {...(name ? { role: 'img', 'aria-label': name } : { 'aria-hidden': true })}
     >
       {parts.map(({ m, box }, i) => (
-        <g key={i} transform={`translate(${places[i]! - box.x} ${(h - box.h) / 2 - box.y})`}>
+        <g key={i} transform={`translate(${places[i]! - box.x} ${(room ? 0 : (h - box.h) / 2) - box.y})`}>
           <StillPieces kept={{ ...m, zones: [] }} />
         </g>
       ))}

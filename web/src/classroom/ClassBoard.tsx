@@ -3,7 +3,7 @@
 import { QRCode } from 'antd';
 import { useEffect } from 'react';
 import { useParams } from 'react-router';
-import { largest, Pictured } from '../paper/Pictured';
+import { Face, roomFor } from '../board/Face';
 import { Flower } from '../shell/Mark';
 import { names } from '../shell/names';
 import type { Work } from '../state/classroom';
@@ -11,6 +11,9 @@ import css from './ClassBoard.module.css';
 import { useClassBoard, useClassEvents } from './useClass';
 
 const cx = names(css);
+
+/** Boards that are so many times as wide as high stand under one another: so their pieces are largest. */
+const LOW = 1.5;
 
 export function ClassBoard() {
   const { id = '' } = useParams();
@@ -24,14 +27,11 @@ export function ClassBoard() {
   const { works, code } = board.data;
   if (works.length > 0) {
     // Side by side in one scale.
-    const room = largest(works.flatMap((w) => w.views));
+    const room = roomFor(works.flatMap((w) => w.views));
     return (
       <main className={cx('board up')}>
         <h1 className={cx('of')}>{works[0]!.of}</h1>
-        <div
-          className={cx('works')}
-          style={{ gridTemplateColumns: `repeat(${works.length}, minmax(0, 1fr))` }}
-        >
+        <div className={cx(room.w > LOW * room.h ? 'works rows' : 'works')}>
           {works.map((w, i) => (
             <OneWork key={i} work={w} room={room} />
           ))}
@@ -48,14 +48,17 @@ export function ClassBoard() {
             Go to <strong>{location.host}/desk</strong> and type
           </p>
           <output className={cx('code')}>{code}</output>
-          <QRCode
-            value={`${location.origin}/desk?code=${code}`}
-            type="svg"
-            size={260}
-            bordered={false}
-            color="#22302c"
-            bgColor="#ffffff"
-          />
+          {/* Whoever cannot see it has the letters. */}
+          <div aria-hidden="true">
+            <QRCode
+              value={`${location.origin}/desk?code=${code}`}
+              type="svg"
+              size={260}
+              bordered={false}
+              color="#22302c"
+              bgColor="#ffffff"
+            />
+          </div>
         </>
       ) : (
         <Flower size={220} />
@@ -70,7 +73,7 @@ function OneWork({ work, room }: { work: Work; room: { w: number; h: number } })
       {work.views.length > 0 && (
         <div className={cx('pictures')}>
           {work.views.map((v, i) => (
-            <Pictured key={i} models={v.models} room={room} name="What was laid" />
+            <Face key={i} models={v.models} room={room} name="What was laid" />
           ))}
         </div>
       )}

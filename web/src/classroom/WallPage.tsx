@@ -3,7 +3,7 @@
 import { Alert, Button, Checkbox } from 'antd';
 import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
-import { largest, Pictured } from '../paper/Pictured';
+import { Face, roomFor } from '../board/Face';
 import { names } from '../shell/names';
 import { classes, type Group, type Handed, type Wall, type WallTask } from '../state/classroom';
 import { notify, sentence } from '../state/lesson';
@@ -111,7 +111,7 @@ function Whole({ id, wall }: { id: string; wall: Wall }) {
                 {wall.asks.map((p) => (
                   <li key={p.id}>
                     {p.name}
-                    <Button type="link" onClick={() => tell(classes.answered(wall.set.id, p.id))}>
+                    <Button type="text" onClick={() => tell(classes.answered(wall.set.id, p.id))}>
                       I was there
                     </Button>
                   </li>
@@ -154,7 +154,7 @@ function Groups({ set, task, up, turn }: GroupsProps) {
   if (groups.length === 0)
     return <p className={cx('none')}>Nothing yet. What is handed in comes here by itself.</p>;
   // All boards in one scale: a ten is as long wherever it lies.
-  const room = largest(groups.flatMap((g) => g.views));
+  const room = roomFor(groups.flatMap((g) => g.views));
   return (
     <ul className={cx('groups')}>
       {groups.map((g) => (
@@ -190,7 +190,7 @@ function OneGroup({ set, group, room, who, up, turn }: GroupProps) {
       <div className={cx('head')}>
         <span className={cx('picture on-paper')}>
           {group.views.map((v, i) => (
-            <Pictured key={i} models={v.models} room={room} name="What was laid" />
+            <Face key={i} models={v.models} room={room} name="What was laid" />
           ))}
         </span>
         <output className={cx('n')} aria-label="Children">
@@ -213,7 +213,7 @@ function OneGroup({ set, group, room, who, up, turn }: GroupProps) {
           {shown ? 'Take down' : 'Put up'}
         </Button>
         <span className={cx('grow')} />
-        <Button type="link" aria-expanded={open} onClick={() => setOpen(!open)}>
+        <Button type="text" aria-expanded={open} onClick={() => setOpen(!open)}>
           who
         </Button>
       </div>
@@ -236,10 +236,10 @@ function OneGroup({ set, group, room, who, up, turn }: GroupProps) {
                       .join(', ')}
                   </small>
                 </span>
-                <Button type="link" onClick={() => turn(a)}>
+                <Button type="text" onClick={() => turn(a)}>
                   {up.includes(a) ? 'Take down' : 'Put up'}
                 </Button>
-                <Button type="link" onClick={() => setBack(a)}>
+                <Button type="text" onClick={() => setBack(a)}>
                   Give back
                 </Button>
               </li>

@@ -174,13 +174,16 @@ function Told({ result, done, just, all, last, next, stay }: ToldProps) {
 
 function Who({ view }: { view: DeskView }) {
   return (
-    <p className={cx('who')}>
+    <h1 className={cx('who')}>
       {view.people.map((p) => (
         <span key={p.id}>
-          <Sign n={p.sign} size={72} /> {p.name}
+          <span aria-hidden="true">
+            <Sign n={p.sign} size={72} />
+          </span>
+          {p.name}
         </span>
       ))}
-    </p>
+    </h1>
   );
 }
 

@@ -1,4 +1,4 @@
-// A board as a picture: pieces as they lie, all pictures of a row of them in one scale.
+// A board on paper: pieces as they lie, all pictures of a row of them in one scale.
 import type { BoardView } from '../core/core';
 import { StillPieces } from '../board/KeptCopies';
 
@@ -26,7 +26,7 @@ export const lowered = (room: { w: number; h: number }, board: BoardView) => ({
 });
 
 /** The room that the largest of several boards takes. */
-export function largest(boards: Pick<BoardView, 'models'>[]) {
+export function largest(boards: BoardView[]) {
   const sizes = boards.map((b) => sizeOf(b.models));
   return { w: Math.max(1, ...sizes.map((s) => s.w)), h: Math.max(1, ...sizes.map((s) => s.h)) };
 }

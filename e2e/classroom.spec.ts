@@ -1,0 +1,347 @@
+// A class: its door, its children's devices, what they hand in, and what the teacher does with it.
+import AxeBuilder from '@axe-core/playwright';
+import type { Browser, BrowserContext, Locator, Page } from '@playwright/test';
+import { blocks, expect, open, test } from './teacher';
+
+const NAMES = ['Mirren', 'Jorn', 'Evi', 'Mara'];
+
+interface Class {
+  id: string;
+  code: string;
+}
+
+/** Makes a class as a teacher does, and opens its door. */
+async function newClass(page: Page, name: string): Promise<Class> {
+  await page.goto('/classes');
+  await page.getByRole('button', { name: 'New class' }).click();
+  await expect(page.getByRole('textbox', { name: 'Name of the class' })).toBeFocused();
+  await page.keyboard.type(name);
+  await page.keyboard.press('Tab');
+  await page.keyboard.type(NAMES.join('\n'));
+  await page.getByRole('button', { name: 'Make the class' }).click();
+  await page.getByRole('button', { name: 'Open the door' }).click();
+  const code = await page.locator('.ClassPage_code').innerText();
+  return { id: page.url().split('/').at(-1)!, code };
+}
+
+/** Sets tasks made from boards for a class, as a teacher does; stands at the wall. */
+async function setFor(page: Page, name: string, models: object[], kinds: RegExp[], more: RegExp[] = []) {
+  await open(page, models);
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Set for a class' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Set for a class' });
+  await choose(dialog, page, 'Class', name);
+  for (const box of await dialog.getByRole('group', { name: 'To do' }).getByRole('checkbox').all()) {
+    const label = (await box.locator('xpath=ancestor::label').innerText()).trim();
+    if (!kinds.some((k) => k.test(label)) && (await box.isChecked())) await box.click();
+  }
+  const few = dialog.getByRole('spinbutton', { name: 'More like each' });
+  await few.click();
+  await page.keyboard.press('ControlOrMeta+A');
+  await page.keyboard.type('0');
+  for (const label of more) await dialog.getByText(label).click();
+  await dialog.getByRole('button', { name: `Set for ${name}` }).click();
+  await page.waitForURL(/\/wall\//);
+}
+
+async function choose(dialog: Locator, page: Page, list: string, label: string) {
+  const field = dialog.getByRole('combobox', { name: list, exact: true });
+  await field.click();
+  await page.locator('.ant-select-item-option', { hasText: label }).click();
+}
+
+/** A child's own device, at her tile. */
+async function device(
+  browser: Browser,
+  url: string,
+  code: string,
+  name: string,
+  more: Parameters<Browser['newContext']>[0] = {},
+): Promise<Page> {
+  const context = await browser.newContext({ viewport: { width: 1024, height: 768 }, ...more });
+  const page = await context.newPage();
+  await page.goto(`${url}/desk`);
+  await comeIn(page, code, name);
+  return page;
+}
+
+async function comeIn(page: Page, code: string, name: string) {
+  await expect(page.getByRole('textbox', { name: 'Type the letters on the board.' })).toBeFocused();
+  await page.keyboard.type(code.toLowerCase());
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: new RegExp(name) }).click();
+  await expect(page.getByRole('heading', { name, exact: true })).toBeVisible();
+}
+
+async function lay(page: Page, what: Record<string, number>) {
+  for (const [one, n] of Object.entries(what))
+    for (let i = 0; i < n; i++) await page.getByRole('button', { name: `Add 1 ${one}` }).click();
+}
+
+const handIn = (page: Page) => page.getByRole('button', { name: 'Hand in', exact: true }).click();
+const told = (page: Page) => page.locator('.Desk_told');
+const group = (page: Page, line: string) =>
+  page.locator('.WallPage_group', { has: page.getByText(line, { exact: true }) });
+
+test('a lesson: set, done on three devices, gathered, two put up, given back', async ({
+  page,
+  browser,
+  app,
+}) => {
+  test.setTimeout(120_000);
+  const { id, code } = await newClass(page, 'Larks');
+  await setFor(page, 'Larks', [blocks({ tens: 5, ones: 4 })], [/Show numbers/]);
+  await expect(page.getByText('0 of 4 handed in')).toBeVisible();
+
+  const mirren = await device(browser, app.url, code, 'Mirren');
+  await expect(mirren.getByRole('heading', { name: 'Show 54 with base-ten blocks.' })).toBeVisible();
+  await expect(mirren.getByRole('button', { name: 'Hand in', exact: true })).toBeDisabled();
+  await lay(mirren, { ten: 5, one: 4 });
+  // Nothing on her board counts for her.
+  await expect(mirren.locator('.columns_zone-count')).toHaveCount(0);
+  await handIn(mirren);
+  await expect(told(mirren)).toContainText('Yes, that is right.');
+
+  // On a phone, another arrangement: right too.
+  const evi = await device(browser, app.url, code, 'Evi', { viewport: { width: 390, height: 844 } });
+  await lay(evi, { ten: 4, one: 14 });
+  await handIn(evi);
+  await expect(told(evi)).toContainText('Yes, that is right.');
+
+  // By keys alone, and wrong as if the digits had changed places.
+  const jorn = await device(browser, app.url, code, 'Jorn');
+  const press = async (name: string, times: number) => {
+    await jorn.getByRole('button', { name }).focus();
+    for (let i = 0; i < times; i++) await jorn.keyboard.press('Enter');
+  };
+  await press('Add 1 ten', 4);
+  await press('Add 1 one', 5);
+  await press('Hand in', 1);
+  await expect(told(jorn)).toContainText('Not yet. Look again.');
+  await press('Try again', 1);
+  await press('Hand in', 1);
+  await expect(told(jorn)).toContainText('Not yet. What does each piece count?');
+  await expect(told(jorn)).not.toContainText('54');
+
+  // The wall came by itself.
+  await expect(page.getByText('3 of 4 handed in')).toBeVisible();
+  await expect(group(page, '5 tens 4 ones').getByLabel('Children')).toHaveText('1');
+  await expect(group(page, '4 tens 14 ones')).toContainText('Go on');
+  const swapped = group(page, '4 tens 5 ones');
+  await expect(swapped).toContainText('As if the last two digits had changed places.');
+  await expect(page.getByText('Without a device')).toBeVisible();
+  // No name stands there until it is asked for.
+  await expect(swapped).not.toContainText('Jorn');
+  await swapped.getByRole('button', { name: 'who' }).click();
+  await expect(swapped).toContainText('Jorn');
+
+  // Two ways side by side on the class's board, without names, then with.
+  const board = await page.context().newPage();
+  await board.goto(`/class/${id}/board`);
+  await expect(board.getByText(code)).toBeVisible();
+  for (const line of ['5 tens 4 ones', '4 tens 14 ones'])
+    await group(page, line).getByRole('button', { name: 'Put up' }).first().click();
+  await expect(board.locator('.ClassBoard_work')).toHaveCount(2);
+  await expect(board.getByText('Mirren')).toHaveCount(0);
+  await page.getByRole('checkbox', { name: 'with names' }).click();
+  await expect(board.getByText('Mirren')).toBeVisible();
+  await page.getByRole('button', { name: 'Take down' }).first().click();
+  await expect(board.getByText(code)).toBeVisible();
+
+  await swapped.getByRole('button', { name: 'Give back' }).click();
+  await expect(page.getByRole('textbox', { name: 'A word for her' })).toBeFocused();
+  await page.keyboard.press('ControlOrMeta+A');
+  await page.keyboard.type('Which of them are the tens?');
+  await page.keyboard.press('Enter');
+  await expect(told(jorn)).toContainText('Your teacher says: Which of them are the tens?');
+
+  // Eyes up quiets all, and nothing is lost.
+  await page.getByRole('button', { name: 'Eyes up' }).click();
+  await expect(jorn.getByText('Eyes up!')).toBeVisible();
+  await page.getByRole('button', { name: 'Go on', exact: true }).first().click();
+  await expect(jorn.locator('[data-piece]')).toHaveCount(9);
+
+  await jorn.getByRole('button', { name: 'I need help' }).click();
+  await expect(page.locator('.WallPage_people')).toContainText('Jorn');
+  await page.getByRole('button', { name: 'I was there' }).click();
+  await expect(jorn.getByRole('button', { name: 'I need help' })).toBeVisible();
+});
+
+/** Takes a page from the network and gives it back, its streams too. */
+async function cut(context: BrowserContext, away: boolean) {
+  await context.setOffline(away);
+}
+
+test('without the network work is kept, and handed in when it is back; the next child opens none of it', async ({
+  page,
+  browser,
+  app,
+}) => {
+  test.setTimeout(120_000);
+  const { code } = await newClass(page, 'Wrens');
+  await setFor(page, 'Wrens', [blocks({ tens: 2, ones: 3 })], [/Show numbers/]);
+  const mirren = await device(browser, app.url, code, 'Mirren');
+  await lay(mirren, { ten: 2 });
+  const context = mirren.context();
+  await cut(context, true);
+  await lay(mirren, { one: 3 });
+  await handIn(mirren);
+  await expect(told(mirren)).toContainText('Kept. It is handed in when the network is back.');
+  await expect(page.getByText('0 of 4 handed in')).toBeVisible();
+  await cut(context, false);
+  await expect(told(mirren)).toContainText('Yes, that is right.');
+  await expect(page.getByText('1 of 4 handed in')).toBeVisible();
+
+  // A draft survives a closed tab; what is handed in survives one without the network.
+  const jorn = await device(browser, app.url, code, 'Jorn');
+  await lay(jorn, { ten: 3 });
+  await expect(jorn.locator('[data-piece]')).toHaveCount(3);
+  await jorn.reload();
+  await expect(jorn.locator('[data-piece]')).toHaveCount(3);
+  await cut(jorn.context(), true);
+  await lay(jorn, { one: 2 });
+  await handIn(jorn);
+  await expect(told(jorn)).toContainText('Kept.');
+  const other = await jorn.context().newPage();
+  await jorn.close();
+  await cut(other.context(), false);
+  await other.goto(`${app.url}/desk`);
+  await expect(page.getByText('2 of 4 handed in')).toBeVisible();
+  await expect(group(page, '3 tens 2 ones').getByLabel('Children')).toHaveText('1');
+
+  // Another child at the same device begins with an empty board.
+  await expect(other.getByRole('heading', { name: 'Jorn' })).toBeVisible();
+  await other.context().clearCookies();
+  await other.reload();
+  await comeIn(other, code, 'Evi');
+  await expect(other.getByRole('button', { name: 'Add 1 ten' })).toBeVisible();
+  await expect(other.locator('[data-piece]')).toHaveCount(0);
+});
+
+test('a tile is taken once; two share a device; a freed tile goes back to the code', async ({
+  page,
+  browser,
+  app,
+}) => {
+  const { id, code } = await newClass(page, 'Finches');
+  const mirren = await device(browser, app.url, code, 'Mirren');
+  await expect(mirren.getByText('Your tasks come soon.')).toBeVisible();
+  const second = await (await browser.newContext()).newPage();
+  await second.goto(`${app.url}/desk?code=${code}`);
+  await expect(second.getByRole('button', { name: /Mirren/ })).toBeDisabled();
+  await second.getByRole('button', { name: 'We are two' }).click();
+  await second.getByRole('button', { name: /Jorn/ }).click();
+  await second.getByRole('button', { name: /Evi/ }).click();
+  await expect(second.getByText('You are in Finches.')).toBeVisible();
+  await page.goto(`/class/${id}`);
+  await page.getByRole('button', { name: 'More for Mirren' }).click();
+  await page.getByRole('menuitem', { name: /Free her tile/ }).click();
+  await expect(mirren.getByRole('textbox', { name: 'Type the letters on the board.' })).toBeVisible();
+  const wrong = await (await browser.newContext()).newPage();
+  await wrong.goto(`${app.url}/desk`);
+  await expect(wrong.getByRole('textbox', { name: 'Type the letters on the board.' })).toBeFocused();
+  await wrong.keyboard.type('BBBBBB');
+  await wrong.keyboard.press('Enter');
+  await expect(wrong.getByText('No class has this code now. Look at the board again.')).toBeVisible();
+});
+
+test('numbers are read, matched, filled in and worked in columns, with keys and with our pad', async ({
+  page,
+  browser,
+  app,
+}) => {
+  test.setTimeout(120_000);
+  const { code } = await newClass(page, 'Swifts');
+  await setFor(page, 'Swifts', [blocks({ tens: 4, ones: 6 })], [/Read/]);
+  const child = await device(browser, app.url, code, 'Mara');
+  const answer = child.getByRole('textbox').first();
+  await child.getByRole('button', { name: '6', exact: true }).click();
+  await expect(answer).toBeFocused();
+  await child.keyboard.type('4');
+  await handIn(child);
+  await expect(told(child)).toContainText('Not yet.');
+  await child.getByRole('button', { name: 'Take the last one away' }).click();
+  await child.getByRole('button', { name: 'Take the last one away' }).click();
+  await child.keyboard.type('46');
+  await handIn(child);
+  await expect(told(child)).toContainText('Yes, that is right.');
+  await expect(group(page, '46').getByLabel('Children')).toHaveText('1');
+
+  // A worked example in columns.
+  await page.goto('/');
+  await page.getByRole('textbox', { name: 'What shall the class see?' }).focus();
+  await page.keyboard.type('402 - 167');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: /^Present/ }).waitFor();
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Set for a class' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Set for a class' });
+  await choose(dialog, page, 'Class', 'Swifts');
+  for (const label of [/Fill gaps/]) await dialog.getByText(label).click();
+  await dialog.getByRole('button', { name: 'Set for Swifts' }).click();
+  await page.waitForURL(/\/wall\//);
+  await expect(child.getByRole('combobox', { name: 'Which tasks' })).toBeVisible();
+  await child.reload();
+  await expect(child.getByRole('heading', { name: 'Work out 402 − 167.' })).toBeVisible();
+  for (const [place, digit] of [
+    ['hundreds', '3'],
+    ['tens', '6'],
+    ['ones', '5'],
+  ]) {
+    await child.getByRole('textbox', { name: `${place}, answer` }).click();
+    await child.keyboard.type(digit!);
+  }
+  await handIn(child);
+  await expect(told(child)).toContainText('Not yet.');
+  await expect(page.getByText('402 − 167 = 365')).toBeVisible();
+  await expect(page.getByText(/As if the smaller digit/)).toBeVisible();
+});
+
+test('axe finds nothing on a class’s screens', async ({ page, browser, app }) => {
+  test.setTimeout(180_000);
+  const sound = async (at: Page, what: string) => {
+    const { violations } = await new AxeBuilder({ page: at })
+      .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+      .analyze();
+    const found = violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`);
+    expect(found, what).toEqual([]);
+  };
+  await page.goto('/classes');
+  await page.getByText('Bulb planters').waitFor();
+  await sound(page, 'classes');
+  await page.getByText('Bulb planters').click();
+  const code = await page.locator('.ClassPage_code').innerText();
+  await sound(page, 'a class');
+  const id = page.url().split('/').at(-1)!;
+  await page.getByRole('link', { name: 'Bags and single bulbs' }).click();
+  await page.locator('.WallPage_group').first().waitFor();
+  await page.getByRole('button', { name: 'who' }).first().click();
+  await sound(page, 'the wall');
+  await page.goto(`/class/${id}/board`);
+  await page.getByText(code).waitFor();
+  await sound(page, 'the board with the code');
+  for (const size of [
+    { width: 390, height: 844 },
+    { width: 1024, height: 768 },
+  ]) {
+    const child = await (await browser.newContext({ viewport: size })).newPage();
+    await child.goto(`${app.url}/desk`);
+    await child.getByRole('button', { name: 'Come in' }).waitFor();
+    await sound(child, 'the door');
+    await child.goto(`${app.url}/desk?code=${code}`);
+    await child.getByRole('button', { name: size.width < 500 ? /Pim/ : /Ilva/ }).waitFor();
+    await sound(child, 'the tiles');
+    await child.getByRole('button', { name: size.width < 500 ? /Pim/ : /Ilva/ }).click();
+    await child.getByRole('button', { name: 'Add 1 ten' }).waitFor();
+    await sound(child, 'a board to lay on');
+    for (const what of ['the next', 'one to read', 'another']) {
+      await child.getByRole('button', { name: 'The next task' }).click();
+      await sound(child, what);
+    }
+    await child.getByRole('combobox', { name: 'Which tasks' }).selectOption({ label: 'Add in columns' });
+    await child.getByRole('heading', { name: /Work out/ }).waitFor();
+    await sound(child, 'columns');
+    // Nothing is wider than the screen.
+    expect(await child.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(size.width);
+  }
+});
