@@ -2,7 +2,7 @@
 SHELL := /bin/bash
 .SHELLFLAGS := -eu -o pipefail -c
 .DELETE_ON_ERROR:
-.PHONY: demo dev build test bench screenshots generate tools format clean check-generated check-lint check-types check-format check-unit check-arrows check-unused go-test web-test e2e soak mutants stage
+.PHONY: demo dev build test bench screenshots generate tools format clean check-generated check-lint check-types check-format check-unit check-arrows check-unused go-test web-test e2e soak mutants stage classroom
 
 VERSION := $(shell git describe --tags --always --dirty 2>/dev/null || echo dev)
 WEB := $(shell find web/src web/public web/scripts -type f -not -path '*/generated/*' 2>/dev/null) web/index.html web/vite.config.ts
@@ -87,6 +87,10 @@ mutants: node_modules/.ready
 
 bench: tools build
 	node e2e/bench.mjs
+
+# Eight classes of thirty devices on one server, which is killed on the way.
+classroom: build
+	node e2e/classroom.mjs
 
 # What the class sees of every method, measured on four screens.
 stage: tools build

@@ -25,6 +25,7 @@ const (
 	AskThem = "ask"
 	Another = "another"
 	SitWith = "sit with"
+	ReadIt  = "read"
 )
 
 // Group is children who answered alike.
@@ -145,7 +146,10 @@ func newGroup(key string, did work, t Task, a Answer, v Verdict, w say.Vocabular
 	for _, s := range v.Mistakes {
 		g.As = append(g.As, s.As)
 	}
+	spec, _ := Find(t.Kind)
 	switch {
+	case v.Right && spec.Teacher:
+		g.Next = ReadIt
 	case v.Right:
 		g.Next = GoOn
 	case g.Value:

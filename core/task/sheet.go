@@ -28,6 +28,9 @@ type Wanted struct {
 	Seed uint64 `json:"seed,omitempty"`
 	// Turns is the text form of a page for turns.
 	Turns string `json:"turns,omitempty"`
+	// Facts are the family of quick facts, and Question what is to be explained.
+	Facts    string `json:"facts,omitempty"`
+	Question string `json:"question,omitempty"`
 	// Own leaves the scenes' own numbers out: others like them, wherever there are any.
 	Own bool `json:"own,omitempty"`
 }
@@ -52,8 +55,8 @@ func Sheet(scenes []lesson.Scene, w Wanted) ([]Task, error) {
 		if _, err := Find(kind); err != nil {
 			return nil, err
 		}
-		if kind == turns.Kind {
-			t, err := Make(Task{Kind: kind, About: strings.Fields(w.Turns)})
+		if t, alone := w.alone(kind); alone {
+			t, err := Make(t)
 			if err != nil {
 				return nil, err
 			}
@@ -80,6 +83,19 @@ func Sheet(scenes []lesson.Scene, w Wanted) ([]Task, error) {
 		}
 	}
 	return all, nil
+}
+
+// alone is the one task of a kind that is made of no scene.
+func (w Wanted) alone(kind string) (Task, bool) {
+	switch kind {
+	case turns.Kind:
+		return Task{Kind: kind, About: strings.Fields(w.Turns)}, true
+	case quick.Kind:
+		return Task{Kind: kind, About: []string{w.Facts}, Options: map[string]string{"seed": strconv.FormatUint(w.Seed, 10)}}, true
+	case explain.Kind:
+		return Task{Kind: kind, About: []string{w.Question}}, true
+	}
+	return Task{}, false
 }
 
 // gives reports whether a scene gives a task of a kind.

@@ -97,6 +97,7 @@ const (
 	InWords  = "words"
 	OnBoard  = "board"
 	FromBank = "bank"
+	Reason   = "reason"
 )
 
 // Answer is what a child gave: a text for each blank, a board in notation.
@@ -137,6 +138,9 @@ type Spec struct {
 	About   string
 	Sample  []string
 	Options []method.Option
+	// Teacher says that the teacher alone can judge an answer: it is kept, and nobody is told
+	// that it is right.
+	Teacher bool
 
 	read func(Task) (work, error)
 	// from makes a task of the kind of a scene, if there is one in it.
@@ -157,7 +161,9 @@ type work interface {
 }
 
 // Specs lists the kinds: one line each.
-func Specs() []Spec { return []Spec{build, read, match, fill, column, turns} }
+func Specs() []Spec {
+	return []Spec{build, count, read, match, fill, quick, column, choose, turns, explain}
+}
 
 // Find is the kind of a name.
 func Find(kind string) (Spec, error) {
@@ -235,9 +241,9 @@ func FaceOf(t Task, w say.Vocabulary) (Face, error) {
 // Start is the empty board that a child lays something on; false where nothing is to be laid.
 func Start(t Task) (board.Board, bool) {
 	did, _, err := open(t)
-	if b, ok := did.(building); ok && err == nil {
-		empty, err := b.empty()
-		return empty, err == nil
+	if b, ok := did.(interface{ empty() (board.Board, error) }); ok && err == nil {
+		laid, err := b.empty()
+		return laid, err == nil
 	}
 	return board.Board{}, false
 }

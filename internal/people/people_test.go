@@ -72,20 +72,26 @@ func TestWhoGuessesWaitsLonger(t *testing.T) {
 	assert.LessOrEqual(t, s.Wait("tablet"), time.Minute)
 	s.Right("tablet")
 	assert.Zero(t, s.Wait("tablet"))
+	s.Wrong("tablet")
 
 	// However many devices guess, only so many tries are looked at: a turn that has to be waited
 	// for is not had by one who does not wait.
 	hurried, cancel := context.WithCancel(t.Context())
 	cancel()
-	assert.False(t, s.Turn(hurried))
+	assert.False(t, s.Turn(hurried, "tablet"))
 	turns := 0
 	for range 1000 {
 		impatient, cancel := context.WithTimeout(t.Context(), time.Millisecond)
-		if s.Turn(impatient) {
+		if s.Turn(impatient, "another") {
 			turns++
 		}
 		cancel()
 	}
 	assert.GreaterOrEqual(t, turns, 60)
 	assert.Less(t, turns, 1000)
+	// One that has just been right does not wait for them, until it is wrong.
+	s.Right("tablet")
+	assert.True(t, s.Turn(hurried, "tablet"))
+	s.Wrong("tablet")
+	assert.False(t, s.Turn(hurried, "tablet"))
 }

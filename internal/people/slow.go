@@ -17,6 +17,7 @@ type Slow struct {
 
 	mu    sync.Mutex
 	wrong map[string]tries
+	right map[string]time.Time
 	swept time.Time
 	all   *rate.Limiter
 }
@@ -32,7 +33,7 @@ const (
 	longest   = time.Minute
 	forgotten = 15 * time.Minute
 	// In all: eight classes of thirty come in within a quarter of a minute. All 24 million codes
-	// would take two weeks, and the one of a class that is open for an hour is met once in 670
+	// would take four weeks, and the one of a class that is open for an hour is met once in 670
 	// such hours.
 	inASecond, atOnce = 10, 60
 	patience          = 3 * time.Second
@@ -40,12 +41,18 @@ const (
 
 // NewSlow holds back nobody yet.
 func NewSlow() *Slow {
-	return &Slow{Now: time.Now, wrong: map[string]tries{}, all: rate.NewLimiter(inASecond, atOnce)}
+	return &Slow{Now: time.Now, wrong: map[string]tries{}, right: map[string]time.Time{}, all: rate.NewLimiter(inASecond, atOnce)}
 }
 
 // Turn waits for a try's turn among those of all devices, for a moment; false where there are
-// too many.
-func (s *Slow) Turn(ctx context.Context) bool {
+// too many. A device that was right a moment ago, and not wrong since, does not wait.
+func (s *Slow) Turn(ctx context.Context, device string) bool {
+	s.mu.Lock()
+	at, known := s.right[device]
+	s.mu.Unlock()
+	if known && s.Now().Sub(at) < forgotten {
+		return true
+	}
 	ctx, cancel := context.WithTimeout(ctx, patience)
 	defer cancel()
 	return s.all.Wait(ctx) == nil
@@ -74,13 +81,20 @@ func (s *Slow) Wrong(device string) {
 				delete(s.wrong, known)
 			}
 		}
+		for known, at := range s.right {
+			if now.Sub(at) > forgotten {
+				delete(s.right, known)
+			}
+		}
 	}
+	delete(s.right, device)
 	s.wrong[device] = tries{s.wrong[device].n + 1, now}
 }
 
-// Right forgets what a device did before.
+// Right forgets that a device was wrong before.
 func (s *Slow) Right(device string) {
 	s.mu.Lock()
 	defer s.mu.Unlock()
 	delete(s.wrong, device)
+	s.right[device] = s.Now()
 }

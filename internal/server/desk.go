@@ -67,7 +67,7 @@ func (s *Server) tryCode(c *gin.Context, typed string) (store.Class, bool) {
 		fail(c, http.StatusTooManyRequests, "wait", fmt.Sprintf("Wait %d seconds, look at the board, and try again.", seconds))
 		return store.Class{}, false
 	}
-	if !s.slow.Turn(c.Request.Context()) {
+	if !s.slow.Turn(c.Request.Context(), device) {
 		c.Header("Retry-After", "5")
 		fail(c, http.StatusTooManyRequests, "wait", "Many are coming in at once. Try again in a moment.")
 		return store.Class{}, false
@@ -216,7 +216,7 @@ const (
 
 // toldTo is what a child is told of an answer at a try.
 func toldTo(help string, t task.Task, a store.Attempt, try int, set store.Set) verdict {
-	if help == store.HelpNone {
+	if spec, err := task.Find(t.Kind); help == store.HelpNone || err != nil || spec.Teacher {
 		return verdict{}
 	}
 	v := verdict{Right: &a.Right}

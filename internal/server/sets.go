@@ -29,6 +29,8 @@ func (s *Server) makeSet(c *gin.Context) {
 		Forms  []string      `json:"forms"`
 		More   int           `json:"more"`
 		Seed   uint64        `json:"seed"`
+		Facts  string        `json:"facts"`
+		Asked  string        `json:"question"`
 		Pieces string        `json:"pieces"`
 		Own    bool          `json:"own"`
 		Help   string        `json:"help"`
@@ -43,7 +45,8 @@ func (s *Server) makeSet(c *gin.Context) {
 		fail(c, http.StatusUnprocessableEntity, "help", "help: this is "+strings.Join(helps, ", ")+".")
 		return
 	}
-	wanted := task.Wanted{Kinds: in.Kinds, Forms: in.Forms, More: in.More, Seed: in.Seed, Pieces: in.Pieces}
+	wanted := task.Wanted{Kinds: in.Kinds, Forms: in.Forms, More: in.More, Seed: in.Seed, Pieces: in.Pieces,
+		Facts: in.Facts, Question: in.Asked}
 	tasks, err := task.Sheet(in.Lesson.Scenes, wanted)
 	if err != nil {
 		fail(c, http.StatusUnprocessableEntity, "tasks", "These tasks cannot be made. "+err.Error())

@@ -15,13 +15,21 @@ import css from './SetDialog.module.css';
 
 const cx = names(css);
 
+/** What can be made of boards and examples; what of nothing but a choice here. */
 const KINDS = [
+  { value: 'count', label: 'Count out so many' },
   { value: 'build', label: 'Show numbers with pieces' },
   { value: 'read', label: 'Read numbers' },
   { value: 'match', label: 'Match pictures with numbers' },
   { value: 'fill', label: 'Fill gaps in sentences, bonds, tables' },
   { value: 'column', label: 'Work in columns' },
+  { value: 'choose', label: 'Choose one of four, and say why' },
 ];
+const ALONE = [
+  { value: 'quick', label: 'A few quick facts' },
+  { value: 'explain', label: 'Explain something' },
+];
+const FACTS = ['within 10', 'within 20', 'doubles', 'bonds of 10', 'tables of 2, 5 and 10', 'tables'];
 const PIECES = [
   { value: 'any', label: 'with any pieces' },
   { value: 'fewest', label: 'with as few pieces as can be' },
@@ -45,6 +53,9 @@ export function SetDialog({ close }: { close: () => void }) {
   const [chosen, setChosen] = useState('');
   const [scenes, setScenes] = useState(() => (boards.some((s) => s.id === here) ? [here] : []));
   const [kinds, setKinds] = useState<string[]>();
+  const [alone, setAlone] = useState<string[]>([]);
+  const [facts, setFacts] = useState(FACTS[1]!);
+  const [question, setQuestion] = useState('');
   const [pieces, setPieces] = useState('any');
   const [more, setMore] = useState(2);
   const [seed, setSeed] = useState(1);
@@ -57,7 +68,17 @@ export function SetDialog({ close }: { close: () => void }) {
   const every = useSheet({ handle, scenes, kinds: KINDS.map((k) => k.value), pieces, more, seed });
   const possible = KINDS.filter((k) => every.tasks.some((t) => t.kind === k.value));
   const there = possible.map((k) => k.value).filter((k) => kinds?.includes(k) ?? true);
-  const { tasks, fault } = useSheet({ handle, scenes, kinds: there, pieces, more, seed });
+  const asked = [...there, ...alone.filter((k) => k !== 'explain' || question.trim() !== '')];
+  const { tasks, fault } = useSheet({
+    handle,
+    scenes,
+    kinds: asked,
+    facts,
+    question: question.trim(),
+    pieces,
+    more,
+    seed,
+  });
   const list = known.data ?? [];
   const to = list.find((c) => c.id === (chosen || lastClass)) ?? list[0];
   const set = async () => {
@@ -66,8 +87,10 @@ export function SetDialog({ close }: { close: () => void }) {
     const wish: SetWish = {
       title: title.trim(),
       lesson: { ...lesson, scenes: lesson.scenes.filter((s) => scenes.includes(s.id)) },
-      kinds: there,
+      kinds: asked,
       forms: [],
+      facts,
+      question: question.trim(),
       pieces,
       more,
       seed,
@@ -130,6 +153,24 @@ export function SetDialog({ close }: { close: () => void }) {
             <Checkbox.Group className={cx('list')} value={there} options={possible} onChange={setKinds} />
             {there.includes('build') && (
               <Select aria-label="Which pieces" value={pieces} options={PIECES} onChange={setPieces} />
+            )}
+            <Checkbox.Group className={cx('list')} value={alone} options={ALONE} onChange={setAlone} />
+            {alone.includes('quick') && (
+              <Select
+                aria-label="Which facts"
+                value={facts}
+                options={FACTS.map((f) => ({ value: f, label: f }))}
+                onChange={setFacts}
+              />
+            )}
+            {alone.includes('explain') && (
+              <Input
+                aria-label="What is to be explained"
+                placeholder="How do you know that …?"
+                value={question}
+                maxLength={200}
+                onChange={(e) => setQuestion(e.target.value)}
+              />
             )}
             <label className={cx('more')}>
               More like each

@@ -169,6 +169,7 @@ const NEXT: Record<Group['next'], string> = {
   ask: 'Ask them',
   another: 'Another like it',
   'sit with': 'Sit with them',
+  read: 'Read it',
 };
 
 interface GroupProps {

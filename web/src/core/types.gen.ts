@@ -830,6 +830,8 @@ export interface Calls {
       more?: number;
       seed?: number;
       turns?: string;
+      facts?: string;
+      question?: string;
     };
     answer: SheetView;
   };

@@ -6,9 +6,11 @@ import type { DeskTask } from '../state/classroom';
 import { give, keyOf, useDesk } from '../state/desk';
 import { AnswerBoard } from './AnswerBoard';
 import { Bank } from './Bank';
+import { Choices } from './Choices';
 import { DigitPad } from './DigitPad';
 import { Field } from './Field';
 import { Lines } from './Lines';
+import { ReasonField } from './ReasonField';
 import css from './Task.module.css';
 import type { Writing } from './writing';
 
@@ -56,19 +58,27 @@ export function Task({ set, n, task }: TaskProps) {
               {task.lines ? (
                 <Lines task={task} writing={writing} />
               ) : (
-                task.blanks.map((b) => (
-                  <label key={b.id} className={cx('form')}>
-                    {task.blanks.length > 1 && <span>{b.label}</span>}
-                    <Field blank={b} writing={writing} name={b.label || task.ask} />
-                  </label>
-                ))
+                task.blanks.map((b) =>
+                  b.gives === 'bank' ? (
+                    <Choices key={b.id} texts={task.bank ?? []} blank={b} writing={writing} />
+                  ) : b.gives === 'reason' ? (
+                    <ReasonField key={b.id} blank={b} writing={writing} />
+                  ) : (
+                    <label key={b.id} className={cx('form')}>
+                      {task.blanks.length > 1 && <span>{b.label}</span>}
+                      <Field blank={b} writing={writing} name={b.label || task.ask} />
+                    </label>
+                  ),
+                )
               )}
             </div>
           </>
         )}
       </div>
       <footer className={cx('foot')}>
-        {task.bank && <Bank texts={task.bank} task={task} writing={writing} />}
+        {task.bank && (task.lines || task.kind === 'match') && (
+          <Bank texts={task.bank} task={task} writing={writing} />
+        )}
         {pad && !task.bank && (
           <DigitPad
             plus={here?.gives === 'expanded'}

@@ -43,6 +43,8 @@ export interface SetWish {
   lesson: unknown;
   kinds: string[];
   forms: string[];
+  facts: string;
+  question: string;
   pieces: string;
   more: number;
   seed: number;
@@ -65,7 +67,7 @@ export interface Group {
   right: boolean;
   value: boolean;
   as: string[];
-  next: 'go on' | 'ask' | 'another' | 'sit with';
+  next: 'go on' | 'ask' | 'another' | 'sit with' | 'read';
   ask?: string;
   who: string[];
 }

@@ -1,0 +1,137 @@
+package task_test
+
+import (
+	"fmt"
+	"maps"
+	"slices"
+	"strconv"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"unitbloom/core/board"
+	"unitbloom/core/say"
+	"unitbloom/core/task"
+)
+
+// Quick facts are right as plain arithmetic has them, each once, and others for another seed.
+func TestQuickFactsAgreeWithArithmetic(t *testing.T) {
+	for _, facts := range []string{"within 10", "within 20", "doubles", "bonds of 10", "tables of 2, 5 and 10", "tables"} {
+		sets := map[string]bool{}
+		for seed := range 40 {
+			one := made(t, "quick", map[string]string{"count": "10", "seed": strconv.Itoa(seed)}, facts)
+			face, err := task.FaceOf(one, say.Vocabulary{})
+			require.NoError(t, err)
+			right := answers(t, one)
+			seen := map[string]bool{}
+			for i, line := range face.Lines {
+				id := strconv.Itoa(i + 1)
+				text := ""
+				for _, c := range line.Cells {
+					if text += c.Text; c.Blank != "" {
+						text += right[id]
+					}
+				}
+				var a, b, sum int
+				var sign, equals string
+				_, err := fmt.Sscan(text, &a, &sign, &b, &equals, &sum)
+				require.NoError(t, err, text)
+				got := map[string]int{"+": a + b, "−": a - b, "×": a * b, "÷": 0}[sign]
+				if sign == "÷" {
+					require.Zero(t, a%b, text)
+					got = a / b
+				}
+				assert.Equal(t, sum, got, text)
+				assert.False(t, seen[text], "%s twice", text)
+				seen[text] = true
+			}
+			assert.Len(t, face.Lines, 10)
+			sets[fmt.Sprint(slices.Sorted(maps.Keys(seen)))] = true
+		}
+		if facts != "doubles" {
+			assert.Greater(t, len(sets), 5, facts)
+		}
+	}
+}
+
+func answers(t *testing.T, one task.Task) task.Answer {
+	t.Helper()
+	right, err := task.Right(one)
+	require.NoError(t, err)
+	return right[0]
+}
+
+// Each wrong choice is what a known mistake gives, as far as mistakes are known; one is right.
+func TestChoicesAreMistakes(t *testing.T) {
+	for problem, want := range map[string][]string{
+		"402 − 167": {"235", "365", "345", "245"},
+		"146 + 87":  {"233", "123", "11213"},
+		"465 − 23":  {"442", "235"},
+	} {
+		one := made(t, "choose", nil, problem)
+		face, err := task.FaceOf(one, say.Vocabulary{})
+		require.NoError(t, err)
+		assert.Len(t, face.Bank, 4)
+		assert.Len(t, slices.Compact(slices.Sorted(slices.Values(face.Bank))), 4)
+		for _, answer := range want {
+			assert.Contains(t, face.Bank, answer, problem)
+		}
+		n := 0
+		for _, answer := range face.Bank {
+			v := marked(t, one, task.Answer{"choice": answer})
+			if v.Right {
+				n++
+				continue
+			}
+			if slices.Contains(want, answer) {
+				assert.NotEmpty(t, v.Mistakes, "%s → %s", problem, answer)
+			}
+		}
+		assert.Equal(t, 1, n, problem)
+	}
+	// The right one does not stand in the same place for every seed.
+	at := map[int]bool{}
+	for seed := range 12 {
+		one := made(t, "choose", map[string]string{"seed": strconv.Itoa(seed)}, "402 − 167")
+		face, _ := task.FaceOf(one, say.Vocabulary{})
+		at[slices.Index(face.Bank, "235")] = true
+	}
+	assert.Len(t, at, 4)
+}
+
+func TestCount(t *testing.T) {
+	one := made(t, "count", nil, "14")
+	face, err := task.FaceOf(one, say.Vocabulary{})
+	require.NoError(t, err)
+	assert.Equal(t, "Count out 14 counters.", face.Ask)
+	start, lays := task.Start(one)
+	assert.True(t, lays)
+	assert.Equal(t, "counters 0", board.Print(start), "no frame counts for her")
+	for board, right := range map[string]bool{
+		"counters 2x5 2x5: 14": true, "counters 14": true, "counters 2x5 2x5: 13": false, "cubes 14": false, "": false,
+	} {
+		assert.Equal(t, right, marked(t, one, task.Answer{"board": board}).Right, board)
+	}
+	for _, about := range []string{"0", "2.5", "31", "-3", "many"} {
+		_, err := task.Make(task.Task{Kind: "count", About: []string{about}})
+		assert.Error(t, err, about)
+	}
+}
+
+// What is explained is for the teacher to judge: anything said is kept.
+func TestExplain(t *testing.T) {
+	one := made(t, "explain", nil, "Why is 40 + 6 the same as 30 + 16? | blocks 4t 6o")
+	face, err := task.FaceOf(one, say.Vocabulary{})
+	require.NoError(t, err)
+	assert.Equal(t, "Why is 40 + 6 the same as 30 + 16?", face.Ask)
+	assert.Len(t, face.Boards, 1)
+	assert.True(t, marked(t, one, task.Answer{"why": "a ten is ten ones"}).Right)
+	assert.False(t, marked(t, one, task.Answer{"why": " "}).Right)
+	spec, err := task.Find("explain")
+	require.NoError(t, err)
+	assert.True(t, spec.Teacher)
+	_, err = task.Make(task.Task{Kind: "explain", About: []string{strings.Repeat("why ", 60)}})
+	assert.ErrorContains(t, err, "at most 200 letters")
+}
