@@ -8,7 +8,7 @@ const layers = [
   ['ink', 'record', 'wish'],
   ['stage'],
   ['export'],
-  ['paper'],
+  ['paper', 'classwork'],
   ['bench', 'present', 'shelf', 'classroom', 'desk'],
 ];
 

@@ -1,5 +1,6 @@
 // The dialogs of a lesson: a part of the page of its own, fetched when the board
 // stands.
+import { SetDialog } from '../classwork/SetDialog';
 import { AboutDialog } from './AboutDialog';
 import { AddDialog } from './AddDialog';
 import { ActsDialog } from './ActsDialog';
@@ -8,7 +9,7 @@ import { ChanceDialog } from './ChanceDialog';
 import { ExampleDialog } from './ExampleDialog';
 import { MoveDialog } from './MoveDialog';
 import { OpeningDialog } from './OpeningDialog';
-import { SetDialog } from './SetDialog';
+
 import { ShowingsDialog } from './ShowingsDialog';
 import { StepDialog } from './StepDialog';
 

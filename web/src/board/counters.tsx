@@ -131,7 +131,7 @@ function Several({ index, faces }: { index: number; faces: [string, boolean][] }
         </div>
       )}
     >
-      <Button className={cx('small')} aria-label="Add several counters">
+      <Button className={cx('small several')} aria-label="Add several counters">
         +…
       </Button>
     </Sheet>

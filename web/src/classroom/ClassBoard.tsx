@@ -3,17 +3,13 @@
 import { QRCode } from 'antd';
 import { useEffect } from 'react';
 import { useParams } from 'react-router';
-import { Face, roomFor } from '../board/Face';
 import { Flower } from '../shell/Mark';
 import { names } from '../shell/names';
-import type { Work } from '../state/classroom';
 import css from './ClassBoard.module.css';
-import { useClassBoard, useClassEvents } from './useClass';
+import { useClassBoard, useClassEvents } from '../classwork/useClass';
+import { Works } from '../classwork/Works';
 
 const cx = names(css);
-
-/** Boards that are so many times as wide as high stand under one another: so their pieces are largest. */
-const LOW = 1.5;
 
 export function ClassBoard() {
   const { id = '' } = useParams();
@@ -25,20 +21,7 @@ export function ClassBoard() {
   }, [name]);
   if (!board.data) return <main className={cx('board')} aria-busy="true" />;
   const { works, code } = board.data;
-  if (works.length > 0) {
-    // Side by side in one scale.
-    const room = roomFor(works.flatMap((w) => w.views));
-    return (
-      <main className={cx('board up')}>
-        <h1 className={cx('of')}>{works[0]!.of}</h1>
-        <div className={cx(room.w > LOW * room.h ? 'works rows' : 'works')}>
-          {works.map((w, i) => (
-            <OneWork key={i} work={w} room={room} />
-          ))}
-        </div>
-      </main>
-    );
-  }
+  if (works.length > 0) return <Works works={works} />;
   return (
     <main className={cx('board')}>
       <h1>{name}</h1>
@@ -64,25 +47,5 @@ export function ClassBoard() {
         <Flower size={220} />
       )}
     </main>
-  );
-}
-
-function OneWork({ work, room }: { work: Work; room: { w: number; h: number } }) {
-  return (
-    <figure className={cx('work')}>
-      {work.views.length > 0 && (
-        <div className={cx('pictures')}>
-          {work.views.map((v, i) => (
-            <Face key={i} models={v.models} room={room} name="What was laid" />
-          ))}
-        </div>
-      )}
-      <figcaption>
-        {work.lines.map((line, i) => (
-          <p key={i}>{line}</p>
-        ))}
-        {work.name && <p className={cx('name')}>{work.name}</p>}
-      </figcaption>
-    </figure>
   );
 }

@@ -9,7 +9,7 @@ import { classes, type ClassView, type Pupil, type TaskSet } from '../state/clas
 import { notify, sentence } from '../state/lesson';
 import css from './ClassPage.module.css';
 import { Frame } from './Frame';
-import { useClass, useClassEvents } from './useClass';
+import { useClass, useClassEvents } from '../classwork/useClass';
 
 const cx = names(css);
 

@@ -8,7 +8,7 @@ import { classes } from '../state/classroom';
 import { sentence } from '../state/lesson';
 import css from './ClassesPage.module.css';
 import { Frame } from './Frame';
-import { useClasses } from './useClass';
+import { useClasses } from '../classwork/useClass';
 
 const cx = names(css);
 

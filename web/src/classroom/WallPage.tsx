@@ -9,7 +9,7 @@ import { classes, type Group, type Handed, type Wall, type WallTask } from '../s
 import { notify, sentence } from '../state/lesson';
 import { openBoard, TextDialog } from './ClassPage';
 import { Frame } from './Frame';
-import { useClass, useClassEvents, useWall } from './useClass';
+import { useClass, useClassEvents, useWall } from '../classwork/useClass';
 import css from './WallPage.module.css';
 
 const cx = names(css);

@@ -3,6 +3,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { glance } from '../board/glance';
+import { Works } from '../classwork/Works';
 import { takePng } from '../export/usePictures';
 import { takePen } from '../ink/pen';
 import { PenBar } from '../ink/PenBar';
@@ -35,6 +36,7 @@ import { ScratchBar } from './ScratchBar';
 import { clearRecord, keepBoard, keepRecord, noteAside, startAgain } from './showing';
 import { useOwnLines } from '../record/ownLines';
 import { usePlay } from './usePlay';
+import { useUp, YourTurn } from './YourTurn';
 import { useSteps } from './useSteps';
 import { WrittenSide } from './WrittenSide';
 
@@ -50,6 +52,7 @@ const seenAtFirst = {
   numbers: false,
   record: false,
   hands: false,
+  set: false,
 };
 
 export function PresentPage() {
@@ -69,6 +72,7 @@ export function PresentPage() {
 
   const linked = useTeachersWindow(id, { forward, backward, reveal, aside: noteAside });
 
+  const up = useUp();
   const turn = (what: keyof typeof seenAtFirst) => () => setSeen((x) => ({ ...x, [what]: !x[what] }));
   const free = frame.steps === 0;
   const made = scene?.method !== undefined;
@@ -81,6 +85,7 @@ export function PresentPage() {
         { word: 'Count aloud', run: () => countAloud(0) },
         { word: 'A child’s way', run: openWays },
         { word: 'A show of hands', key: 'S', run: turn('hands'), on: seen.hands },
+        { word: 'Your turn: set for a class', key: 'T', run: turn('set') },
         { word: 'Other numbers', key: 'N', run: turn('numbers'), on: seen.numbers, off: !made },
       ],
     },
@@ -133,6 +138,7 @@ export function PresentPage() {
 
   if (status !== 'open' || !scene) return <main className={cx('present')} aria-busy="true" />;
   if (seen.blank) return <Blank showAgain={turn('blank')} />;
+  if (up.length > 0) return <Works works={up} />;
   const yourTurn = theirs > 0 && frame.open && frame.step >= frame.steps - theirs;
   return (
     <main className={cx('present')}>
@@ -166,6 +172,7 @@ export function PresentPage() {
       >
         <More groups={groups} pace={pace} setPace={setPace} theirs={theirs} setTheirs={setTheirs} />
       </Foot>
+      {seen.set && <YourTurn close={turn('set')} />}
       <KeyList open={seen.listed} close={turn('listed')} groups={groups} />
       <Notices />
     </main>

@@ -12,6 +12,7 @@ import { classes, type Help, type SetWish } from '../state/classroom';
 import { sentence, useLesson } from '../state/lesson';
 import { openDocument } from '../state/session';
 import css from './SetDialog.module.css';
+import { useToday } from './useClass';
 
 const cx = names(css);
 
@@ -41,10 +42,14 @@ const HELPS: { value: Help; label: string }[] = [
   { value: 'none', label: 'Nothing: I look at it' },
 ];
 
-/** The class that was set something last. */
-let lastClass = '';
+interface Props {
+  close: () => void;
+  /** Where one goes when it is set; to the wall when left out. */
+  then?: (of: string, set: string) => void;
+}
 
-export function SetDialog({ close }: { close: () => void }) {
+export function SetDialog({ close, then }: Props) {
+  const lastClass = useToday((s) => s.of);
   const known = useQuery({ queryKey: ['classes'], queryFn: classes.all });
   const handle = useLesson((s) => s.handle);
   const outline = useLesson((s) => s.outline);
@@ -99,8 +104,9 @@ export function SetDialog({ close }: { close: () => void }) {
     };
     try {
       const made = await classes.makeSet(to.id, wish);
-      lastClass = to.id;
-      void go(`/class/${to.id}/wall/${made.id}`);
+      useToday.setState({ of: to.id });
+      if (then) then(to.id, made.id);
+      else void go(`/class/${to.id}/wall/${made.id}`);
     } catch (error) {
       setWhy(sentence(error));
     }

@@ -1,7 +1,11 @@
 // A class as it is now: read again when the server tells that something changed.
 import { useQuery, useQueryClient, type QueryKey } from '@tanstack/react-query';
 import { useEffect } from 'react';
+import { create } from 'zustand';
 import { classes } from '../state/classroom';
+
+/** The class that is here now: the one that was set something last in this window. */
+export const useToday = create<{ of: string }>(() => ({ of: '' }));
 
 /** How often what only time changes is read again, in milliseconds: who has been quiet, who is away. */
 const AGAIN_MS = 20_000;
@@ -15,7 +19,7 @@ export const useWall = (set: string) =>
   useQuery({ queryKey: ['wall', set], queryFn: () => classes.wall(set), refetchInterval: AGAIN_MS });
 
 export const useClassBoard = (id: string) =>
-  useQuery({ queryKey: ['class board', id], queryFn: () => classes.board(id) });
+  useQuery({ queryKey: ['class board', id], queryFn: () => classes.board(id), enabled: id !== '' });
 
 /** How often the wall is read at most, in milliseconds, however many hand in at once. */
 const GATHER_MS = 250;
@@ -24,6 +28,7 @@ const GATHER_MS = 250;
 export function useClassEvents(id: string) {
   const client = useQueryClient();
   useEffect(() => {
+    if (!id) return;
     const waiting = new Map<string, ReturnType<typeof setTimeout>>();
     const again = (...key: QueryKey) => {
       const name = key.join(' ');

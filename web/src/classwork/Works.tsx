@@ -1,0 +1,45 @@
+// Work that was put up for the class, side by side in one scale, with neither name nor verdict
+// until the teacher gives it.
+import { Face, roomFor } from '../board/Face';
+import { names } from '../shell/names';
+import type { Work } from '../state/classroom';
+import css from './Works.module.css';
+
+const cx = names(css);
+
+/** Boards that are so many times as wide as high stand under one another: so their pieces are largest. */
+const LOW = 1.5;
+
+export function Works({ works }: { works: Work[] }) {
+  const room = roomFor(works.flatMap((w) => w.views));
+  return (
+    <main className={cx('up')}>
+      <h1>{works[0]!.of}</h1>
+      <div className={cx(room.w > LOW * room.h ? 'works rows' : 'works')}>
+        {works.map((w, i) => (
+          <OneWork key={i} work={w} room={room} />
+        ))}
+      </div>
+    </main>
+  );
+}
+
+function OneWork({ work, room }: { work: Work; room: { w: number; h: number } }) {
+  return (
+    <figure className={cx('work')}>
+      {work.views.length > 0 && (
+        <div className={cx('pictures')}>
+          {work.views.map((v, i) => (
+            <Face key={i} models={v.models} room={room} name="What was laid" />
+          ))}
+        </div>
+      )}
+      <figcaption>
+        {work.lines.map((line, i) => (
+          <p key={i}>{line}</p>
+        ))}
+        {work.name && <p className={cx('name')}>{work.name}</p>}
+      </figcaption>
+    </figure>
+  );
+}
