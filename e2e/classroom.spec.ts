@@ -141,7 +141,7 @@ test('a lesson: set, done on three devices, gathered, two put up, given back', a
   await expect(board.getByText(code)).toBeVisible();
   for (const line of ['5 tens 4 ones', '4 tens 14 ones'])
     await group(page, line).getByRole('button', { name: 'Put up' }).first().click();
-  await expect(board.locator('.ClassBoard_work')).toHaveCount(2);
+  await expect(board.locator('.Works_work')).toHaveCount(2);
   await expect(board.getByText('Mirren')).toHaveCount(0);
   await page.getByRole('checkbox', { name: 'with names' }).click();
   await expect(board.getByText('Mirren')).toBeVisible();
@@ -313,6 +313,11 @@ test('axe finds nothing on a class’s screens', async ({ page, browser, app }) 
   const code = await page.locator('.ClassPage_code').innerText();
   await sound(page, 'a class');
   const id = page.url().split('/').at(-1)!;
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('menuitem', { name: /What the class can/ }).click();
+  await expect(page.getByRole('row', { name: /Rosa/ }).getByRole('link', { name: /not yet/ })).toHaveCount(2);
+  await sound(page, 'what the class can');
+  await page.getByRole('link', { name: 'The class' }).first().click();
   await page.getByRole('link', { name: 'Bags and single bulbs' }).click();
   await page.locator('.WallPage_group').first().waitFor();
   await page.getByRole('button', { name: 'who' }).first().click();
@@ -344,4 +349,44 @@ test('axe finds nothing on a class’s screens', async ({ page, browser, app }) 
     // Nothing is wider than the screen.
     expect(await child.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(size.width);
   }
+});
+
+test('your turn: set while presenting, and what is put up comes to the stage', async ({
+  page,
+  browser,
+  app,
+}) => {
+  test.setTimeout(120_000);
+  const { code } = await newClass(page, 'Robins');
+  const child = await device(browser, app.url, code, 'Mara');
+  await open(page, [blocks({ tens: 3, ones: 2 })]);
+  await page.getByRole('button', { name: /^Present/ }).click();
+  await page.getByRole('button', { name: 'Next', exact: true }).waitFor();
+  await page.keyboard.press('t');
+  const dialog = page.getByRole('dialog', { name: 'Set for a class' });
+  await choose(dialog, page, 'Class', 'Robins');
+  for (const label of [/Read numbers/, /Match/, /Fill gaps/]) await dialog.getByText(label).click();
+  const [wall] = await Promise.all([
+    page.waitForEvent('popup'),
+    dialog.getByRole('button', { name: 'Set for Robins' }).click(),
+  ]);
+  // The class goes on seeing the stage; the child has the task at once.
+  await expect(page.locator('[data-piece]').first()).toBeVisible();
+  await expect(child.getByRole('heading', { name: 'Show 32 with base-ten blocks.' })).toBeVisible();
+  await lay(child, { ten: 2, one: 12 });
+  await handIn(child);
+  await group(wall, '2 tens 12 ones').getByRole('button', { name: 'Put up' }).click();
+  await expect(page.locator('.Works_work')).toHaveCount(1);
+  await expect(page.getByText('2 tens 12 ones')).toBeVisible();
+  await expect(page.getByText('Mara')).toHaveCount(0);
+  await wall.getByRole('button', { name: 'Take down' }).first().click();
+  await expect(page.locator('[data-piece]').first()).toBeVisible();
+
+  // The same on paper for those without a device, with their names.
+  await page.goto(page.url().replace(/\/present.*/, '/paper?as=sheet'));
+  const names = page.getByRole('combobox', { name: 'With the names of a class' });
+  await names.click();
+  await page.locator('.ant-select-item-option', { hasText: 'With the names of Robins' }).click();
+  for (const name of NAMES)
+    await expect(page.locator('.PaperPage_page b', { hasText: name }).first()).toBeVisible();
 });

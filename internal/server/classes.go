@@ -236,6 +236,69 @@ func (s *Server) classEvents(c *gin.Context) {
 	s.stream(c, events, func() {})
 }
 
+// progress is what each child handed in last of each task, by kind of task, from the first set
+// to the last: what a class can and cannot yet, without a number.
+func (s *Server) progress(c *gin.Context) {
+	id := c.Param("class")
+	pupils, err := s.store.Pupils(id)
+	var sets []store.Set
+	if err == nil {
+		sets, err = s.store.Sets(id)
+	}
+	if err == nil {
+		_, err = s.store.Class(id)
+	}
+	if err != nil {
+		s.classError(c, err)
+		return
+	}
+	kinds := []string{}
+	done := map[string]map[string][]gave{}
+	for _, set := range slices.Backward(sets) {
+		attempts, err := s.store.Attempts(set.ID)
+		if err != nil {
+			s.classError(c, err)
+			return
+		}
+		last, _, _ := lastOf(attempts)
+		slices.SortStableFunc(last, func(a, b store.Attempt) int { return a.Task - b.Task })
+		for _, a := range last {
+			if a.Task >= len(set.Tasks) {
+				continue
+			}
+			spec, err := task.Find(set.Tasks[a.Task].Kind)
+			if err != nil || spec.Teacher {
+				continue
+			}
+			for _, pupil := range []string{a.PupilID, a.WithID} {
+				if pupil == "" {
+					continue
+				}
+				if done[pupil] == nil {
+					done[pupil] = map[string][]gave{}
+				}
+				done[pupil][spec.Kind] = append(done[pupil][spec.Kind], gave{set.ID, set.Title, a.HandedAt, a.Right})
+			}
+			if !slices.Contains(kinds, spec.Kind) {
+				kinds = append(kinds, spec.Kind)
+			}
+		}
+	}
+	rows := []gin.H{}
+	for _, p := range pupils {
+		rows = append(rows, gin.H{"id": p.ID, "name": p.Name, "done": done[p.ID]})
+	}
+	c.JSON(http.StatusOK, gin.H{"kinds": kinds, "pupils": rows})
+}
+
+// gave is one task that a child handed in, as it was the last time.
+type gave struct {
+	Set   string    `json:"set"`
+	Title string    `json:"title"`
+	At    time.Time `json:"at"`
+	Right bool      `json:"right"`
+}
+
 // results are all hand-ins of a class as a table.
 func (s *Server) results(c *gin.Context) {
 	id := c.Param("class")

@@ -272,7 +272,7 @@ func TestAChildReachesOnlyHerOwn(t *testing.T) {
 		{"GET", "/lessons"}, {"POST", "/lessons"}, {"GET", "/school"}, {"GET", "/archive"}, {"GET", "/classes"},
 		{"GET", "/classes/" + class.ID}, {"PATCH", "/classes/" + class.ID}, {"DELETE", "/classes/" + class.ID},
 		{"GET", "/classes/" + class.ID + "/events"}, {"GET", "/classes/" + class.ID + "/board"},
-		{"GET", "/classes/" + class.ID + "/results"}, {"PUT", "/classes/" + class.ID + "/board"},
+		{"GET", "/classes/" + class.ID + "/results"}, {"GET", "/classes/" + class.ID + "/progress"}, {"PUT", "/classes/" + class.ID + "/board"},
 		{"POST", "/classes/" + class.ID + "/sets"}, {"POST", "/classes/" + class.ID + "/pupils"},
 		{"PATCH", "/classes/" + class.ID + "/pupils/" + pupils[0].ID}, {"GET", "/sets/x/wall"}, {"PATCH", "/sets/x"},
 		{"DELETE", "/sets/x"}, {"POST", "/sets/x/attempts/y/back"}, {"POST", "/sets/x/answered/y"},
@@ -360,4 +360,28 @@ func TestResultsAreNoFormulas(t *testing.T) {
 	got := send(t, "GET", r.teacher.url+"/api/classes/"+r.class+"/results", "")
 	assert.Contains(t, got.body, "Bulbs,Show it,1,'=HYPERLINK(1),")
 	assert.Contains(t, got.body, "5 tens 4 ones,yes,no")
+}
+
+// What a class can and cannot yet: the last hand-in of each task, by kind, oldest first.
+func TestProgressIsTheLastOfEachTask(t *testing.T) {
+	r := newClassroom(t)
+	mirren := r.sit("Mirren")
+	mirren.handIn("blocks 4t 14o")
+	mirren.handIn("blocks 5t 4o")
+	r.sit("Jorn")
+	evi := r.sit("Evi")
+	evi.handIn("blocks 4t 5o")
+	got := r.teacher.do("GET", "/api/classes/"+r.class+"/progress", nil, 200)
+	assert.Equal(t, []any{"build"}, got["kinds"])
+	right := map[string][]bool{}
+	for _, p := range got["pupils"].([]any) {
+		pupil := p.(map[string]any)
+		done, _ := pupil["done"].(map[string]any)
+		list, _ := done["build"].([]any)
+		for _, one := range list {
+			right[pupil["name"].(string)] = append(right[pupil["name"].(string)], one.(map[string]any)["right"].(bool))
+		}
+	}
+	assert.Equal(t, map[string][]bool{"Mirren": {true}, "Evi": {false}}, right)
+	r.teacher.do("GET", "/api/classes/none/progress", nil, 404)
 }

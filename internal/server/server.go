@@ -149,6 +149,7 @@ func (s *Server) classroom(api, known *gin.RouterGroup) {
 	known.POST("/classes/:class/pupils", s.addPupils)
 	known.PATCH("/classes/:class/pupils/:pupil", s.changePupil)
 	known.DELETE("/classes/:class/pupils/:pupil", s.deletePupil)
+	known.GET("/classes/:class/progress", s.progress)
 	known.GET("/classes/:class/results", s.results)
 	known.GET("/classes/:class/board", s.classBoard)
 	known.PUT("/classes/:class/board", s.putUp)

@@ -68,6 +68,10 @@ function App() {
         <Route path="/lesson/:id/paper" element={<Later part={paper} show={(m) => <m.PaperPage />} />} />
         <Route path="/classes" element={<Later part={classroom} show={(m) => <m.ClassesPage />} />} />
         <Route path="/class/:id" element={<Later part={classroom} show={(m) => <m.ClassPage />} />} />
+        <Route
+          path="/class/:id/progress"
+          element={<Later part={classroom} show={(m) => <m.ProgressPage />} />}
+        />
         <Route path="/class/:id/board" element={<Later part={classroom} show={(m) => <m.ClassBoard />} />} />
         <Route
           path="/class/:id/wall/:set"

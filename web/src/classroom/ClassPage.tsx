@@ -49,6 +49,11 @@ function Whole({ view, again }: { view: ClassView; again: () => void }) {
         <>
           <Menu
             items={[
+              {
+                key: 'progress',
+                label: 'What the class can, and cannot yet',
+                onClick: () => void go(`/class/${view.id}/progress`),
+              },
               { key: 'name', label: 'Rename the class', onClick: () => setAsking('name') },
               {
                 key: 'results',

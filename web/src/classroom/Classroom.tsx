@@ -2,4 +2,5 @@
 export { ClassBoard } from './ClassBoard';
 export { ClassesPage } from './ClassesPage';
 export { ClassPage } from './ClassPage';
+export { ProgressPage } from './ProgressPage';
 export { WallPage } from './WallPage';

@@ -10,11 +10,13 @@ import {
   type CSSProperties,
   type ReactNode,
 } from 'react';
+import { useQuery } from '@tanstack/react-query';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { call, type SheetView } from '../core/core';
 import { Flower } from '../shell/Mark';
 import { Notices } from '../shell/Notices';
 import { names } from '../shell/names';
+import { classes } from '../state/classroom';
 import { sentence, useLesson } from '../state/lesson';
 import { openLesson } from '../state/session';
 import { linkOf } from '../wish/address';
@@ -243,6 +245,7 @@ function useSheet(wanted: boolean, scenes: string[], linked: boolean): Made {
   const [turns, setTurns] = useState({ n: 6, count: 2, kind: 'six' });
   const [text, setText] = useState('');
   const [key, setKey] = useState(true);
+  const { pupils, choice: names } = useNames(wanted);
   const typed = useDeferredValue(text);
   const sheet = useMemo((): SheetView | string => {
     if (!wanted) return '';
@@ -267,7 +270,16 @@ function useSheet(wanted: boolean, scenes: string[], linked: boolean): Made {
   const blocks = useMemo(() => {
     if (!found || found.tasks.length === 0) return [];
     const { blocks, answers } = sheetBlocks(found.tasks);
-    const head: Block = { key: 'head', heads: true, node: <Head title={outline.title} /> };
+    // One for each child by her name, or one for all to write theirs on.
+    const sheets: Block[] = (pupils.length > 0 ? pupils : [undefined]).flatMap((name, i) => [
+      {
+        key: `head ${i}`,
+        heads: true,
+        begins: i > 0,
+        node: <Head title={outline.title} {...(name && { name })} />,
+      },
+      ...blocks.map((b) => ({ ...b, key: `${i} ${b.key}` })),
+    ]);
     const code: Block[] = linked
       ? outline.scenes
           .filter((s) => scenes.includes(s.id))
@@ -288,8 +300,8 @@ function useSheet(wanted: boolean, scenes: string[], linked: boolean): Made {
           { key: 'answers', node: <AnswerList answers={answers} /> },
         ]
       : [];
-    return [head, ...blocks, ...code, ...page];
-  }, [found, key, linked, outline, scenes, handle]);
+    return [...sheets, ...code, ...page];
+  }, [found, key, linked, outline, scenes, handle, pupils]);
   const choices = (
     <>
       <Group name="And from these">
@@ -354,6 +366,7 @@ function useSheet(wanted: boolean, scenes: string[], linked: boolean): Made {
             />
           </span>
         )}
+        {names}
         <Checkbox checked={key} onChange={(e) => setKey(e.target.checked)}>
           An answer page
         </Checkbox>
@@ -375,12 +388,35 @@ function useSheet(wanted: boolean, scenes: string[], linked: boolean): Made {
   };
 }
 
+const nobody: string[] = [];
+
+/** The names of a class that is chosen, for a sheet each. Without classes nothing is offered. */
+function useNames(wanted: boolean): { pupils: string[]; choice: ReactNode } {
+  const [of, setOf] = useState('');
+  const all = useQuery({ queryKey: ['classes'], queryFn: classes.all, enabled: wanted, retry: false });
+  const one = useQuery({ queryKey: ['class', of], queryFn: () => classes.get(of), enabled: of !== '' });
+  const list = one.data?.pupils;
+  const pupils = useMemo(() => (of && list ? list.map((p) => p.name) : nobody), [of, list]);
+  const choice = !!all.data?.length && (
+    <Select
+      aria-label="With the names of a class"
+      value={of}
+      options={[
+        { value: '', label: 'Names to be written' },
+        ...all.data.map((c) => ({ value: c.id, label: `With the names of ${c.name}` })),
+      ]}
+      onChange={setOf}
+    />
+  );
+  return { pupils, choice };
+}
+
 /** The head of a sheet: whose it is, and when. */
-function Head({ title }: { title: string }) {
+function Head({ title, name }: { title: string; name?: string }) {
   return (
     <div className={cx('head')}>
       <span>{title}</span>
-      <i>Name</i>
+      {name ? <b>{name}</b> : <i>Name</i>}
       <i>Date</i>
     </div>
   );

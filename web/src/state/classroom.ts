@@ -109,6 +109,19 @@ export interface Work {
   views: Picture[];
 }
 
+/** What each child handed in last of each task, by kind, the oldest first. */
+export interface Progress {
+  kinds: string[];
+  pupils: { id: string; name: string; done: Record<string, Gave[]> | null }[];
+}
+
+interface Gave {
+  set: string;
+  title: string;
+  at: string;
+  right: boolean;
+}
+
 /** What the class's board shows. */
 export interface ClassBoard {
   name: string;
@@ -130,6 +143,7 @@ export const classes = {
   changePupil: (id: string, pupil: string, change: { name?: string; free?: boolean }) =>
     send<ClassView>('PATCH', `/classes/${id}/pupils/${pupil}`, change),
   deletePupil: (id: string, pupil: string) => request<ClassView>('DELETE', `/classes/${id}/pupils/${pupil}`),
+  progress: (id: string) => request<Progress>('GET', `/classes/${id}/progress`),
   board: (id: string) => request<ClassBoard>('GET', `/classes/${id}/board`),
   putUp: (id: string, attempts: string[], named: boolean) =>
     send<void>('PUT', `/classes/${id}/board`, { attempts, named }),
