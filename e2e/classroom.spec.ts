@@ -390,3 +390,48 @@ test('your turn: set while presenting, and what is put up comes to the stage', a
   for (const name of NAMES)
     await expect(page.locator('.PaperPage_page b', { hasText: name }).first()).toBeVisible();
 });
+
+test('devices follow the stage, without what is held back, until it is their turn', async ({
+  page,
+  browser,
+  app,
+}) => {
+  test.setTimeout(120_000);
+  const { id, code } = await newClass(page, 'Larches');
+  // The demo's class is at its door too: which one is here is told by what is set.
+  await page.goto('/classes');
+  await page.getByRole('link', { name: /Bulb planters/ }).click();
+  await page.getByRole('button', { name: 'Close the door' }).click();
+  await expect(page.getByRole('button', { name: 'Open the door' })).toBeVisible();
+  const child = await device(browser, app.url, code, 'Jorn');
+  await expect(child.getByText('You are in Larches.')).toBeVisible();
+  await page.goto('/');
+  await page.getByRole('textbox', { name: 'What shall the class see?' }).focus();
+  await page.keyboard.type('58 + 67');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: /^Present/ }).click();
+  await page.getByRole('button', { name: 'Next', exact: true }).waitFor();
+  await page.keyboard.press('d');
+  await expect(child.getByText('Jorn: look with the class.')).toBeVisible();
+  const prompt = page.getByRole('region', { name: 'Prompt' });
+  const words = async () => (await prompt.locator('.Cue_cue-say').innerText()).trim();
+  let asked = 0;
+  for (let n = 0; n < 12; n++) {
+    await page.keyboard.press('ArrowRight');
+    await expect
+      .poll(async () => (await child.locator('.Following_said').innerText()).includes(await words()))
+      .toBe(true);
+    const answer = prompt.locator('.Cue_cue-answer');
+    if ((await answer.count()) > 0 && (await answer.getAttribute('aria-hidden')) === 'true') {
+      asked++;
+      await expect(child.locator('.Following_answer')).toHaveCount(0);
+    }
+  }
+  expect(asked).toBeGreaterThan(1);
+  // Whoever comes back is where the class is.
+  await child.reload();
+  await expect(child.getByText('Jorn: look with the class.')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(child.getByText('You are in Larches.')).toBeVisible();
+  await page.goto(`/class/${id}`);
+});

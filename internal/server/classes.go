@@ -1,7 +1,9 @@
 package server
 
 import (
+	"bytes"
 	"encoding/csv"
+	"encoding/json"
 	"errors"
 	"net/http"
 	"slices"
@@ -422,6 +424,30 @@ func (s *Server) workOf(class, attempt string, named bool) (work, error) {
 		}
 	}
 	return out, nil
+}
+
+// maxStage is the largest picture of a stage that is followed, in bytes.
+const maxStage = 1 << 20
+
+// setStage shows devices what the class sees; an empty body ends it.
+func (s *Server) setStage(c *gin.Context) {
+	id := c.Param("class")
+	if _, err := s.store.Class(id); err != nil {
+		s.classError(c, err)
+		return
+	}
+	raw, ok := body(c, maxStage)
+	if !ok {
+		return
+	}
+	var line bytes.Buffer // of an event: without the ends of lines
+	if len(raw) > 0 && (raw[0] != '{' || json.Compact(&line, raw) != nil) {
+		fail(c, http.StatusBadRequest, "json", "This is no picture of a stage.")
+		return
+	}
+	s.rooms.setStage(id, line.Bytes())
+	s.hub.Tell("desks "+id, strings.TrimSpace("stage "+line.String()))
+	c.Status(http.StatusNoContent)
 }
 
 // mostUp is how many works stand side by side.

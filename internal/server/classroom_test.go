@@ -273,7 +273,7 @@ func TestAChildReachesOnlyHerOwn(t *testing.T) {
 		{"GET", "/classes/" + class.ID}, {"PATCH", "/classes/" + class.ID}, {"DELETE", "/classes/" + class.ID},
 		{"GET", "/classes/" + class.ID + "/events"}, {"GET", "/classes/" + class.ID + "/board"},
 		{"GET", "/classes/" + class.ID + "/results"}, {"GET", "/classes/" + class.ID + "/progress"}, {"PUT", "/classes/" + class.ID + "/board"},
-		{"POST", "/classes/" + class.ID + "/sets"}, {"POST", "/classes/" + class.ID + "/pupils"},
+		{"PUT", "/classes/" + class.ID + "/stage"}, {"POST", "/classes/" + class.ID + "/sets"}, {"POST", "/classes/" + class.ID + "/pupils"},
 		{"PATCH", "/classes/" + class.ID + "/pupils/" + pupils[0].ID}, {"GET", "/sets/x/wall"}, {"PATCH", "/sets/x"},
 		{"DELETE", "/sets/x"}, {"POST", "/sets/x/attempts/y/back"}, {"POST", "/sets/x/answered/y"},
 	} {
@@ -384,4 +384,18 @@ func TestProgressIsTheLastOfEachTask(t *testing.T) {
 	}
 	assert.Equal(t, map[string][]bool{"Mirren": {true}, "Evi": {false}}, right)
 	r.teacher.do("GET", "/api/classes/none/progress", nil, 404)
+}
+
+// Devices follow what the class sees, until it ends; what is no picture is refused.
+func TestDevicesFollowTheStage(t *testing.T) {
+	r := newClassroom(t)
+	mirren := r.sit("Mirren")
+	assert.Equal(t, false, mirren.do("GET", "/api/desk", nil, 200)["stage"])
+	r.teacher.do("PUT", "/api/classes/"+r.class+"/stage", map[string]any{"say": "Four tens."}, 204)
+	assert.Equal(t, true, mirren.do("GET", "/api/desk", nil, 200)["stage"])
+	assert.Equal(t, map[string]any{"say": "Four tens."}, mirren.do("GET", "/api/desk/stage", nil, 200))
+	assert.Equal(t, 400, send(t, "PUT", r.teacher.url+"/api/classes/"+r.class+"/stage", "[1]").status)
+	assert.Equal(t, 413, send(t, "PUT", r.teacher.url+"/api/classes/"+r.class+"/stage", strings.Repeat(" ", 2<<20)).status)
+	assert.Equal(t, 204, send(t, "PUT", r.teacher.url+"/api/classes/"+r.class+"/stage", "").status)
+	assert.Empty(t, mirren.do("GET", "/api/desk/stage", nil, 200))
 }

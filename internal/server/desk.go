@@ -271,7 +271,18 @@ func (s *Server) desk(c *gin.Context) {
 	}
 	c.Header("Cache-Control", "no-store")
 	c.JSON(http.StatusOK, gin.H{"people": people, "class": class.Name, "eyes": s.rooms.eyes(class.ID), "sets": out,
-		"asks": s.rooms.desk(seat.PupilID).asks})
+		"asks": s.rooms.desk(seat.PupilID).asks, "stage": s.rooms.stage(class.ID) != nil})
+}
+
+// deskStage is what the class sees now, for devices that follow it.
+func (s *Server) deskStage(c *gin.Context) {
+	stage := s.rooms.stage(seatOf(c).ClassID)
+	c.Header("Cache-Control", "no-store")
+	if stage == nil {
+		c.JSON(http.StatusOK, gin.H{})
+		return
+	}
+	c.Data(http.StatusOK, "application/json; charset=utf-8", stage)
 }
 
 func (s *Server) deskSet(set store.Set, pupil string) (deskSet, error) {
@@ -481,11 +492,15 @@ func (s *Server) deskEvents(c *gin.Context) {
 				return
 			case event := <-all:
 				what, whom, told := strings.Cut(event, " ")
-				if told && whom != seat.PupilID && whom != seat.WithID {
+				switch {
+				case what == "stage": // the whole of it, for all
+				case told && whom != seat.PupilID && whom != seat.WithID:
 					continue
+				default:
+					event = what
 				}
 				select {
-				case own <- what:
+				case own <- event:
 				case <-done:
 					return
 				}

@@ -18,6 +18,9 @@ type room struct {
 	eyesUp bool
 	up     []string // attempts, side by side
 	named  bool
+	// stage is what the class's devices follow: what is drawn and said on the stage now, as the
+	// teacher's page sent it. Nothing of what is held back is in it.
+	stage []byte
 }
 
 // desk is what a child's device last told of her.
@@ -71,6 +74,25 @@ func (r *rooms) up(class string) (attempts []string, named bool) {
 		return nil, false
 	}
 	return r.classes[class].up, r.classes[class].named
+}
+
+func (r *rooms) setStage(class string, stage []byte) {
+	r.mu.Lock()
+	defer r.mu.Unlock()
+	r.of(class).stage = nil
+	if len(stage) > 0 {
+		r.of(class).stage = stage
+	}
+}
+
+// stage is what a class follows; nil where nothing is followed.
+func (r *rooms) stage(class string) []byte {
+	r.mu.Lock()
+	defer r.mu.Unlock()
+	if r.classes[class] == nil {
+		return nil
+	}
+	return r.classes[class].stage
 }
 
 // at notes where a child is; did says that she has done something, asks what she asks for when

@@ -36,16 +36,29 @@ func (e *EditError) Error() string { return fmt.Sprintf("edits[%d].%v", e.Index,
 // Unwrap is the core's reason.
 func (e *EditError) Unwrap() error { return e.Err }
 
-// groupLimit is how many saves share one transaction at most.
+// groupLimit is how many writes share one transaction at most.
 const groupLimit = 32
 
-// waiting is a save on its way to the disk.
+// waiting is a write on its way to the disk: what it writes, and what is to be done when it is
+// known how that went, before it is acknowledged.
 type waiting struct {
-	id   string
-	save Save
-	rev  int
-	err  error
-	done chan struct{}
+	write func(tx *gorm.DB) error
+	after func(failed error)
+	err   error
+	done  chan struct{}
+}
+
+// together makes a write in one transaction with others that wait, and returns when it is on the
+// disk. One that is refused must have written nothing.
+func (s *Store) together(write func(tx *gorm.DB) error, after func(failed error)) error {
+	w := &waiting{write: write, after: after, done: make(chan struct{})}
+	select {
+	case s.queue <- w:
+		<-w.done
+		return w.err
+	case <-s.closing:
+		return ErrClosed
+	}
 }
 
 // Save makes the edits on the lesson at the base revision and returns the new
@@ -53,17 +66,19 @@ type waiting struct {
 // revision; one whose id was used for other edits is ErrOther. With a stale base it
 // returns the present revision and ErrStale.
 func (s *Store) Save(id string, save Save) (rev int, err error) {
-	w := &waiting{id: id, save: save, done: make(chan struct{})}
-	select {
-	case s.queue <- w:
-		<-w.done
-		return w.rev, w.err
-	case <-s.closing:
-		return 0, ErrClosed
-	}
+	err = s.together(func(tx *gorm.DB) error {
+		var err error
+		rev, err = s.saveOnce(tx, id, save)
+		return err
+	}, func(failed error) {
+		if s.wrote(); failed != nil {
+			s.forget(id)
+		}
+	})
+	return rev, err
 }
 
-// saveWaiting makes the saves that wait together in one transaction, so that
+// saveWaiting makes the writes that wait together in one transaction, so that
 // several writers share one flush to the disk. Each is acknowledged after it.
 func (s *Store) saveWaiting() {
 	defer close(s.saved)
@@ -89,31 +104,31 @@ func (s *Store) alsoWaiting() (group []*waiting) {
 	return group
 }
 
-// saveGroup commits the saves. One that the rules refuse has written nothing
+// saveGroup commits the writes. One that the rules refuse has written nothing
 // and does not keep the others back; when the database fails, all do.
 func (s *Store) saveGroup(group []*waiting) {
 	err := s.write.Transaction(func(tx *gorm.DB) error {
 		for _, w := range group {
-			if w.rev, w.err = s.saveOnce(tx, w.id, w.save); w.err != nil && !refused(w.err) {
+			if w.err = w.write(tx); w.err != nil && !refused(w.err) {
 				return w.err
 			}
 		}
 		return nil
 	})
-	s.wrote()
 	for _, w := range group {
 		if err != nil {
 			w.err = err
-			s.forget(w.id)
 		}
+		w.after(err)
 		close(w.done)
 	}
 }
 
-// refused reports whether the save was turned down before anything was written.
+// refused reports whether a write was turned down before anything was written.
 func refused(err error) bool {
 	var edit *EditError
-	return errors.Is(err, ErrStale) || errors.Is(err, ErrNotFound) || errors.Is(err, ErrOther) || errors.As(err, &edit)
+	return errors.Is(err, ErrStale) || errors.Is(err, ErrNotFound) || errors.Is(err, ErrOther) ||
+		errors.Is(err, ErrNoSet) || errors.As(err, &edit)
 }
 
 // Done is the revision that a save made, when it was made already.

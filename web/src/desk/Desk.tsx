@@ -9,6 +9,7 @@ import type { DeskSet, DeskView, Verdict } from '../state/classroom';
 import { ask, handIn, keyOf, leaveDesk, useDesk } from '../state/desk';
 import { useLesson } from '../state/lesson';
 import css from './Desk.module.css';
+import { Following } from './Following';
 import { canSay, say } from './say';
 import { Task } from './Task';
 
@@ -18,7 +19,9 @@ export function Desk() {
   const view = useDesk((s) => s.view)!;
   const [of, setOf] = useState('');
   const set = view.sets.find((s) => s.id === of) ?? view.sets[0];
+  const stage = useDesk((s) => s.stage);
   if (view.eyes) return <EyesUp view={view} />;
+  if (stage) return <Following stage={stage} view={view} />;
   if (!set) return <Waiting view={view} />;
   return <SetDesk key={set.id} view={view} set={set} choose={setOf} />;
 }

@@ -26,7 +26,7 @@ export const lowered = (room: { w: number; h: number }, board: BoardView) => ({
 });
 
 /** The room that the largest of several boards takes. */
-export function largest(boards: BoardView[]) {
+export function largest(boards: Pick<BoardView, 'models'>[]) {
   const sizes = boards.map((b) => sizeOf(b.models));
   return { w: Math.max(1, ...sizes.map((s) => s.w)), h: Math.max(1, ...sizes.map((s) => s.h)) };
 }

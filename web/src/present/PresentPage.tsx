@@ -35,6 +35,7 @@ import { RecordSide } from './RecordSide';
 import { ScratchBar } from './ScratchBar';
 import { clearRecord, keepBoard, keepRecord, noteAside, startAgain } from './showing';
 import { useOwnLines } from '../record/ownLines';
+import { findClass, useFollowers } from './useFollowers';
 import { usePlay } from './usePlay';
 import { useUp, YourTurn } from './YourTurn';
 import { useSteps } from './useSteps';
@@ -53,6 +54,7 @@ const seenAtFirst = {
   record: false,
   hands: false,
   set: false,
+  followed: false,
 };
 
 export function PresentPage() {
@@ -73,6 +75,7 @@ export function PresentPage() {
   const linked = useTeachersWindow(id, { forward, backward, reveal, aside: noteAside });
 
   const up = useUp();
+  useFollowers(seen.followed && !seen.blank);
   const turn = (what: keyof typeof seenAtFirst) => () => setSeen((x) => ({ ...x, [what]: !x[what] }));
   const free = frame.steps === 0;
   const made = scene?.method !== undefined;
@@ -86,6 +89,12 @@ export function PresentPage() {
         { word: 'A child’s way', run: openWays },
         { word: 'A show of hands', key: 'S', run: turn('hands'), on: seen.hands },
         { word: 'Your turn: set for a class', key: 'T', run: turn('set') },
+        {
+          word: 'Children’s devices follow',
+          key: 'D',
+          run: () => void findClass().then((of) => of && turn('followed')()),
+          on: seen.followed,
+        },
         { word: 'Other numbers', key: 'N', run: turn('numbers'), on: seen.numbers, off: !made },
       ],
     },
@@ -172,7 +181,12 @@ export function PresentPage() {
       >
         <More groups={groups} pace={pace} setPace={setPace} theirs={theirs} setTheirs={setTheirs} />
       </Foot>
-      {seen.set && <YourTurn close={turn('set')} />}
+      {seen.set && (
+        <YourTurn
+          close={() => setSeen((x) => ({ ...x, set: false }))}
+          began={() => setSeen((x) => ({ ...x, followed: false }))}
+        />
+      )}
       <KeyList open={seen.listed} close={turn('listed')} groups={groups} />
       <Notices />
     </main>

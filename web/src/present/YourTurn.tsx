@@ -5,8 +5,8 @@ import type { Work } from '../state/classroom';
 
 const setting = partOf(() => import('../classwork/SetDialog'));
 
-/** Sets tasks, and opens the wall in the teacher's own window: the class sees the stage. */
-export function YourTurn({ close }: { close: () => void }) {
+/** Sets tasks, for which the devices leave the stage, and opens the wall in the teacher's own window: the class sees the stage. */
+export function YourTurn({ close, began }: { close: () => void; began: () => void }) {
   const there = usePart(setting, true, close);
   return (
     there && (
@@ -14,6 +14,7 @@ export function YourTurn({ close }: { close: () => void }) {
         close={close}
         then={(of, set) => {
           open(`/class/${of}/wall/${set}`, 'unitbloom-wall', 'popup,width=1280,height=800');
+          began();
           close();
         }}
       />

@@ -129,6 +129,16 @@ export interface ClassBoard {
   works: Work[];
 }
 
+/** What is drawn and said on the stage: nothing of what is held back. */
+export interface StageView {
+  title: string;
+  say: string;
+  ask: string;
+  answer: string;
+  models: Model[];
+  lines: string[];
+}
+
 const send = <T>(method: string, path: string, body: unknown = {}) =>
   request<T>(method, path, JSON.stringify(body));
 
@@ -144,6 +154,9 @@ export const classes = {
     send<ClassView>('PATCH', `/classes/${id}/pupils/${pupil}`, change),
   deletePupil: (id: string, pupil: string) => request<ClassView>('DELETE', `/classes/${id}/pupils/${pupil}`),
   progress: (id: string) => request<Progress>('GET', `/classes/${id}/progress`),
+  /** Shows the class's devices what the class sees; nothing ends it. */
+  setStage: (id: string, stage: StageView | undefined) =>
+    request<void>('PUT', `/classes/${id}/stage`, stage ? JSON.stringify(stage) : ''),
   board: (id: string) => request<ClassBoard>('GET', `/classes/${id}/board`),
   putUp: (id: string, attempts: string[], named: boolean) =>
     send<void>('PUT', `/classes/${id}/board`, { attempts, named }),
@@ -185,6 +198,8 @@ export interface DeskView {
   class: string;
   eyes: boolean;
   asks: boolean;
+  /** Whether the class's devices follow the stage now. */
+  stage: boolean;
   sets: DeskSet[];
 }
 
@@ -209,6 +224,10 @@ export const desks = {
       if (!Array.isArray(r.sets) || !Array.isArray(r.people)) throw notADesk();
       return r;
     }),
+  stage: () =>
+    request<Partial<StageView>>('GET', '/desk/stage').then((r) =>
+      Array.isArray(r.models) ? (r as StageView) : undefined,
+    ),
   open: (set: string, attempts: string[]) =>
     send<{ tickets: string[]; pupil: string; with: string }>('POST', '/desk/open', { set, attempts }),
   here: (set: string, task: number, did: boolean, asks?: boolean) =>

@@ -2,7 +2,7 @@
 // is on the device until the server has it; what waits is sent by whoever opens the page next.
 import { create } from 'zustand';
 import { ApiError } from './api';
-import { desks, newAttempt, type DeskView, type Verdict } from './classroom';
+import { desks, newAttempt, type DeskView, type StageView, type Verdict } from './classroom';
 import { deskKept, type DeskWork } from './device';
 
 export interface DeskState {
@@ -15,6 +15,8 @@ export interface DeskState {
   told: Record<string, Verdict & { waits?: boolean }>;
   /** Whether the server cannot be reached now. */
   away: boolean;
+  /** What the class sees, while devices follow it. */
+  stage: StageView | undefined;
   /** Why something that was done cannot be handed in any more. */
   refused: string;
 }
@@ -25,6 +27,7 @@ const none: DeskState = {
   works: {},
   told: {},
   away: false,
+  stage: undefined,
   refused: '',
 };
 
@@ -47,6 +50,7 @@ async function look() {
     const view = await desks.view();
     set({ status: 'in', view, away: false });
     void deskKept.putView(view).catch(() => undefined);
+    if (view.stage || get().stage) void follow();
     await takeTickets(view);
     listen();
   } catch (error) {
@@ -59,6 +63,14 @@ async function look() {
     set({ status: 'in', view });
     againSoon();
   }
+}
+
+const stageIn = (text: string) => (text ? (JSON.parse(text) as StageView) : undefined);
+
+/** Shows what the class sees now, or goes back to the tasks. */
+async function follow() {
+  const stage = await desks.stage().catch(() => undefined);
+  set({ stage });
 }
 
 function signedOut() {
@@ -224,6 +236,7 @@ function listen() {
   };
   events.onmessage = ({ data }: MessageEvent<string>) => {
     if (data === 'free' || data === 'gone') signedOut();
+    else if (data.startsWith('stage')) set({ stage: stageIn(data.slice('stage'.length)) });
     else void look();
   };
   events.onerror = () => set({ away: true });

@@ -1,0 +1,36 @@
+// What the class sees, on a child's own device: the same words and the same board, without what
+// is held back.
+import { largest, Pictured } from '../paper/Pictured';
+import { names } from '../shell/names';
+import type { DeskView, StageView } from '../state/classroom';
+import css from './Following.module.css';
+
+const cx = names(css);
+
+export function Following({ stage, view }: { stage: StageView; view: DeskView }) {
+  const said = [stage.say || stage.title, stage.ask].filter(Boolean);
+  const boards = stage.models.map((m) => ({ models: [m] }));
+  return (
+    <main className={cx('following')}>
+      <p className={cx('who')}>{view.people.map((p) => p.name).join(' and ')}: look with the class.</p>
+      <section className={cx('said')} aria-live="polite">
+        <p>
+          {said[0]} {said[1] && <b>{said[1]}</b>}
+        </p>
+        {stage.answer && <p className={cx('answer')}>{stage.answer}</p>}
+      </section>
+      <div className={cx('boards on-paper')}>
+        {boards.map((b, i) => (
+          <Pictured key={i} models={b.models} room={largest([b])} name="What the class sees" />
+        ))}
+      </div>
+      {stage.lines.length > 0 && (
+        <ul className={cx('lines')} aria-label="Written">
+          {stage.lines.map((line, i) => (
+            <li key={i}>{line}</li>
+          ))}
+        </ul>
+      )}
+    </main>
+  );
+}

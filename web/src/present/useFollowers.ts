@@ -1,0 +1,70 @@
+// Children's devices follow the stage: what is drawn and said on it is sent to the class, and
+// nothing of what is held back.
+import { useEffect } from 'react';
+import { useToday } from '../classwork/useClass';
+import { classes, type StageView } from '../state/classroom';
+import { notify, sentence, useLesson, type LessonState } from '../state/lesson';
+
+/** How often the stage is sent at most, in milliseconds. */
+const SENT_MS = 60;
+
+/** The stage as the class sees it now. */
+export function stageOf({ frame, models, outline }: LessonState): StageView {
+  const scene = outline.scenes.find((s) => s.id === frame.scene);
+  const begun = frame.step > 0 || frame.phase !== '';
+  return {
+    title: scene?.title ?? '',
+    say: begun ? frame.prompt.say : '',
+    ask: begun ? frame.prompt.ask : '',
+    answer: begun && frame.prompt.ask && !frame.open ? frame.prompt.answer : '',
+    models: scene?.page && scene.page !== 'word' ? [] : models,
+    lines: frame.lines.flatMap((l) => (l.text ? [l.text] : [])),
+  };
+}
+
+/** The class whose devices follow: that of today, or the only one whose door is open. */
+export async function findClass(): Promise<string | undefined> {
+  const known = useToday.getState().of;
+  if (known) return known;
+  try {
+    const open = (await classes.all()).filter((c) => c.open);
+    if (open.length === 1) {
+      useToday.setState({ of: open[0]!.id });
+      return open[0]!.id;
+    }
+    notify(
+      'info',
+      open.length === 0 ? 'Open the door of a class first.' : 'Open the door of one class only.',
+    );
+  } catch (error) {
+    notify('refusal', sentence(error));
+  }
+  return undefined;
+}
+
+/** Sends the stage to the class's devices while they follow it. */
+export function useFollowers(on: boolean) {
+  const of = useToday((s) => s.of);
+  useEffect(() => {
+    if (!on || !of) return;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    let sent = '';
+    const send = () => {
+      timer = undefined;
+      const stage = stageOf(useLesson.getState());
+      const text = JSON.stringify(stage);
+      if (text === sent) return;
+      sent = text;
+      void classes.setStage(of, stage).catch(() => (sent = ''));
+    };
+    send();
+    const stop = useLesson.subscribe((s, was) => {
+      if (s.frame !== was.frame || s.models !== was.models) timer ??= setTimeout(send, SENT_MS);
+    });
+    return () => {
+      stop();
+      clearTimeout(timer);
+      void classes.setStage(of, undefined).catch(() => undefined);
+    };
+  }, [on, of]);
+}
