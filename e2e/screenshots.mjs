@@ -28,21 +28,11 @@ async function visit(run, viewport = { width: 1280, height: 800 }, extra = {}) {
   await context.close();
 }
 
-/** A ring round the tens, and a note beside them. */
-async function draw(page) {
-  const tens = await page.locator('.zone.column', { hasText: 'tens' }).boundingBox();
-  const pens = page.getByRole('toolbar', { name: 'Pens' });
-  await pens.getByRole('button', { name: 'berry' }).click();
-  await pens.getByRole('button', { name: 'Ring' }).click();
-  await page.mouse.move(tens.x + 8, tens.y + 4);
-  await page.mouse.down();
-  await page.mouse.move(tens.x + tens.width - 8, tens.y + tens.height - 10, { steps: 6 });
-  await page.mouse.up();
-  await pens.getByRole('button', { name: 'Note' }).click();
-  await page.mouse.click(tens.x + tens.width * 0.42, tens.y + tens.height * 0.62);
-  await page.getByRole('textbox', { name: 'Note' }).pressSequentially('fourteen bags of ten');
-  await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: 'Draw' }).click();
+/** A child's device at her tile, by the code. */
+async function atDesk(page, code, name) {
+  await page.goto(`/desk?code=${code}`);
+  await page.getByRole('button', { name: new RegExp(name) }).click();
+  await page.getByRole('button', { name: 'Add 1 ten' }).waitFor();
 }
 
 try {
@@ -67,31 +57,9 @@ try {
     await lesson('Making ten');
     await page.locator('.rack_rack').waitFor();
     await shot('rack');
-    await page.getByRole('button', { name: 'Present' }).click();
-    await page.getByRole('button', { name: 'More', exact: true }).click();
-    await page.getByRole('button', { name: 'A child’s way' }).click();
-    for (const [said, name] of [
-      ['8 and 2 more and 3', 'Mirren'],
-      ['two fives and 3', 'Tavi'],
-    ]) {
-      await page.getByLabel('What was seen').click();
-      await page.keyboard.type(said);
-      await page.getByLabel('Whose way').click();
-      await page.keyboard.type(name);
-      await page.keyboard.press('Enter');
-    }
-    await shot('ways');
-    await page.getByRole('button', { name: 'Done' }).click();
-    await page.keyboard.press('Escape');
     await lesson('Counters in frames');
     await page.locator('[data-piece]').first().waitFor();
     await shot('counters');
-    await scene('14 bulbs for 4 beds');
-    await page.getByRole('button', { name: 'Set up', exact: true }).click();
-    await page.getByRole('button', { name: 'Share all' }).click();
-    await page.waitForTimeout(2200);
-    await page.mouse.click(900, 700);
-    await shot('groups');
     await lesson('Trains of nine');
     await page.locator('[data-piece]').first().waitFor();
     await shot('cubes');
@@ -102,20 +70,6 @@ try {
     await page.waitForTimeout(900);
     await page.mouse.click(900, 700);
     await shot('discs');
-    await lesson('How many bulbs');
-    await scene('Fourteen bags');
-    await page.waitForTimeout(500);
-    await page.getByRole('button', { name: 'Draw' }).click();
-    await page.waitForTimeout(600);
-    await draw(page);
-    await shot('ink');
-    await lesson('What is left');
-    await page
-      .getByRole('button', { name: /^Step 5:/ })
-      .first()
-      .click();
-    await page.waitForTimeout(2500);
-    await shot('example');
     await lesson('Two deliveries');
     await page.getByRole('button', { name: 'Add next' }).click();
     await page.getByRole('button', { name: 'A worked example with options' }).click();
@@ -183,6 +137,54 @@ try {
     }
     await shot('by-hand');
   });
+  // A class: the wall, a child at her desk, work put up.
+  let code = '';
+  await visit(async ({ page, shot, lesson }) => {
+    await page.goto('/classes');
+    await page.getByRole('link', { name: /Bulb planters/ }).click();
+    code = await page.locator('.ClassPage_code').innerText();
+    const of = page.url();
+    await page.getByRole('link', { name: 'Bags and single bulbs' }).click();
+    await page.locator('.WallPage_group').nth(3).waitFor();
+    await shot('wall');
+    for (const line of ['1 hundred 4 tens 6 ones', '14 tens 6 ones', '1 hundred 6 tens 4 ones'])
+      await page
+        .locator('.WallPage_group', { has: page.getByText(line, { exact: true }) })
+        .getByRole('button', { name: 'Put up' })
+        .click();
+    await page.goto(`${of}/board`);
+    await page.locator('.Works_work').nth(2).waitFor();
+    await shot('put-up');
+    await lesson('Two deliveries');
+    await page.getByRole('button', { name: 'More', exact: true }).click();
+    await page.getByRole('menuitem', { name: 'Set for a class' }).click();
+    await page
+      .getByRole('region', { name: 'As a child will see it' })
+      .getByRole('listitem')
+      .first()
+      .waitFor();
+    await shot('set');
+  });
+  await visit(
+    async ({ page, shot }) => {
+      await atDesk(page, code, 'Pim');
+      for (const [one, n] of [
+        ['hundred', 1],
+        ['ten', 3],
+        ['one', 16],
+      ])
+        for (let i = 0; i < n; i++) await page.getByRole('button', { name: `Add 1 ${one}` }).click();
+      for (let i = 0; i < 2; i++) {
+        await page.getByRole('button', { name: 'Hand in', exact: true }).click();
+        await page.getByText('Not yet.').waitFor();
+        if (i === 0) await page.getByRole('button', { name: 'Try again' }).click();
+      }
+      await page.getByText('Are there ten of any?').waitFor();
+      await shot('desk');
+    },
+    { width: 1024, height: 768 },
+    { hasTouch: true },
+  );
 } finally {
   await browser.close();
   await app.stop();

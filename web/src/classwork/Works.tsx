@@ -7,15 +7,22 @@ import css from './Works.module.css';
 
 const cx = names(css);
 
-/** Boards that are so many times as wide as high stand under one another: so their pieces are largest. */
-const LOW = 1.5;
+/** What of the screen pictures have, side by side and under one another. */
+const SHARE = { w: 0.94, h: 0.6, row: 0.56, rows: 0.78 };
+
+/** Whether pieces are larger when the works stand under one another. */
+function under(n: number, room: { w: number; h: number }): boolean {
+  const { innerWidth: w, innerHeight: h } = globalThis;
+  const beside = Math.min((SHARE.w * w) / n / room.w, (SHARE.h * h) / room.h);
+  return Math.min((SHARE.row * w) / room.w, (SHARE.rows * h) / n / room.h) > beside;
+}
 
 export function Works({ works }: { works: Work[] }) {
   const room = roomFor(works.flatMap((w) => w.views));
   return (
     <main className={cx('up')}>
       <h1>{works[0]!.of}</h1>
-      <div className={cx(room.w > LOW * room.h ? 'works rows' : 'works')}>
+      <div className={cx(under(works.length, room) ? 'works rows' : 'works')}>
         {works.map((w, i) => (
           <OneWork key={i} work={w} room={room} />
         ))}
