@@ -85,9 +85,11 @@ type SheetArgs struct {
 	More   int      `json:"more,omitempty"`
 	Seed   uint64   `json:"seed,omitempty"`
 	Turns  string   `json:"turns,omitempty"`
-	// Facts are the family of quick facts, and Question what is to be explained.
-	Facts    string `json:"facts,omitempty"`
-	Question string `json:"question,omitempty"`
+	// Facts are the family of quick facts, Conditions those of a sentence of one's own, and
+	// Question what is to be explained.
+	Facts      string `json:"facts,omitempty"`
+	Conditions string `json:"conditions,omitempty"`
+	Question   string `json:"question,omitempty"`
 }
 
 // SheetView is a sheet as it is printed. Without are the kinds for which nothing was found.
@@ -123,7 +125,8 @@ func sheet(s *session, a SheetArgs) (SheetView, error) {
 		scenes = append(scenes, granted.Scenes...)
 	}
 	tasks, err := task.Sheet(scenes, task.Wanted{Kinds: a.Kinds, Forms: a.Forms, Pieces: a.Pieces, Draw: a.Draw,
-		More: a.More, Seed: a.Seed, Turns: a.Turns, Facts: a.Facts, Question: a.Question})
+		More: a.More, Seed: a.Seed, Turns: a.Turns, Facts: a.Facts,
+		Conditions: a.Conditions, Question: a.Question})
 	if err != nil {
 		return out, err
 	}

@@ -91,7 +91,7 @@ func Gather(handed []Handed, own bool, w say.Vocabulary) ([]Group, []Told, error
 			counts[s.ID]++
 		}
 		key := keyOf(did, h.Answer, w)
-		if own {
+		if spec, err := Find(t.Kind); own || err == nil && spec.Free {
 			key = sayable(v)
 		}
 		at := slices.IndexFunc(groups, func(g Group) bool { return g.Key == key })

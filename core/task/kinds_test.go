@@ -1,8 +1,10 @@
 package task_test
 
 import (
+	"cmp"
 	"fmt"
 	"maps"
+	"math/rand/v2"
 	"slices"
 	"strconv"
 	"strings"
@@ -134,4 +136,54 @@ func TestExplain(t *testing.T) {
 	assert.True(t, spec.Teacher)
 	_, err = task.Make(task.Task{Kind: "explain", About: []string{strings.Repeat("why ", 60)}})
 	assert.ErrorContains(t, err, "at most 200 letters")
+}
+
+// Conditions are told one by one, against plain arithmetic.
+func TestOwn(t *testing.T) {
+	one := made(t, "own", nil, "sum, at most 20, regroup, both ways round")
+	face, err := task.FaceOf(one, say.Vocabulary{})
+	require.NoError(t, err)
+	assert.Equal(t, "Make a sum of your own. No number may be more than 20. Choose them so that you have to bundle. "+
+		"Write it both ways round.", face.Ask)
+	for _, c := range []struct {
+		mine, other string
+		unmet       []string
+	}{
+		{"8 + 5 = 13", "5 + 8 = 13", nil},
+		{"13=8+5", "13 = 5+8", nil},
+		{"8 + 5 = 12", "5 + 8 = 13", []string{"sentence"}},
+		{"2 + 5 = 7", "5 + 2 = 7", []string{"regroup"}},
+		{"18 + 5 = 23", "5 + 18 = 23", []string{"most"}},
+		{"8 + 5 = 13", "8 + 5 = 13", []string{"turned"}},
+		{"8 + 5 = 13", "6 + 7 = 13", []string{"turned"}},
+		{"13 − 5 = 8", "", []string{"sentence", "turned"}},
+		{"8 + 5", "5 + 8", []string{"sentence", "turned"}},
+	} {
+		v := marked(t, one, task.Answer{"sentence": c.mine, "turned": c.other})
+		var unmet []string
+		for _, p := range v.Parts {
+			if !p.Right {
+				unmet = append(unmet, cmp.Or(p.What, p.At))
+			}
+		}
+		assert.Equal(t, c.unmet, unmet, "%v", c)
+	}
+	r := rand.New(rand.NewPCG(3, 4))
+	away := made(t, "own", nil, "difference, at most 30, regroup, on counters")
+	for range 2000 {
+		a, b, c, shown := r.IntN(34), r.IntN(20), r.IntN(30), r.IntN(30)
+		if r.IntN(2) == 0 {
+			c, shown = a-b, a-b
+		}
+		if c < 0 || shown < 0 {
+			continue
+		}
+		v := marked(t, away, task.Answer{"sentence": fmt.Sprintf("%d - %d = %d", a, b, c), "board": fmt.Sprintf("counters %d", shown)})
+		want := a-b == c && a <= 30 && (a%10 < b%10 || a/10 < b/10) && shown == c
+		assert.Equal(t, want, v.Right, "%d − %d = %d, %d shown: %v", a, b, c, shown, v.Parts)
+	}
+	for _, about := range []string{"sums", "sum, at most 3", "difference, both ways round", "sum, on paper", ""} {
+		_, err := task.Make(task.Task{Kind: "own", About: []string{about}})
+		assert.Error(t, err, about)
+	}
 }

@@ -28,9 +28,11 @@ type Wanted struct {
 	Seed uint64 `json:"seed,omitempty"`
 	// Turns is the text form of a page for turns.
 	Turns string `json:"turns,omitempty"`
-	// Facts are the family of quick facts, and Question what is to be explained.
-	Facts    string `json:"facts,omitempty"`
-	Question string `json:"question,omitempty"`
+	// Facts are the family of quick facts, Conditions those of a sentence of one's own, and
+	// Question what is to be explained.
+	Facts      string `json:"facts,omitempty"`
+	Conditions string `json:"conditions,omitempty"`
+	Question   string `json:"question,omitempty"`
 	// Own leaves the scenes' own numbers out: others like them, wherever there are any.
 	Own bool `json:"own,omitempty"`
 }
@@ -92,6 +94,8 @@ func (w Wanted) alone(kind string) (Task, bool) {
 		return Task{Kind: kind, About: strings.Fields(w.Turns)}, true
 	case quick.Kind:
 		return Task{Kind: kind, About: []string{w.Facts}, Options: map[string]string{"seed": strconv.FormatUint(w.Seed, 10)}}, true
+	case own.Kind:
+		return Task{Kind: kind, About: []string{w.Conditions}}, true
 	case explain.Kind:
 		return Task{Kind: kind, About: []string{w.Question}}, true
 	}

@@ -141,6 +141,8 @@ type Spec struct {
 	// Teacher says that the teacher alone can judge an answer: it is kept, and nobody is told
 	// that it is right.
 	Teacher bool
+	// Free says that right answers are of many kinds: those are alike of which the same can be said.
+	Free bool
 
 	read func(Task) (work, error)
 	// from makes a task of the kind of a scene, if there is one in it.
@@ -162,7 +164,7 @@ type work interface {
 
 // Specs lists the kinds: one line each.
 func Specs() []Spec {
-	return []Spec{build, count, read, match, fill, quick, column, choose, turns, explain}
+	return []Spec{build, count, read, match, fill, quick, column, choose, own, turns, explain}
 }
 
 // Find is the kind of a name.
@@ -211,7 +213,9 @@ func open(t Task) (work, Task, error) {
 				say.Text("choices", say.Given, strings.Join(slices.Sorted(maps.Keys(chosen)), ", ")))
 		}
 	}
-	t.Options = chosen
+	if t.Options = nil; len(chosen) > 0 {
+		t.Options = chosen
+	}
 	if len(t.About) == 0 {
 		return nil, t, say.Refuse("task-empty", say.Text("about", say.Name, spec.About))
 	}

@@ -404,7 +404,7 @@ func TestTasksAreRefusedInSentences(t *testing.T) {
 		one  task.Task
 		want string
 	}{
-		{task.Task{Kind: "dance", About: []string{"1"}}, "There is no task called dance. Tasks are build, count, read, match, fill, quick, column, choose, turns, explain."},
+		{task.Task{Kind: "dance", About: []string{"1"}}, "There is no task called dance. Tasks are build, count, read, match, fill, quick, column, choose, own, turns, explain."},
 		{task.Task{Kind: "build"}, "Say what the task is about"},
 		{task.Task{Kind: "build", About: []string{"twelve"}}, "twelve"},
 		{task.Task{Kind: "build", About: []string{"120"}, Options: map[string]string{"on": "rack"}}, "100"},

@@ -25,15 +25,8 @@ func (s *Server) makeSet(c *gin.Context) {
 	var in struct {
 		Title  string        `json:"title"`
 		Lesson lesson.Lesson `json:"lesson"`
-		Kinds  []string      `json:"kinds"`
-		Forms  []string      `json:"forms"`
-		More   int           `json:"more"`
-		Seed   uint64        `json:"seed"`
-		Facts  string        `json:"facts"`
-		Asked  string        `json:"question"`
-		Pieces string        `json:"pieces"`
-		Own    bool          `json:"own"`
 		Help   string        `json:"help"`
+		task.Wanted
 	}
 	if !bind(c, &in, maxImport) {
 		return
@@ -45,8 +38,9 @@ func (s *Server) makeSet(c *gin.Context) {
 		fail(c, http.StatusUnprocessableEntity, "help", "help: this is "+strings.Join(helps, ", ")+".")
 		return
 	}
-	wanted := task.Wanted{Kinds: in.Kinds, Forms: in.Forms, More: in.More, Seed: in.Seed, Pieces: in.Pieces,
-		Facts: in.Facts, Question: in.Asked}
+	// What all have is made now; children's own numbers when they open it.
+	wanted := in.Wanted
+	wanted.Own = false
 	tasks, err := task.Sheet(in.Lesson.Scenes, wanted)
 	if err != nil {
 		fail(c, http.StatusUnprocessableEntity, "tasks", "These tasks cannot be made. "+err.Error())

@@ -27,8 +27,17 @@ const KINDS = [
   { value: 'choose', label: 'Choose one of four, and say why' },
 ];
 const ALONE = [
+  { value: 'own', label: 'A sentence of her own, within conditions' },
   { value: 'quick', label: 'A few quick facts' },
   { value: 'explain', label: 'Explain something' },
+];
+const OWN = [
+  { value: 'sum', label: 'A sum' },
+  { value: 'sum, regroup', label: 'A sum that regroups' },
+  { value: 'sum, both ways round', label: 'A sum, both ways round' },
+  { value: 'difference', label: 'A difference' },
+  { value: 'difference, regroup', label: 'A difference that regroups' },
+  { value: 'product', label: 'A product' },
 ];
 const FACTS = ['within 10', 'within 20', 'doubles', 'bonds of 10', 'tables of 2, 5 and 10', 'tables'];
 const PIECES = [
@@ -60,6 +69,8 @@ export function SetDialog({ close, then }: Props) {
   const [kinds, setKinds] = useState<string[]>();
   const [alone, setAlone] = useState<string[]>([]);
   const [facts, setFacts] = useState(FACTS[1]!);
+  const [ofOwn, setOfOwn] = useState(OWN[0]!.value);
+  const [most, setMost] = useState(20);
   const [question, setQuestion] = useState('');
   const [pieces, setPieces] = useState('any');
   const [more, setMore] = useState(2);
@@ -74,11 +85,13 @@ export function SetDialog({ close, then }: Props) {
   const possible = KINDS.filter((k) => every.tasks.some((t) => t.kind === k.value));
   const there = possible.map((k) => k.value).filter((k) => kinds?.includes(k) ?? true);
   const asked = [...there, ...alone.filter((k) => k !== 'explain' || question.trim() !== '')];
+  const conditions = `${ofOwn}, at most ${most}, on counters`;
   const { tasks, fault } = useSheet({
     handle,
     scenes,
     kinds: asked,
     facts,
+    conditions,
     question: question.trim(),
     pieces,
     more,
@@ -95,6 +108,7 @@ export function SetDialog({ close, then }: Props) {
       kinds: asked,
       forms: [],
       facts,
+      conditions,
       question: question.trim(),
       pieces,
       more,
@@ -168,6 +182,19 @@ export function SetDialog({ close, then }: Props) {
                 options={FACTS.map((f) => ({ value: f, label: f }))}
                 onChange={setFacts}
               />
+            )}
+            {alone.includes('own') && (
+              <span className={cx('more')}>
+                <Select aria-label="Which sentence" value={ofOwn} options={OWN} onChange={setOfOwn} />
+                up to
+                <InputNumber
+                  aria-label="No number above"
+                  min={6}
+                  max={100}
+                  value={most}
+                  onChange={(n) => setMost(n ?? 20)}
+                />
+              </span>
             )}
             {alone.includes('explain') && (
               <Input

@@ -831,6 +831,7 @@ export interface Calls {
       seed?: number;
       turns?: string;
       facts?: string;
+      conditions?: string;
       question?: string;
     };
     answer: SheetView;

@@ -14,12 +14,13 @@ import css from './AnswerBoard.module.css';
 const cx = names(css);
 
 export function AnswerBoard({ set, n, task }: { set: string; n: number; task: DeskTask }) {
-  const [blank, setBlank] = useState(task.blanks[0]!.id);
+  const ways = task.blanks.filter((b) => b.gives === 'board');
+  const [blank, setBlank] = useState(ways[0]!.id);
   return (
     <div className={cx('room')}>
-      {task.blanks.length > 1 && (
+      {ways.length > 1 && (
         <div className={cx('ways')} role="group" aria-label="Ways">
-          {task.blanks.map((b, i) => (
+          {ways.map((b, i) => (
             <Button key={b.id} aria-pressed={b.id === blank} onClick={() => setBlank(b.id)}>
               Way {i + 1}
             </Button>

@@ -5,24 +5,35 @@ import type { Writing } from './writing';
 
 const cx = names(css);
 
+const NAMES: Record<string, string> = {
+  '←': 'Take the last one away',
+  '.': 'point',
+  '+': 'plus',
+  '−': 'minus',
+  '×': 'times',
+  '=': 'equals',
+};
+
 interface Props {
   writing: Writing;
-  plus: boolean;
+  /** The signs beside the digits. */
+  signs: string;
   off: boolean;
   /** How many signs a field takes. */
   long: number;
   focus: () => void;
 }
 
-export function DigitPad({ writing, plus, off, long, focus }: Props) {
+export function DigitPad({ writing, signs: more, off, long, focus }: Props) {
   const { at, text, write } = writing;
   const press = (sign: string) => {
     const was = text(at);
     if (sign === '←') write(at, was.trimEnd().slice(0, -1).trimEnd());
-    else if ((was + sign).length <= long) write(at, sign === '+' ? `${was.trimEnd()} + ` : was + sign);
+    else if ((was + sign).length <= long)
+      write(at, more.includes(sign) ? `${was.trimEnd()} ${sign} ` : was + sign);
     focus();
   };
-  const signs = [...'1234567890', '.', ...(plus ? ['+'] : []), '←'];
+  const signs = [...'1234567890', ...(more.includes('=') ? [] : ['.']), ...more, '←'];
   return (
     <div className={cx('pad')} role="group" aria-label="Digits">
       {signs.map((sign) => (
@@ -30,7 +41,7 @@ export function DigitPad({ writing, plus, off, long, focus }: Props) {
           key={sign}
           type="button"
           disabled={off}
-          aria-label={sign === '←' ? 'Take the last one away' : sign === '.' ? 'point' : sign}
+          aria-label={NAMES[sign] ?? sign}
           // The field keeps the keys.
           onPointerDown={(e) => e.preventDefault()}
           onClick={() => press(sign)}

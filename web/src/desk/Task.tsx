@@ -23,7 +23,9 @@ export interface TaskProps {
 }
 
 /** What a digit pad can write. */
-const PADDED = ['number', 'digits', 'expanded'];
+const PADDED = ['number', 'digits', 'expanded', 'sentence'];
+/** The signs that it has beside the digits. */
+const SIGNS: Record<string, string> = { expanded: '+', sentence: '+−×=' };
 
 export function Task({ set, n, task }: TaskProps) {
   const answer = useDesk((s) => s.works[keyOf(set, n)]?.answer) ?? {};
@@ -35,7 +37,10 @@ export function Task({ set, n, task }: TaskProps) {
     text: (blank) => answer[blank] ?? '',
     write: (blank, text) => give(set, n, blank, text),
   };
-  if (task.board !== undefined) {
+  const here = task.blanks.find((b) => b.id === at);
+  const pad = task.blanks.some((b) => PADDED.includes(b.gives));
+  const written = task.blanks.filter((b) => b.gives !== 'board');
+  if (written.length === 0) {
     return (
       <section className={cx('task')} aria-label={task.ask}>
         <h2 className={cx('ask')}>{task.ask}</h2>
@@ -43,10 +48,8 @@ export function Task({ set, n, task }: TaskProps) {
       </section>
     );
   }
-  const here = task.blanks.find((b) => b.id === at);
-  const pad = task.blanks.some((b) => PADDED.includes(b.gives));
   return (
-    <section className={cx('task')} aria-label={task.ask}>
+    <section className={cx(task.board === undefined ? 'task' : 'task both')} aria-label={task.ask}>
       <h2 className={cx('ask')}>{task.ask}</h2>
       <div className={cx(`sheet ${task.kind}`)} ref={fields}>
         {task.kind === 'match' ? (
@@ -58,14 +61,14 @@ export function Task({ set, n, task }: TaskProps) {
               {task.lines ? (
                 <Lines task={task} writing={writing} />
               ) : (
-                task.blanks.map((b) =>
+                written.map((b) =>
                   b.gives === 'bank' ? (
                     <Choices key={b.id} texts={task.bank ?? []} blank={b} writing={writing} />
                   ) : b.gives === 'reason' ? (
                     <ReasonField key={b.id} blank={b} writing={writing} />
                   ) : (
                     <label key={b.id} className={cx('form')}>
-                      {task.blanks.length > 1 && <span>{b.label}</span>}
+                      {written.length > 1 && <span>{b.label}</span>}
                       <Field blank={b} writing={writing} name={b.label || task.ask} />
                     </label>
                   ),
@@ -75,13 +78,18 @@ export function Task({ set, n, task }: TaskProps) {
           </>
         )}
       </div>
+      {task.board !== undefined && (
+        <div className={cx('laid')}>
+          <AnswerBoard set={set} n={n} task={task} />
+        </div>
+      )}
       <footer className={cx('foot')}>
         {task.bank && (task.lines || task.kind === 'match') && (
           <Bank texts={task.bank} task={task} writing={writing} />
         )}
         {pad && !task.bank && (
           <DigitPad
-            plus={here?.gives === 'expanded'}
+            signs={SIGNS[here?.gives ?? ''] ?? ''}
             writing={writing}
             off={!here || !PADDED.includes(here.gives)}
             long={here?.gives === 'digits' ? 2 : 24}

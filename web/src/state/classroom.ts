@@ -44,6 +44,7 @@ export interface SetWish {
   kinds: string[];
   forms: string[];
   facts: string;
+  conditions: string;
   question: string;
   pieces: string;
   more: number;
