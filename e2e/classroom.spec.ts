@@ -435,3 +435,81 @@ test('devices follow the stage, without what is held back, until it is their tur
   await expect(child.getByText('You are in Larches.')).toBeVisible();
   await page.goto(`/class/${id}`);
 });
+
+test('a sentence of her own, one of four, quick facts and a reason', async ({ page, browser, app }) => {
+  test.setTimeout(120_000);
+  const { code } = await newClass(page, 'Terns');
+  await page.goto('/');
+  await page.getByRole('textbox', { name: 'What shall the class see?' }).focus();
+  await page.keyboard.type('402 - 167');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: /^Present/ }).waitFor();
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Set for a class' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Set for a class' });
+  await choose(dialog, page, 'Class', 'Terns');
+  for (const label of [
+    /Fill gaps/,
+    /Work in columns/,
+    /A sentence of her own/,
+    /quick facts/,
+    /Explain something/,
+  ])
+    await dialog.getByText(label).click();
+  await dialog.getByRole('textbox', { name: 'What is to be explained' }).click();
+  await page.keyboard.type('Why is it more than 200?');
+  await dialog.getByRole('spinbutton', { name: 'More like each' }).click();
+  await page.keyboard.press('ControlOrMeta+A');
+  await page.keyboard.type('0');
+  await expect(dialog.getByRole('heading', { name: '4 tasks' })).toBeVisible();
+  await dialog.getByRole('button', { name: 'Set for Terns' }).click();
+  await page.waitForURL(/\/wall\//);
+  const child = await device(browser, app.url, code, 'Evi');
+  const next = () => child.getByRole('button', { name: 'The next task' }).click();
+
+  await expect(child.getByRole('heading', { name: /Which is the answer to 402 − 167/ })).toBeVisible();
+  await child.getByRole('button', { name: '365', exact: true }).click();
+  await child.getByRole('textbox', { name: 'I know because …' }).click();
+  await child.keyboard.type('7 take away 2 is 5');
+  await handIn(child);
+  await expect(told(child)).toContainText('Not yet.');
+  await child.getByRole('button', { name: '235', exact: true }).click();
+  await handIn(child);
+  await expect(told(child)).toContainText('Yes, that is right.');
+  await expect(page.locator('.WallPage_group')).toContainText('7 take away 2 is 5');
+
+  await next();
+  await child.getByRole('textbox', { name: 'My sentence' }).click();
+  await child.keyboard.type('9');
+  for (const sign of ['plus', '8', 'equals', '1', '7'])
+    await child.getByRole('button', { name: sign, exact: true }).click();
+  await expect(child.getByRole('textbox', { name: 'My sentence' })).toHaveValue('9 + 8 = 17');
+  for (let i = 0; i < 16; i++)
+    await child
+      .getByRole('button', { name: /^Add 1/ })
+      .first()
+      .click();
+  for (let n = 0; n < 2; n++) await handIn(child);
+  await expect(told(child)).toContainText('Does your board show your sentence?');
+  await child
+    .getByRole('button', { name: /^Add 1/ })
+    .first()
+    .click();
+  await handIn(child);
+  await expect(told(child)).toContainText('Yes, that is right.');
+
+  await next();
+  for (const fact of await child.locator('.Lines_sentence').all()) {
+    const [a, sign, b] = (await fact.innerText()).trim().split(/\s+/);
+    await fact.getByRole('textbox').click();
+    await child.keyboard.type(String(sign === '+' ? Number(a) + Number(b) : Number(a) - Number(b)));
+  }
+  await handIn(child);
+  await expect(told(child)).toContainText('Yes, that is right.');
+
+  await next();
+  await child.getByRole('button', { name: 'I told my teacher' }).click();
+  await handIn(child);
+  await expect(told(child)).toContainText('Handed in.');
+  await expect(told(child)).not.toContainText('right');
+});
