@@ -31,7 +31,16 @@ func (s *Server) setSchool(c *gin.Context) {
 		fail(c, http.StatusUnprocessableEntity, "words", "This was not set. "+err.Error()+".")
 		return
 	}
+	if school.KeepWork < 0 || school.KeepWork > store.MaxKeepWork {
+		fail(c, http.StatusUnprocessableEntity, "keep", "keepWork: children's work is kept for 1 to 3660 days, or 0 until "+
+			"it is deleted.")
+		return
+	}
 	if err := s.store.SetSchool(school); err != nil {
+		s.storeError(c, 0, err)
+		return
+	}
+	if err := s.store.SweepWork(); err != nil {
 		s.storeError(c, 0, err)
 		return
 	}

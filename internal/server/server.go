@@ -175,6 +175,9 @@ func (s *Server) classroom(api, known *gin.RouterGroup) {
 	seated.POST("/leave", s.leaveDesk)
 }
 
+// sweepEvery is how often what is kept too long is removed.
+const sweepEvery = time.Hour
+
 // Serve answers on the listener until the context ends, then lets running
 // requests finish for up to five seconds.
 func (s *Server) Serve(ctx context.Context, l net.Listener) error {
@@ -184,10 +187,19 @@ func (s *Server) Serve(ctx context.Context, l net.Listener) error {
 	}
 	done := make(chan error, 1)
 	go func() { done <- srv.Serve(l) }()
-	select {
-	case err := <-done:
-		return err
-	case <-ctx.Done():
+	sweep := time.NewTicker(sweepEvery)
+	defer sweep.Stop()
+	for serving := true; serving; {
+		if err := s.store.SweepWork(); err != nil {
+			s.config.Log.Error("sweep", "cause", err)
+		}
+		select {
+		case err := <-done:
+			return err
+		case <-sweep.C:
+		case <-ctx.Done():
+			serving = false
+		}
 	}
 	s.holds.close()
 	stop, cancel := context.WithTimeout(context.Background(), 5*time.Second)

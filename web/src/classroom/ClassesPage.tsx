@@ -1,11 +1,14 @@
 // A teacher's classes, and a new one from a pasted list of names.
+import { useQuery } from '@tanstack/react-query';
 import { Alert, Button, Input } from 'antd';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { Dialog } from '../shell/later';
+import { Dialog, Select } from '../shell/later';
 import { names } from '../shell/names';
 import { classes } from '../state/classroom';
-import { sentence } from '../state/lesson';
+import { api } from '../state/api';
+import { notify, sentence } from '../state/lesson';
+import { setSchool } from '../state/school';
 import css from './ClassesPage.module.css';
 import { Frame } from './Frame';
 import { useClasses } from '../classwork/useClass';
@@ -44,8 +47,54 @@ export function ClassesPage() {
           </li>
         ))}
       </ul>
+      <Keeping />
       {making && <NewClass close={() => setMaking(false)} />}
     </Frame>
+  );
+}
+
+const KEPT = [
+  { value: 0, label: 'until it is deleted' },
+  { value: 31, label: 'for a month' },
+  { value: 93, label: 'for three months' },
+  { value: 366, label: 'for a year' },
+];
+
+/** How long what children did is kept, in the whole school. */
+function Keeping() {
+  const school = useQuery({ queryKey: ['school'], queryFn: api.school });
+  const [asked, setAsked] = useState<number>();
+  if (!school.data) return null;
+  const now = school.data.keepWork ?? 0;
+  const set = (keepWork: number) =>
+    void setSchool({ ...school.data, keepWork })
+      .then(() => school.refetch())
+      .catch((error: unknown) => notify('refusal', sentence(error)));
+  const shorter = (days: number) => days > 0 && (now === 0 || days < now);
+  return (
+    <label className={cx('keeping')}>
+      What children did is kept
+      <Select
+        aria-label="What children did is kept"
+        value={String(now)}
+        options={KEPT.map((k) => ({ value: String(k.value), label: k.label }))}
+        onChange={(days) => (shorter(Number(days)) ? setAsked(Number(days)) : set(Number(days)))}
+      />
+      <Dialog
+        title="Remove what is older?"
+        open={asked !== undefined}
+        okText="Remove it"
+        okButtonProps={{ danger: true }}
+        onCancel={() => setAsked(undefined)}
+        onOk={() => {
+          set(asked!);
+          setAsked(undefined);
+        }}
+      >
+        What children of all classes handed in longer ago is removed at once, and from then on by itself.
+        Nothing brings it back.
+      </Dialog>
+    </label>
   );
 }
 

@@ -17,7 +17,7 @@ export function SchoolDialog({ close }: { close: () => void }) {
   const save = async () => {
     if (!words) return;
     try {
-      await setSchool({ words });
+      await setSchool({ ...set.data, words });
       close();
     } catch (error) {
       setWhy(sentence(error));

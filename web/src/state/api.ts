@@ -135,6 +135,8 @@ export interface Save {
 /** What is set for the whole school: a new lesson begins with its words. */
 export interface School {
   words: Vocabulary;
+  /** For how many days what children did is kept; until it is deleted when left out. */
+  keepWork?: number;
 }
 
 function schoolIn(answer: School): School {
