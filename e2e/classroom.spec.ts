@@ -165,6 +165,12 @@ test('a lesson: set, done on three devices, gathered, two put up, given back', a
   await expect(page.locator('.WallPage_people')).toContainText('Jorn');
   await page.getByRole('button', { name: 'I was there' }).click();
   await expect(jorn.getByRole('button', { name: 'I need help' })).toBeVisible();
+
+  // Another like it, for him alone.
+  await swapped.getByRole('button', { name: 'Give another' }).click();
+  await expect(jorn.getByRole('heading', { name: 'Show 54 with base-ten blocks.' })).toHaveCount(0);
+  await expect(jorn.getByRole('heading', { name: /^Show \d+ with base-ten blocks/ })).toBeVisible();
+  await expect(mirren.getByRole('heading', { name: 'Show 54 with base-ten blocks.' })).toBeVisible();
 });
 
 /** Takes a page from the network and gives it back, its streams too. */

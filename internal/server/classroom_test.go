@@ -275,7 +275,7 @@ func TestAChildReachesOnlyHerOwn(t *testing.T) {
 		{"GET", "/classes/" + class.ID + "/results"}, {"GET", "/classes/" + class.ID + "/progress"}, {"PUT", "/classes/" + class.ID + "/board"},
 		{"PUT", "/classes/" + class.ID + "/stage"}, {"POST", "/classes/" + class.ID + "/sets"}, {"POST", "/classes/" + class.ID + "/pupils"},
 		{"PATCH", "/classes/" + class.ID + "/pupils/" + pupils[0].ID}, {"GET", "/sets/x/wall"}, {"PATCH", "/sets/x"},
-		{"DELETE", "/sets/x"}, {"POST", "/sets/x/attempts/y/back"}, {"POST", "/sets/x/answered/y"},
+		{"DELETE", "/sets/x"}, {"POST", "/sets/x/attempts/y/back"}, {"POST", "/sets/x/answered/y"}, {"POST", "/sets/x/another"},
 	} {
 		child.do(route[0], "/api"+route[1], map[string]any{}, 401)
 	}
@@ -398,4 +398,25 @@ func TestDevicesFollowTheStage(t *testing.T) {
 	assert.Equal(t, 413, send(t, "PUT", r.teacher.url+"/api/classes/"+r.class+"/stage", strings.Repeat(" ", 2<<20)).status)
 	assert.Equal(t, 204, send(t, "PUT", r.teacher.url+"/api/classes/"+r.class+"/stage", "").status)
 	assert.Empty(t, mirren.do("GET", "/api/desk/stage", nil, 200))
+}
+
+// Another like it is for those children alone, each with numbers of her own.
+func TestAnotherLikeIt(t *testing.T) {
+	r := newClassroom(t)
+	mirren, jorn := r.sit("Mirren"), r.sit("Jorn")
+	mirren.handIn("blocks 4t 5o")
+	set := r.teacher.do("POST", "/api/sets/"+r.set+"/another", map[string]any{"task": 0, "pupils": []string{mirren.pupil}}, 201)
+	sets := mirren.do("GET", "/api/desk", nil, 200)["sets"].([]any)
+	require.Len(t, sets, 2)
+	face := sets[0].(map[string]any)["tasks"].([]any)
+	require.Len(t, face, 1)
+	assert.NotEqual(t, "54", face[0].(map[string]any)["of"])
+	assert.Len(t, jorn.do("GET", "/api/desk", nil, 200)["sets"], 1)
+	attempts := map[string]any{"set": set["id"], "attempts": []string{people.NewToken()}}
+	mirren.do("POST", "/api/desk/open", attempts, 200)
+	jorn.do("POST", "/api/desk/open", attempts, 404)
+	wall := r.teacher.do("GET", "/api/sets/"+set["id"].(string)+"/wall", nil, 200)
+	assert.EqualValues(t, 1, wall["children"])
+	r.teacher.do("POST", "/api/sets/"+r.set+"/another", map[string]any{"task": 3, "pupils": []string{mirren.pupil}}, 404)
+	r.teacher.do("POST", "/api/sets/"+r.set+"/another", map[string]any{"task": 0, "pupils": []string{"x"}}, 404)
 }

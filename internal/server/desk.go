@@ -259,7 +259,7 @@ func (s *Server) desk(c *gin.Context) {
 	}
 	out := []deskSet{}
 	for _, set := range sets {
-		if set.EndedAt != nil {
+		if set.EndedAt != nil || !set.IsFor(seat.PupilID) {
 			continue
 		}
 		one, err := s.deskSet(set, seat.PupilID)
@@ -326,7 +326,7 @@ func (s *Server) openTasks(c *gin.Context) {
 	}
 	seat := seatOf(c)
 	set, err := s.store.Set(in.Set)
-	if err != nil || set.ClassID != seat.ClassID {
+	if err != nil || set.ClassID != seat.ClassID || !set.IsFor(seat.PupilID) {
 		s.classError(c, store.ErrNoSet)
 		return
 	}

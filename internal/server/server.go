@@ -158,6 +158,7 @@ func (s *Server) classroom(api, known *gin.RouterGroup) {
 	known.PATCH("/sets/:set", s.endSet)
 	known.DELETE("/sets/:set", s.deleteSet)
 	known.GET("/sets/:set/wall", s.wall)
+	known.POST("/sets/:set/another", s.another)
 	known.POST("/sets/:set/attempts/:attempt/back", s.giveBack)
 	known.POST("/sets/:set/answered/:pupil", s.answered)
 	api.Group("", s.signedIn).GET("/classes/:class/events", s.classEvents)

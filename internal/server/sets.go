@@ -176,6 +176,8 @@ func (s *Server) wallOf(set store.Set) (wall, error) {
 	for _, p := range pupils {
 		names[p.ID] = p.Name
 	}
+	pupils = slices.DeleteFunc(pupils, func(p store.Pupil) bool { return !set.IsFor(p.ID) })
+	w.Children = len(pupils)
 	last, tries, done := lastOf(attempts)
 	for n, t := range set.Tasks {
 		face, err := door.Desk(t, set.Source.Words)
@@ -245,6 +247,49 @@ func together(names map[string]string, a store.Attempt) string {
 		return names[a.PupilID] + " and " + with
 	}
 	return names[a.PupilID]
+}
+
+// another sets another problem like one of a set's for some children: each her own.
+func (s *Server) another(c *gin.Context) {
+	var in struct {
+		Task   int      `json:"task"`
+		Pupils []string `json:"pupils"`
+	}
+	if !bind(c, &in, maxClass) {
+		return
+	}
+	of, err := s.store.Set(c.Param("set"))
+	if err != nil {
+		s.classError(c, err)
+		return
+	}
+	if in.Task < 0 || in.Task >= len(of.Tasks) || len(in.Pupils) == 0 {
+		s.classError(c, store.ErrNoSet)
+		return
+	}
+	for _, id := range in.Pupils {
+		if _, err := s.store.Pupil(of.ClassID, id); err != nil {
+			s.classError(c, err)
+			return
+		}
+	}
+	// One of its kind, with numbers that nobody had.
+	source := of.Source
+	source.Wanted.Kinds, source.Wanted.More, source.Wanted.Own = []string{of.Tasks[in.Task].Kind}, 0, true
+	source.Wanted.Seed += uint64(time.Now().UnixNano())
+	tasks, err := task.Sheet(source.Scenes, source.Wanted)
+	if err != nil || len(tasks) == 0 {
+		fail(c, http.StatusUnprocessableEntity, "tasks", "There is no other like it. Set something else.")
+		return
+	}
+	set, err := s.store.MakeSet(store.Set{ID: NewID(), ClassID: of.ClassID, Title: of.Title + ", another", Own: true,
+		Help: of.Help, Tasks: tasks[:1], Source: source, Only: in.Pupils})
+	if err != nil {
+		s.classError(c, err)
+		return
+	}
+	s.setChanged(set)
+	c.JSON(http.StatusCreated, set)
 }
 
 // giveBack gives a hand-in back with a word, or lets a child's question go.

@@ -3,6 +3,7 @@ package store
 import (
 	"encoding/json"
 	"errors"
+	"slices"
 	"time"
 
 	"gorm.io/gorm"
@@ -22,11 +23,13 @@ type Set struct {
 	Title   string `json:"title"`
 	Source  Source `json:"-" gorm:"serializer:json"`
 	// Tasks are those that all have; those of one's own are with the recipients.
-	Tasks     []task.Task `json:"-" gorm:"serializer:json"`
-	Own       bool        `json:"own"`
-	Help      string      `json:"help"`
-	CreatedAt time.Time   `json:"createdAt"`
-	EndedAt   *time.Time  `json:"endedAt,omitempty"`
+	Tasks []task.Task `json:"-" gorm:"serializer:json"`
+	Own   bool        `json:"own"`
+	Help  string      `json:"help"`
+	// Only are the children that it is set for; all of the class where there are none.
+	Only      []string   `json:"only,omitempty" gorm:"serializer:json"`
+	CreatedAt time.Time  `json:"createdAt"`
+	EndedAt   *time.Time `json:"endedAt,omitempty"`
 }
 
 // How a child is helped when something is not right yet.
@@ -35,6 +38,9 @@ const (
 	HelpRight = "right"
 	HelpHint  = "hint"
 )
+
+// IsFor reports whether a set is for a child.
+func (s Set) IsFor(pupil string) bool { return len(s.Only) == 0 || slices.Contains(s.Only, pupil) }
 
 // Source is what a set was made from: scenes, what is wanted of them, and the class's words.
 type Source struct {
@@ -138,9 +144,10 @@ func (s *Store) TasksFor(set Set, pupil string) ([]task.Task, error) {
 	wanted := set.Source.Wanted
 	wanted.Own, wanted.Seed = true, seedOf(set.ID, pupil)
 	tasks, err := task.Sheet(set.Source.Scenes, wanted)
-	if err != nil || len(tasks) != len(set.Tasks) {
+	if err != nil || len(tasks) < len(set.Tasks) {
 		tasks = set.Tasks // there are no others like them
 	}
+	tasks = tasks[:len(set.Tasks)]
 	r = Recipient{set.ID, pupil, tasks}
 	err = s.write.Clauses(clause.OnConflict{DoNothing: true}).Create(&r).Error
 	return tasks, err

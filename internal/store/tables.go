@@ -122,7 +122,7 @@ var migrations = []*gormigrate.Migration{
 			"CREATE INDEX `idx_pupils_class_id` ON `pupils`(`class_id`)",
 			"CREATE TABLE `seats` (`token` text,`class_id` text,`pupil_id` text,`with_id` text,`created_at` datetime,PRIMARY KEY (`token`))",
 			"CREATE INDEX `idx_seats_class_id` ON `seats`(`class_id`)",
-			"CREATE TABLE `sets` (`id` text,`class_id` text,`title` text,`source` blob,`tasks` blob,`own` numeric,`help` text,"+
+			"CREATE TABLE `sets` (`id` text,`class_id` text,`title` text,`source` blob,`tasks` blob,`own` numeric,`help` text,`only` blob,"+
 				"`created_at` datetime,`ended_at` datetime,PRIMARY KEY (`id`))",
 			"CREATE INDEX `idx_sets_class_id` ON `sets`(`class_id`)",
 			"CREATE TABLE `recipients` (`set_id` text,`pupil_id` text,`tasks` blob,PRIMARY KEY (`set_id`,`pupil_id`))",

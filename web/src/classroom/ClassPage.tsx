@@ -170,7 +170,12 @@ function SetLine({ set, act }: { set: TaskSet; act: (deed: Promise<unknown>) => 
     <li className={cx(set.endedAt ? 'ended' : '')}>
       <Link to={`/class/${set.class}/wall/${set.id}`}>{set.title || 'Tasks'}</Link>
       <span>
-        {[day.format(new Date(set.createdAt)), set.own && 'own numbers', set.endedAt && 'ended']
+        {[
+          day.format(new Date(set.createdAt)),
+          set.only && `for ${set.only.length}`,
+          set.own && 'own numbers',
+          set.endedAt && 'ended',
+        ]
           .filter(Boolean)
           .join(' · ')}
       </span>

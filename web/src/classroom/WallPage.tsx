@@ -96,7 +96,7 @@ function Whole({ id, wall }: { id: string; wall: Wall }) {
               <Button onClick={() => put([], false)}>Take down</Button>
             </div>
           )}
-          <Groups key={at} set={wall.set.id} task={task} up={up} turn={turn} />
+          <Groups key={at} set={wall.set.id} n={at} task={task} up={up} turn={turn} />
           {task.mistakes.map((m) => (
             <p key={m.id} className={cx('habit')}>
               As if {m.as}: {m.n} of the {m.of} whose problem could show it.
@@ -140,13 +140,14 @@ function People({ title, who }: { title: string; who: string[] }) {
 
 interface GroupsProps {
   set: string;
+  n: number;
   task: WallTask;
   up: string[];
   turn: (attempt: string) => void;
 }
 
 /** Groups stand in the order in which they were first seen, whatever comes after. */
-function Groups({ set, task, up, turn }: GroupsProps) {
+function Groups({ set, n, task, up, turn }: GroupsProps) {
   const [order, setOrder] = useState<string[]>([]);
   const fresh = task.groups.map((g) => g.key).filter((key) => !order.includes(key));
   if (fresh.length > 0) setOrder([...order, ...fresh]);
@@ -158,7 +159,7 @@ function Groups({ set, task, up, turn }: GroupsProps) {
   return (
     <ul className={cx('groups')}>
       {groups.map((g) => (
-        <OneGroup key={g.key} set={set} group={g} room={room} who={task.who} up={up} turn={turn} />
+        <OneGroup key={g.key} set={set} n={n} group={g} room={room} who={task.who} up={up} turn={turn} />
       ))}
     </ul>
   );
@@ -174,6 +175,7 @@ const NEXT: Record<Group['next'], string> = {
 
 interface GroupProps {
   set: string;
+  n: number;
   group: Group;
   room: { w: number; h: number };
   who: Record<string, Handed>;
@@ -181,10 +183,24 @@ interface GroupProps {
   turn: (attempt: string) => void;
 }
 
-function OneGroup({ set, group, room, who, up, turn }: GroupProps) {
+function OneGroup({ set, n, group, room, who, up, turn }: GroupProps) {
   const [open, setOpen] = useState(false);
   const [back, setBack] = useState<string>();
+  const [given, setGiven] = useState(false);
   const [first] = group.who;
+  const give = () => {
+    setGiven(true);
+    const pupils = group.who.flatMap((a) => (who[a] ? [who[a].pupil] : []));
+    void classes
+      .another(set, n, pupils)
+      .then(() =>
+        notify('info', 'They have another like it, each her own. Its wall is on the page of the class.'),
+      )
+      .catch((error: unknown) => {
+        setGiven(false);
+        notify('refusal', sentence(error));
+      });
+  };
   const shown = group.who.find((a) => up.includes(a));
   return (
     <li className={cx('group')}>
@@ -213,6 +229,11 @@ function OneGroup({ set, group, room, who, up, turn }: GroupProps) {
         <Button aria-pressed={!!shown} onClick={() => turn(shown ?? first!)}>
           {shown ? 'Take down' : 'Put up'}
         </Button>
+        {!group.right && (
+          <Button disabled={given} onClick={give}>
+            {given ? 'Given' : 'Give another'}
+          </Button>
+        )}
         <span className={cx('grow')} />
         <Button type="text" aria-expanded={open} onClick={() => setOpen(!open)}>
           who

@@ -29,6 +29,8 @@ export interface TaskSet {
   help: Help;
   createdAt: string;
   endedAt?: string;
+  /** The children that it is for; all of the class where there are none. */
+  only?: string[];
 }
 
 export interface ClassView extends ClassLine {
@@ -167,6 +169,9 @@ export const classes = {
   wall: (set: string) => request<Wall>('GET', `/sets/${set}/wall`),
   giveBack: (set: string, attempt: string, word: string) =>
     send<void>('POST', `/sets/${set}/attempts/${attempt}/back`, { word }),
+  /** Sets another such task for some children alone, each her own. */
+  another: (set: string, task: number, pupils: string[]) =>
+    send<TaskSet>('POST', `/sets/${set}/another`, { task, pupils }),
   answered: (set: string, pupil: string) => send<void>('POST', `/sets/${set}/answered/${pupil}`),
 };
 
