@@ -404,11 +404,6 @@ test('devices follow the stage, without what is held back, until it is their tur
 }) => {
   test.setTimeout(120_000);
   const { id, code } = await newClass(page, 'Larches');
-  // The demo's class is at its door too: which one is here is told by what is set.
-  await page.goto('/classes');
-  await page.getByRole('link', { name: /Bulb planters/ }).click();
-  await page.getByRole('button', { name: 'Close the door' }).click();
-  await expect(page.getByRole('button', { name: 'Open the door' })).toBeVisible();
   const child = await device(browser, app.url, code, 'Jorn');
   await expect(child.getByText('You are in Larches.')).toBeVisible();
   await page.goto('/');
@@ -418,6 +413,11 @@ test('devices follow the stage, without what is held back, until it is their tur
   await page.getByRole('button', { name: /^Present/ }).click();
   await page.getByRole('button', { name: 'Next', exact: true }).waitFor();
   await page.keyboard.press('d');
+  // The demo's class is at its door too.
+  await page
+    .getByRole('dialog', { name: 'Which class follows?' })
+    .getByRole('button', { name: 'Larches' })
+    .click();
   await expect(child.getByText('Jorn: look with the class.')).toBeVisible();
   const prompt = page.getByRole('region', { name: 'Prompt' });
   const words = async () => (await prompt.locator('.Cue_cue-say').innerText()).trim();

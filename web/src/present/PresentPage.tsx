@@ -3,6 +3,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { glance } from '../board/glance';
+import { useToday } from '../classwork/useClass';
 import { Works } from '../classwork/Works';
 import { takePng } from '../export/usePictures';
 import { takePen } from '../ink/pen';
@@ -35,9 +36,9 @@ import { RecordSide } from './RecordSide';
 import { ScratchBar } from './ScratchBar';
 import { clearRecord, keepBoard, keepRecord, noteAside, startAgain } from './showing';
 import { useOwnLines } from '../record/ownLines';
-import { findClass, useFollowers } from './useFollowers';
+import { useFollowers } from './useFollowers';
 import { usePlay } from './usePlay';
-import { useUp, YourTurn } from './YourTurn';
+import { useUp, WhichClass, YourTurn } from './YourTurn';
 import { useSteps } from './useSteps';
 import { WrittenSide } from './WrittenSide';
 
@@ -55,6 +56,7 @@ const seenAtFirst = {
   hands: false,
   set: false,
   followed: false,
+  which: false,
 };
 
 export function PresentPage() {
@@ -75,6 +77,7 @@ export function PresentPage() {
   const linked = useTeachersWindow(id, { forward, backward, reveal, aside: noteAside });
 
   const up = useUp();
+  const today = useToday((s) => s.of);
   useFollowers(seen.followed && !seen.blank);
   const turn = (what: keyof typeof seenAtFirst) => () => setSeen((x) => ({ ...x, [what]: !x[what] }));
   const free = frame.steps === 0;
@@ -92,7 +95,7 @@ export function PresentPage() {
         {
           word: 'Children’s devices follow',
           key: 'D',
-          run: () => void findClass().then((of) => of && turn('followed')()),
+          run: today || seen.followed ? turn('followed') : turn('which'),
           on: seen.followed,
         },
         { word: 'Other numbers', key: 'N', run: turn('numbers'), on: seen.numbers, off: !made },
@@ -181,6 +184,12 @@ export function PresentPage() {
       >
         <More groups={groups} pace={pace} setPace={setPace} theirs={theirs} setTheirs={setTheirs} />
       </Foot>
+      {seen.which && (
+        <WhichClass
+          close={() => setSeen((x) => ({ ...x, which: false }))}
+          here={() => setSeen((x) => ({ ...x, followed: true }))}
+        />
+      )}
       {seen.set && (
         <YourTurn
           close={() => setSeen((x) => ({ ...x, set: false }))}

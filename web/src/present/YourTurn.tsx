@@ -1,6 +1,8 @@
 // Your turn: what the class has just seen becomes its tasks, and what is put up comes to the stage.
-import { useClassBoard, useClassEvents, useToday } from '../classwork/useClass';
-import { partOf, usePart } from '../shell/later';
+import { Button } from 'antd';
+import { useEffect } from 'react';
+import { useClassBoard, useClasses, useClassEvents, useToday } from '../classwork/useClass';
+import { Dialog, partOf, usePart } from '../shell/later';
 import type { Work } from '../state/classroom';
 
 const setting = partOf(() => import('../classwork/SetDialog'));
@@ -29,4 +31,31 @@ export function useUp(): Work[] {
   const of = useToday((s) => s.of);
   useClassEvents(of);
   return useClassBoard(of).data?.works ?? none;
+}
+
+/** Which class is here: the only one whose door is open, or that which is chosen. */
+export function WhichClass({ close, here }: { close: () => void; here: () => void }) {
+  const all = useClasses();
+  const open = all.data?.filter((c) => c.open);
+  const only = open?.length === 1 ? open[0]!.id : undefined;
+  const choose = (of: string) => {
+    useToday.setState({ of });
+    close();
+    here();
+  };
+  useEffect(() => {
+    if (only) choose(only);
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [only]);
+  if (!open || only) return null;
+  return (
+    <Dialog title="Which class follows?" open footer={null} onCancel={close}>
+      {open.length === 0 && <p>Open the door of a class first, so that its children can come in.</p>}
+      {open.map((c) => (
+        <Button key={c.id} block size="large" onClick={() => choose(c.id)}>
+          {c.name}
+        </Button>
+      ))}
+    </Dialog>
+  );
 }

@@ -3,7 +3,7 @@
 import { useEffect } from 'react';
 import { useToday } from '../classwork/useClass';
 import { classes, type StageView } from '../state/classroom';
-import { notify, sentence, useLesson, type LessonState } from '../state/lesson';
+import { useLesson, type LessonState } from '../state/lesson';
 
 /** How often the stage is sent at most, in milliseconds. */
 const SENT_MS = 60;
@@ -20,26 +20,6 @@ export function stageOf({ frame, models, outline }: LessonState): StageView {
     models: scene?.page && scene.page !== 'word' ? [] : models,
     lines: frame.lines.flatMap((l) => (l.text ? [l.text] : [])),
   };
-}
-
-/** The class whose devices follow: that of today, or the only one whose door is open. */
-export async function findClass(): Promise<string | undefined> {
-  const known = useToday.getState().of;
-  if (known) return known;
-  try {
-    const open = (await classes.all()).filter((c) => c.open);
-    if (open.length === 1) {
-      useToday.setState({ of: open[0]!.id });
-      return open[0]!.id;
-    }
-    notify(
-      'info',
-      open.length === 0 ? 'Open the door of a class first.' : 'Open the door of one class only.',
-    );
-  } catch (error) {
-    notify('refusal', sentence(error));
-  }
-  return undefined;
 }
 
 /** Sends the stage to the class's devices while they follow it. */
