@@ -1,0 +1,159 @@
+// What a child did is on the device until the server has it, whatever is answered in between.
+import { beforeEach, expect, test, vi } from 'vitest';
+import type { DeskView } from './classroom';
+import type { DeskWork } from './device';
+
+const kept = new Map<string, DeskWork>();
+let view: unknown;
+const net = {
+  view: vi.fn(),
+  open: vi.fn(),
+  handIn: vi.fn(),
+  here: vi.fn(() => Promise.resolve()),
+  stage: vi.fn(() => Promise.resolve(undefined)),
+  leave: vi.fn(() => Promise.resolve()),
+};
+
+vi.mock('./device', () => ({
+  deskKept: {
+    put: (w: DeskWork) => Promise.resolve(void kept.set(w.attempt, w)),
+    all: () => Promise.resolve([...kept.values()]),
+    drop: (attempt: string) => Promise.resolve(void kept.delete(attempt)),
+    putView: (v: unknown) => Promise.resolve(void (view = v)),
+    view: () => Promise.resolve(view),
+  },
+}));
+let names = 0;
+vi.mock('./classroom', () => ({
+  get desks() {
+    return net;
+  },
+  newAttempt: () => `attempt-${++names}`,
+}));
+vi.stubGlobal(
+  'EventSource',
+  class {
+    static CLOSED = 2;
+    readyState = 1;
+    close() {}
+  },
+);
+
+const seen = (pupil: string, tasks = 1): DeskView => ({
+  people: [{ id: pupil, name: pupil, sign: 0 }],
+  class: 'Bulbs',
+  eyes: false,
+  asks: false,
+  stage: false,
+  sets: [{ id: 's', title: 'S', help: 'hint', tasks: Array(tasks).fill({}) as never, done: [] }],
+});
+
+/** An answer that is none, as the page that is open now knows it. */
+async function fault(status: number, code = 'x', ours = false) {
+  const { ApiError } = await import('./api');
+  return new ApiError(status, code, 'No.', ours);
+}
+
+/** The desk of a page that was just opened. */
+async function opened(pupil: string) {
+  vi.resetModules();
+  net.view.mockResolvedValue(seen(pupil));
+  net.open.mockImplementation((_set: string, attempts: string[]) =>
+    Promise.resolve({ tickets: attempts.map((a) => `ticket of ${a}`), pupil, with: '' }),
+  );
+  const desk = await import('./desk');
+  await desk.openDesk();
+  return desk;
+}
+
+beforeEach(() => {
+  kept.clear();
+  view = undefined;
+  vi.clearAllMocks();
+  vi.useFakeTimers();
+});
+
+test('what is given is kept at once, and gone on with after the page was closed', async () => {
+  const desk = await opened('mirren');
+  desk.give('s', 0, 'board', 'blocks 5t', { lesson: 1 });
+  const again = await opened('mirren');
+  const work = again.useDesk.getState().works[again.keyOf('s', 0)]!;
+  expect(work.answer).toEqual({ board: 'blocks 5t' });
+  expect(work.boards).toEqual({ board: { lesson: 1 } });
+  expect(net.open).toHaveBeenCalledTimes(1);
+});
+
+test('another child at the device opens none of it', async () => {
+  const desk = await opened('mirren');
+  desk.give('s', 0, 'board', 'blocks 5t');
+  const other = await opened('jorn');
+  expect(other.useDesk.getState().works[other.keyOf('s', 0)]!.answer).toEqual({});
+  expect([...kept.values()].some((w) => w.pupil === 'mirren')).toBe(true);
+});
+
+test('no answer of any server but an acknowledgement or a refusal of our own takes it away', async () => {
+  for (let status = 0; status < 600; status = status === 0 ? 200 : status + 1) {
+    for (const ours of [true, false]) {
+      kept.clear();
+      view = undefined;
+      const desk = await opened('mirren');
+      desk.give('s', 0, 'board', 'blocks 5t');
+      net.handIn.mockRejectedValue(await fault(status, 'x', ours));
+      await desk.handIn('s', 0);
+      const waits = [...kept.values()].filter((w) => w.waits);
+      const refused = ours && status >= 400 && status < 500 && status !== 429;
+      expect(waits.length, `${status} ${ours ? 'of ours' : 'of others'}`).toBe(refused ? 0 : 1);
+      expect(desk.useDesk.getState().refused).toBe(refused ? 'No.' : '');
+      if (!refused) expect(desk.useDesk.getState().told[desk.keyOf('s', 0)]).toEqual({ waits: true });
+    }
+  }
+});
+
+test('what waits is sent by whoever opens the page next, with its own ticket', async () => {
+  const desk = await opened('mirren');
+  desk.give('s', 0, 'board', 'blocks 5t');
+  net.handIn.mockRejectedValue(await fault(0, 'offline'));
+  await desk.handIn('s', 0);
+  const [waiting] = [...kept.values()].filter((w) => w.waits);
+  net.handIn.mockResolvedValue({ verdict: { right: true }, ticket: 'next' });
+  await opened('jorn');
+  expect(net.handIn).toHaveBeenLastCalledWith(
+    expect.objectContaining({ attempt: waiting!.attempt, ticket: waiting!.ticket, pupil: 'mirren' }),
+  );
+  expect([...kept.values()].filter((w) => w.pupil === 'mirren')).toEqual([]);
+});
+
+test('after a hand-in she goes on from where she was, as another attempt', async () => {
+  const desk = await opened('mirren');
+  desk.give('s', 0, 'board', 'blocks 4t 5o', { lesson: 1 });
+  const first = desk.useDesk.getState().works[desk.keyOf('s', 0)]!;
+  net.handIn.mockResolvedValue({ verdict: { right: false }, ticket: 'next' });
+  await desk.handIn('s', 0);
+  const next = desk.useDesk.getState().works[desk.keyOf('s', 0)]!;
+  expect(next.attempt).not.toBe(first.attempt);
+  expect(next).toMatchObject({
+    ticket: 'next',
+    answer: { board: 'blocks 4t 5o' },
+    boards: { board: { lesson: 1 } },
+  });
+  expect(desk.useDesk.getState().told[desk.keyOf('s', 0)]).toEqual({ right: false });
+  // As soon as she changes something, what was told is of another answer.
+  desk.give('s', 0, 'board', 'blocks 5t 4o');
+  expect(desk.useDesk.getState().told[desk.keyOf('s', 0)]).toBeUndefined();
+});
+
+test('without the network the page opens with what was here last, for her alone', async () => {
+  await opened('mirren');
+  vi.resetModules();
+  net.view.mockRejectedValue(await fault(0, 'offline'));
+  const away = await import('./desk');
+  await away.openDesk();
+  expect(away.useDesk.getState()).toMatchObject({ status: 'in', away: true });
+  // A device that sits at no tile any more has nothing.
+  vi.resetModules();
+  net.view.mockRejectedValue(await fault(401, 'no-seat', true));
+  const out = await import('./desk');
+  await out.openDesk();
+  expect(out.useDesk.getState()).toMatchObject({ status: 'out', view: undefined });
+  expect(view).toBeUndefined();
+});
