@@ -312,7 +312,8 @@ test('axe finds nothing on a class’s screens', async ({ page, browser, app }) 
     const found = violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`);
     expect(found, what).toEqual([]);
   };
-  await page.goto('/classes');
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Classes' }).click();
   await page.getByText('Bulb planters').waitFor();
   await sound(page, 'classes');
   await page.getByText('Bulb planters').click();

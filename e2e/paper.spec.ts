@@ -211,3 +211,19 @@ test('a table goes to a spreadsheet, and a list of problems comes from one', asy
   await expect(page.getByRole('button', { name: 'week 12', exact: true })).toBeVisible();
   await expect(page.locator('.stem').getByText('97 ÷ 4').first()).toBeVisible();
 });
+
+test('several lessons are printed together, from the shelf', async ({ page }) => {
+  await page.goto('/');
+  for (const title of ['Trains of nine', 'Eight and five']) {
+    await page.getByRole('searchbox', { name: 'Search the lessons' }).click();
+    await page.keyboard.press('ControlOrMeta+A');
+    await page.keyboard.type(title);
+    await page.locator('.Card_card', { hasText: title }).hover();
+    await page.getByRole('checkbox', { name: `Choose ${title}` }).click();
+  }
+  await page.getByRole('region', { name: 'Chosen lessons' }).getByRole('button', { name: 'Print' }).click();
+  await expect(page.getByRole('heading', { name: 'Trains of nine · Eight and five' })).toBeVisible();
+  await expect(page.getByRole('region', { name: /^Page 1/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Back to the shelf' }).first().click();
+  await expect(page.getByRole('heading', { name: 'Lessons' })).toBeVisible();
+});

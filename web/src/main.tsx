@@ -65,6 +65,7 @@ function App() {
         <Route path="/lesson/:id" element={<BenchPage />} />
         <Route path="/lesson/:id/present" element={<PresentPage />} />
         <Route path="/lesson/:id/teach" element={<TeachPage />} />
+        <Route path="/paper" element={<Later part={paper} show={(m) => <m.PaperPage />} />} />
         <Route path="/lesson/:id/paper" element={<Later part={paper} show={(m) => <m.PaperPage />} />} />
         <Route path="/classes" element={<Later part={classroom} show={(m) => <m.ClassesPage />} />} />
         <Route path="/class/:id" element={<Later part={classroom} show={(m) => <m.ClassPage />} />} />

@@ -21,6 +21,7 @@ import { sentence, useLesson } from '../state/lesson';
 import { openLesson } from '../state/session';
 import { linkOf } from '../wish/address';
 import { Linked } from './Linked';
+import { MANY, openMany } from './many';
 import css from './PaperPage.module.css';
 import { posterBlocks, stripBlocks, type AnswersAt } from './Strip';
 import { AnswerList, sheetBlocks } from './TaskItems';
@@ -63,14 +64,20 @@ const THROWS = [
 ];
 
 export function PaperPage() {
-  const { id = '' } = useParams();
+  const { id = MANY } = useParams();
+  const [params] = useSearchParams();
+  const lessons = params.get('lessons') ?? '';
   const status = useLesson((s) => s.status);
   const failure = useLesson((s) => s.failure);
   const title = useLesson((s) => s.outline.title);
   useEffect(() => {
     const { id: open, status: was } = useLesson.getState();
-    if (open !== id || was !== 'open') void openLesson(id);
-  }, [id]);
+    if (id === MANY)
+      void openMany(lessons.split(',')).catch((error: unknown) =>
+        useLesson.setState({ status: 'failed', failure: sentence(error) }),
+      );
+    else if (open !== id || was !== 'open') void openLesson(id);
+  }, [id, lessons]);
   useEffect(() => {
     document.title = title ? `${title} – on paper` : 'Unit Bloom';
   }, [title]);
@@ -93,6 +100,10 @@ export function PaperPage() {
 }
 
 function Paper({ id }: { id: string }) {
+  const back =
+    id === MANY
+      ? { to: '/', word: 'Back to the shelf' }
+      : { to: `/lesson/${id}`, word: 'Back to the lesson' };
   const outline = useLesson((s) => s.outline);
   const [params, setParams] = useSearchParams();
   const asked = params.get('as');
@@ -114,13 +125,13 @@ function Paper({ id }: { id: string }) {
     <div className={cx('paper')}>
       <style>{`@page { size: ${paper.w}mm ${paper.h}mm; margin: 0; }`}</style>
       <header className={cx('bar')}>
-        <Link to={`/lesson/${id}`} className={cx('home')} aria-label="Back to the lesson">
+        <Link to={back.to} className={cx('home')} aria-label={back.word}>
           <Flower size={30} />
         </Link>
         <h1>{outline.title}</h1>
         <span className={cx('grow')} />
-        <Link to={`/lesson/${id}`} className={cx('back')}>
-          Back to the lesson
+        <Link to={back.to} className={cx('back')}>
+          {back.word}
         </Link>
         <Button type="primary" disabled={made.blocks.length === 0} onClick={() => print()}>
           Print

@@ -1,10 +1,11 @@
 // What is done with many lessons at once.
 import { Button } from 'antd';
 import { useState } from 'react';
+import { useNavigate } from 'react-router';
 import { names } from '../shell/names';
 import { api } from '../state/api';
 import { notify, sentence } from '../state/lesson';
-import { remove, takeAway } from './deeds';
+import { duplicate, remove, takeAway } from './deeds';
 import { FolderDialog } from './FolderDialog';
 import css from './ShelfPage.module.css';
 import type { Shelf } from './useShelf';
@@ -19,6 +20,7 @@ interface Props {
 
 export function Chosen({ ids, shelf, done }: Props) {
   const [moving, setMoving] = useState(false);
+  const go = useNavigate();
   const after = (deed: Promise<unknown>) =>
     void deed
       .then(shelf.again)
@@ -31,6 +33,8 @@ export function Chosen({ ids, shelf, done }: Props) {
       <Button onClick={() => takeAway(ids)}>
         {ids.length === 1 ? 'Save as a file' : 'Save as an archive'}
       </Button>
+      <Button onClick={() => after(Promise.all(ids.map(duplicate)))}>Duplicate</Button>
+      <Button onClick={() => void go(`/paper?lessons=${ids.join(',')}`)}>Print</Button>
       <Button danger onClick={() => after(Promise.all(ids.map(remove)))}>
         Delete
       </Button>

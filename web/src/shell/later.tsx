@@ -5,6 +5,7 @@ import type { ButtonProps, CheckboxProps, InputNumberProps, MenuProps, ModalProp
 import {
   cloneElement,
   useEffect,
+  useReducer,
   useState,
   type ComponentType,
   type KeyboardEvent,
@@ -36,13 +37,13 @@ export function fetchIdly(part: Part<unknown>) {
 
 /** The part once it is wanted and there. Without the network it may not come: that is said, and `failed` told. */
 export function usePart<T>(part: Part<T>, wanted: boolean, failed?: () => void): T | undefined {
-  const [, setThere] = useState(false);
+  const [, come] = useReducer((n: number) => n + 1, 0);
   const missing = wanted && !part.now;
   useEffect(() => {
     if (!missing) return;
     let gone = false;
     part.fetch().then(
-      () => !gone && setThere(true),
+      () => !gone && come(),
       () => {
         if (gone) return;
         notify(
