@@ -325,7 +325,7 @@ test('axe finds nothing on a class’s screens', async ({ page, browser, app }) 
   await expect(page.getByRole('row', { name: /Rosa/ }).getByRole('link', { name: /not yet/ })).toHaveCount(2);
   await sound(page, 'what the class can');
   await page.getByRole('link', { name: 'The class' }).first().click();
-  await page.getByRole('link', { name: 'Bags and single bulbs' }).click();
+  await page.getByRole('link', { name: 'Bags and single bulbs', exact: true }).click();
   await page.locator('.WallPage_group').first().waitFor();
   await page.getByRole('button', { name: 'who' }).first().click();
   await sound(page, 'the wall');
