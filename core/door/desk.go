@@ -24,11 +24,7 @@ func Desk(t task.Task, w say.Vocabulary) (DeskTask, error) {
 		return DeskTask{}, err
 	}
 	out := DeskTask{Face: face}
-	var texts []string
-	for _, picture := range face.Boards {
-		texts = append(texts, picture.Board)
-	}
-	if out.Views, err = boardsSeen(texts, w); err != nil {
+	if out.Views, err = boardsSeen(boardsOf(face), w); err != nil {
 		return out, err
 	}
 	if empty, lays := task.Start(t); lays {
@@ -55,9 +51,7 @@ func Work(t task.Task, a task.Answer, w say.Vocabulary) (lines []string, of stri
 		}
 	}
 	if len(texts) == 0 {
-		for _, picture := range face.Boards {
-			texts = append(texts, picture.Board)
-		}
+		texts = boardsOf(face)
 	}
 	if views, err = boardsSeen(texts, w); err != nil {
 		return nil, "", nil, err

@@ -78,18 +78,7 @@ func (s *session) panel(sc lesson.Scene, still bool) Panel {
 type SheetArgs struct {
 	Scenes []string `json:"scenes"`
 	Text   string   `json:"text,omitempty"`
-	Kinds  []string `json:"kinds"`
-	Forms  []string `json:"forms,omitempty"`
-	Pieces string   `json:"pieces,omitempty"`
-	Draw   bool     `json:"draw,omitempty"`
-	More   int      `json:"more,omitempty"`
-	Seed   uint64   `json:"seed,omitempty"`
-	Turns  string   `json:"turns,omitempty"`
-	// Facts are the family of quick facts, Conditions those of a sentence of one's own, and
-	// Question what is to be explained.
-	Facts      string `json:"facts,omitempty"`
-	Conditions string `json:"conditions,omitempty"`
-	Question   string `json:"question,omitempty"`
+	task.Wanted
 }
 
 // SheetView is a sheet as it is printed. Without are the kinds for which nothing was found.
@@ -124,9 +113,7 @@ func sheet(s *session, a SheetArgs) (SheetView, error) {
 		}
 		scenes = append(scenes, granted.Scenes...)
 	}
-	tasks, err := task.Sheet(scenes, task.Wanted{Kinds: a.Kinds, Forms: a.Forms, Pieces: a.Pieces, Draw: a.Draw,
-		More: a.More, Seed: a.Seed, Turns: a.Turns, Facts: a.Facts,
-		Conditions: a.Conditions, Question: a.Question})
+	tasks, err := task.Sheet(scenes, a.Wanted)
 	if err != nil {
 		return out, err
 	}
@@ -156,12 +143,17 @@ func (s *session) taskView(t task.Task) (TaskView, error) {
 	if v.Answers, err = task.Answers(t, s.doc.Words); err != nil {
 		return v, err
 	}
+	v.Views, err = boardsSeen(boardsOf(face), s.doc.Words)
+	return v, err
+}
+
+// boardsOf are the boards that a face has to look at, in notation.
+func boardsOf(f task.Face) []string {
 	var texts []string
-	for _, picture := range face.Boards {
+	for _, picture := range f.Boards {
 		texts = append(texts, picture.Board)
 	}
-	v.Views, err = boardsSeen(texts, s.doc.Words)
-	return v, err
+	return texts
 }
 
 // boardsSeen are boards in notation as pictures.

@@ -72,11 +72,16 @@ func readBuild(t Task) (work, error) {
 	return nil, say.Refuse("task-ways", say.Number("number", say.Given, b.number), say.Int("ways", say.Given, b.ways))
 }
 
+// bare is the model with nothing on it, as large as it comes for the number.
+func (b building) bare() (board.Board, error) {
+	room, _ := b.number.Whole()
+	return board.Parse(b.spec.Empty(min(room, max(b.spec.Most, 10))))
+}
+
 // empty is the model with nothing on it, and room for the number: columns up to its largest
 // place, where the model has columns.
 func (b building) empty() (board.Board, error) {
-	room, _ := b.number.Whole()
-	laid, err := board.Parse(b.spec.Empty(min(room, max(b.spec.Most, 10))))
+	laid, err := b.bare()
 	form := b.number.UnitForm()
 	if err != nil || b.spec.Acts.Reach == nil || len(form) == 0 {
 		return laid, err
@@ -87,8 +92,7 @@ func (b building) empty() (board.Board, error) {
 
 // notation is the model's text form of an amount, or why it does not hold it.
 func (b building) notation(amount string) (string, error) {
-	room, _ := b.number.Whole()
-	laid, err := board.Parse(b.spec.Empty(min(room, max(b.spec.Most, 10))))
+	laid, err := b.bare()
 	if err == nil {
 		laid, _, err = board.Apply(laid, b.spec.Acts.Build(amount))
 	}

@@ -79,13 +79,12 @@ func Gather(handed []Handed, own bool, w say.Vocabulary) ([]Group, []Told, error
 			return nil, nil, err
 		}
 		p, _ := did.problem(h.Answer)
+		shown := map[string]bool{}
 		for _, s := range mistake.Slips(p) {
-			if _, seen := names[s.ID]; !seen {
-				names[s.ID] = s.Name.Phrase(w)
+			if !shown[s.ID] {
+				shown[s.ID], names[s.ID] = true, s.Name.Phrase(w)
+				could[s.ID]++
 			}
-		}
-		for _, id := range showable(p) {
-			could[id]++
 		}
 		for _, s := range v.Mistakes {
 			counts[s.ID]++
@@ -112,17 +111,6 @@ func Gather(handed []Handed, own bool, w say.Vocabulary) ([]Group, []Told, error
 	}
 	slices.SortFunc(told, func(a, b Told) int { return cmp.Or(b.N-a.N, strings.Compare(a.ID, b.ID)) })
 	return groups, told, nil
-}
-
-// showable are the mistakes that a problem can show, each once.
-func showable(p mistake.Problem) []string {
-	var ids []string
-	for _, s := range mistake.Slips(p) {
-		if !slices.Contains(ids, s.ID) {
-			ids = append(ids, s.ID)
-		}
-	}
-	return ids
 }
 
 func newGroup(key string, did work, t Task, a Answer, v Verdict, w say.Vocabulary) Group {

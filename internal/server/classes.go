@@ -97,10 +97,9 @@ func (s *Server) class(c *gin.Context) { s.answerClass(c, c.Param("class")) }
 
 func (s *Server) answerClass(c *gin.Context, id string) {
 	class, err := s.store.Class(id)
-	view := classView{Class: class, Pupils: []pupilView{}, Eyes: s.rooms.eyes(id)}
-	var pupils []store.Pupil
+	view := classView{Class: class, Eyes: s.rooms.eyes(id)}
 	if err == nil {
-		pupils, err = s.store.Pupils(id)
+		view.Pupils, err = s.tiles(id)
 	}
 	if err == nil {
 		view.Sets, err = s.store.Sets(id)
@@ -109,15 +108,21 @@ func (s *Server) answerClass(c *gin.Context, id string) {
 		s.classError(c, err)
 		return
 	}
-	taken, err := s.taken(id)
-	if err != nil {
-		s.classError(c, err)
-		return
-	}
-	for _, p := range pupils {
-		view.Pupils = append(view.Pupils, pupilView{p, taken[p.ID]})
-	}
 	c.JSON(http.StatusOK, view)
+}
+
+// tiles are the children of a class, each with whether a device is at her tile.
+func (s *Server) tiles(class string) ([]pupilView, error) {
+	pupils, err := s.store.Pupils(class)
+	if err != nil {
+		return nil, err
+	}
+	taken, err := s.taken(class)
+	tiles := []pupilView{}
+	for _, p := range pupils {
+		tiles = append(tiles, pupilView{p, taken[p.ID]})
+	}
+	return tiles, err
 }
 
 // changeClass sets what is given: its name, whether the code lets in, a new code, eyes up.
@@ -235,7 +240,7 @@ func (s *Server) classEvents(c *gin.Context) {
 	defer dismiss()
 	events, leave := s.hub.Listen("class " + id)
 	defer leave()
-	s.stream(c, events, func() {})
+	s.stream(c, events, as, func() {})
 }
 
 // progress is what each child handed in last of each task, by kind of task, from the first set

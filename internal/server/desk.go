@@ -98,19 +98,10 @@ func (s *Server) door(c *gin.Context) {
 	if !ok {
 		return
 	}
-	pupils, err := s.store.Pupils(class.ID)
+	tiles, err := s.tiles(class.ID)
 	if err != nil {
 		s.classError(c, err)
 		return
-	}
-	taken, err := s.taken(class.ID)
-	if err != nil {
-		s.classError(c, err)
-		return
-	}
-	tiles := []pupilView{}
-	for _, p := range pupils {
-		tiles = append(tiles, pupilView{p, taken[p.ID]})
 	}
 	c.JSON(http.StatusOK, gin.H{"name": class.Name, "tiles": tiles})
 }
@@ -483,29 +474,15 @@ func (s *Server) deskEvents(c *gin.Context) {
 	defer dismiss()
 	all, leave := s.hub.Listen("desks " + seat.ClassID)
 	defer leave()
-	own := make(chan string)
-	done := c.Request.Context().Done()
-	go func() {
-		for {
-			select {
-			case <-done:
-				return
-			case event := <-all:
-				what, whom, told := strings.Cut(event, " ")
-				switch {
-				case what == "stage": // the whole of it, for all
-				case told && whom != seat.PupilID && whom != seat.WithID:
-					continue
-				default:
-					event = what
-				}
-				select {
-				case own <- event:
-				case <-done:
-					return
-				}
-			}
+	hers := func(event string) string {
+		what, whom, told := strings.Cut(event, " ")
+		switch {
+		case what == "stage": // the whole of it, for all
+			return event
+		case told && whom != seat.PupilID && whom != seat.WithID:
+			return ""
 		}
-	}()
-	s.stream(c, own, func() { s.hub.See(seat.PupilID) })
+		return what
+	}
+	s.stream(c, all, hers, func() { s.hub.See(seat.PupilID) })
 }

@@ -216,7 +216,7 @@ func (s *Server) events(c *gin.Context) {
 	who, id := c.Query("holder"), c.Param("id")
 	ch := s.holds.listen(id, who)
 	defer s.holds.leave(id, who, ch)
-	s.stream(c, ch, func() {})
+	s.stream(c, ch, as, func() {})
 }
 
 // there says no where there is no such lesson: holds and streams are kept only for

@@ -115,10 +115,9 @@ type wall struct {
 
 // wallTask is one task with what was handed in of it.
 type wallTask struct {
-	Ask    string           `json:"ask"`
-	Kind   string           `json:"kind"`
-	Handed int              `json:"handed"`
-	Views  []door.BoardView `json:"views"`
+	Ask    string `json:"ask"`
+	Kind   string `json:"kind"`
+	Handed int    `json:"handed"`
 	door.Gathered
 	// Who are the hand-ins that the groups name.
 	Who map[string]handed `json:"who"`
@@ -180,11 +179,11 @@ func (s *Server) wallOf(set store.Set) (wall, error) {
 	w.Children = len(pupils)
 	last, tries, done := lastOf(attempts)
 	for n, t := range set.Tasks {
-		face, err := door.Desk(t, set.Source.Words)
+		face, err := task.FaceOf(t, set.Source.Words)
 		if err != nil {
 			return w, err
 		}
-		one := wallTask{Ask: face.Ask, Kind: t.Kind, Views: face.Views, Who: map[string]handed{}}
+		one := wallTask{Ask: face.Ask, Kind: t.Kind, Who: map[string]handed{}}
 		var all []task.Handed
 		for _, a := range last {
 			tasks, err := s.store.TasksFor(set, a.PupilID)

@@ -11,9 +11,12 @@ import (
 // beatEvery is how often a stream says that it is still there.
 const beatEvery = 15 * time.Second
 
-// stream sends events to a page until it goes. Each beat runs what is to be done while the page
-// is there.
-func (s *Server) stream(c *gin.Context, events <-chan string, beat func()) {
+// as is an event as it came.
+func as(event string) string { return event }
+
+// stream sends events to a page until it goes, each as the page hears it; one of which it hears
+// nothing is empty. Each beat runs what is to be done while the page is there.
+func (s *Server) stream(c *gin.Context, events <-chan string, heard func(event string) string, beat func()) {
 	c.Header("Content-Type", "text/event-stream")
 	c.Header("Cache-Control", "no-store")
 	rc := http.NewResponseController(c.Writer)
@@ -34,7 +37,9 @@ func (s *Server) stream(c *gin.Context, events <-chan string, beat func()) {
 		case <-s.holds.closing:
 			return
 		case event := <-events:
-			ok = send("data: " + event + "\n\n")
+			if event = heard(event); event != "" {
+				ok = send("data: " + event + "\n\n")
+			}
 		case <-beats.C:
 			ok = send(": still here\n\n")
 		}

@@ -1,6 +1,5 @@
 // The numbers of this lesson as tasks for a class: what, how many, whose numbers, which help; and
 // each as a child will see it, before it is set.
-import { useQuery } from '@tanstack/react-query';
 import { Alert, Button, Checkbox, Input, Radio } from 'antd';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -12,7 +11,7 @@ import { classes, type Help, type SetWish } from '../state/classroom';
 import { sentence, useLesson } from '../state/lesson';
 import { openDocument } from '../state/session';
 import css from './SetDialog.module.css';
-import { useToday } from './useClass';
+import { useClasses, useToday } from './useClass';
 
 const cx = names(css);
 
@@ -59,7 +58,7 @@ interface Props {
 
 export function SetDialog({ close, then }: Props) {
   const lastClass = useToday((s) => s.of);
-  const known = useQuery({ queryKey: ['classes'], queryFn: classes.all });
+  const known = useClasses();
   const handle = useLesson((s) => s.handle);
   const outline = useLesson((s) => s.outline);
   const here = useLesson((s) => s.frame.scene);

@@ -833,6 +833,7 @@ export interface Calls {
       facts?: string;
       conditions?: string;
       question?: string;
+      own?: boolean;
     };
     answer: SheetView;
   };

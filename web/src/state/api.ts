@@ -212,7 +212,10 @@ export const api = {
 };
 
 /** A name that no other lesson, scene, save or tab has. Works without a secure context. */
-export function newId(): string {
-  const bytes = crypto.getRandomValues(new Uint8Array(9));
+export const newId = () => byChance(9);
+
+/** So many bytes by chance, as text. */
+export function byChance(n: number): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(n));
   return Array.from(bytes, (b) => b.toString(16).padStart(2, '0')).join('');
 }

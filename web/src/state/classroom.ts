@@ -1,6 +1,6 @@
 // The server's routes for classes: a teacher's, and those of children's devices.
 import type { BoardView, SheetView } from '../core/core';
-import { ApiError, request } from './api';
+import { ApiError, byChance, request } from './api';
 
 export interface ClassLine {
   id: string;
@@ -88,7 +88,6 @@ export interface WallTask {
   ask: string;
   kind: string;
   handed: number;
-  views: Picture[];
   groups: Group[];
   mistakes: { id: string; as: string; n: number; of: number }[];
   who: Record<string, Handed>;
@@ -250,7 +249,4 @@ export const desks = {
 const notADesk = () => new ApiError(0, 'not-ours', 'Something answered in the server’s place.');
 
 /** A name for an attempt: 128 bits by chance. */
-export function newAttempt(): string {
-  const bytes = crypto.getRandomValues(new Uint8Array(16));
-  return Array.from(bytes, (b) => b.toString(16).padStart(2, '0')).join('');
-}
+export const newAttempt = () => byChance(16);
