@@ -17,7 +17,7 @@ const demoNames = "Mirren, Jorn, Evi, Mara, Dita, Rosa, Tam, Ole, Bea, Nils, Ilv
 // demoClass makes a class with work at all stages: a wall that lives. What was there of one
 // that a killed start left is taken away first.
 func demoClass(db *store.Store, lessons []lesson.Lesson) error {
-	left, err := db.Classes()
+	left, err := db.Classes("")
 	if err != nil {
 		return err
 	}
@@ -26,12 +26,12 @@ func demoClass(db *store.Store, lessons []lesson.Lesson) error {
 			return err
 		}
 	}
-	class, err := db.MakeClass(server.NewID(), "Bulb planters", people.Names(demoNames))
+	class, err := db.MakeClass("", server.NewID(), "Bulb planters", people.Names(demoNames))
 	if err != nil {
 		return err
 	}
 	open := true
-	if _, err := db.ChangeClass(class.ID, nil, &open, false); err != nil {
+	if _, err := db.ChangeClass(class.ID, store.ClassChange{Open: &open}); err != nil {
 		return err
 	}
 	pupils, err := db.Pupils(class.ID)

@@ -32,9 +32,9 @@ func run(args []string) int {
 	root.SetFlagErrorFunc(func(_ *cobra.Command, err error) error { return fmt.Errorf("%w: %w", errUsage, err) })
 	root.CompletionOptions.DisableDefaultCmd = true
 	root.DisableSuggestions = true
-	root.AddCommand(serveCommand(), demoCommand(), backupCommand(), restoreCommand(), checkCommand(), exampleCommand(),
-		readCommand(), applyCommand(), movesCommand(), methodsCommand(), parallelCommand(), tasksCommand(), taskCommand(), markCommand(), lessonCommand(), versionCommand(),
-		licencesCommand())
+	root.AddCommand(serveCommand(), demoCommand(), backupCommand(), restoreCommand(), checkCommand(), linkCommand(), deedsCommand(), exampleCommand(),
+		readCommand(), applyCommand(), movesCommand(), methodsCommand(), parallelCommand(), tasksCommand(), taskCommand(),
+		markCommand(), lessonCommand(), versionCommand(), licencesCommand())
 	root.SetArgs(args)
 	cmd, err := root.ExecuteC()
 	switch {

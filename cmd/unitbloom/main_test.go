@@ -140,7 +140,9 @@ func TestReadAndErrors(t *testing.T) {
 		{[]string{"example", "column-add", "1", "2", "--set", "marks=left"}, 1, "Marks cannot be left. Use above, below."},
 		{[]string{"example", "--batch", "nowhere.csv"}, 1, `the file "nowhere.csv" does not open`},
 		{[]string{"backup", "x", "--data", "nowhere.db"}, 1, `there is no database at "nowhere.db"`},
-		{[]string{"serve", "--host", "0.0.0.0", "--data", filepath.Join(t.TempDir(), "x.db")}, 2, "give a passphrase too"},
+		{[]string{"serve", "--proxy", "proxy.school", "--data", filepath.Join(t.TempDir(), "x.db")}, 2, "no address of a proxy"},
+		{[]string{"serve", "--cert", "a.pem", "--data", filepath.Join(t.TempDir(), "x.db")}, 2, "go together"},
+		{[]string{"link", "--data", filepath.Join(t.TempDir(), "x.db")}, 1, "there is no database"},
 	} {
 		out, errs, status := runs(t, "", c.args...)
 		assert.Equal(t, c.status, status, c.args)

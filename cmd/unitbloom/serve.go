@@ -2,7 +2,10 @@ package main
 
 import (
 	"context"
+	"crypto/tls"
+	"errors"
 	"fmt"
+	"io"
 	"log/slog"
 	"net"
 	"os"
@@ -22,18 +25,19 @@ import (
 
 // serving are the flags of serve and demo.
 type serving struct {
-	data, host, passphrase string
-	port                   int
-	names                  []string
+	data, host, cert, key string
+	port                  int
+	names, proxies        []string
 }
 
 func (s *serving) flags(cmd *cobra.Command, port int) {
 	cmd.Flags().StringVar(&s.data, "data", s.data, "the database file")
 	cmd.Flags().IntVar(&s.port, "port", port, "the port; 0 picks a free one")
 	cmd.Flags().StringVar(&s.host, "host", "127.0.0.1", "the address to listen on; 0.0.0.0 lets the school's network in")
-	cmd.Flags().StringVar(&s.passphrase, "passphrase", "",
-		"what other machines must give; UNITBLOOM_PASSPHRASE does as well")
 	cmd.Flags().StringArrayVar(&s.names, "name", nil, "a host name that the server answers to")
+	cmd.Flags().StringArrayVar(&s.proxies, "proxy", nil, "the address of a proxy that stands before the server")
+	cmd.Flags().StringVar(&s.cert, "cert", "", "the file of a certificate, for TLS; read again when it is renewed")
+	cmd.Flags().StringVar(&s.key, "key", "", "the file of the certificate's key")
 }
 
 func serveCommand() *cobra.Command {
@@ -85,16 +89,16 @@ func addDemo(db *store.Store) error {
 	if err := demoClass(db, lessons); err != nil {
 		return err
 	}
-	_, err = db.CreateAll(lessons)
+	_, err = db.CreateAll("", lessons)
 	return err
 }
 
 // tellCode tells the code of each class that lets children in.
-func tellCode(cmd *cobra.Command, db *store.Store, address string) error {
-	classes, err := db.Classes()
+func tellCode(out io.Writer, db *store.Store, address string) error {
+	classes, err := db.Classes("")
 	for _, class := range classes {
 		if class.Open {
-			fmt.Fprintf(cmd.OutOrStdout(), "%s come in at http://%s/desk with the code %s\n", class.Name, address, class.Code)
+			fmt.Fprintf(out, "%s come in at %s/desk with the code %s\n", class.Name, address, class.Code)
 		}
 	}
 	return err
@@ -115,13 +119,7 @@ func (s *serving) run(cmd *cobra.Command, prepare func(*store.Store) error) erro
 			return err
 		}
 	}
-	config := server.Config{
-		Host: s.host, Passphrase: s.passphrase, Names: s.names, Version: version,
-		Log: log,
-	}
-	if config.Passphrase == "" {
-		config.Passphrase = os.Getenv("UNITBLOOM_PASSPHRASE")
-	}
+	config := server.Config{Host: s.host, Names: s.names, Proxies: s.proxies, Version: version, Log: log}
 	if files, ok := web.Files(); ok {
 		config.Files = files
 	}
@@ -129,22 +127,58 @@ func (s *serving) run(cmd *cobra.Command, prepare func(*store.Store) error) erro
 	if err != nil {
 		return fmt.Errorf("%w: %w", errUsage, err)
 	}
-	l, err := net.Listen("tcp", net.JoinHostPort(s.host, strconv.Itoa(s.port)))
+	l, address, err := s.listen()
 	if err != nil {
-		return fmt.Errorf("cannot listen: %w. Choose another with --port", err)
+		return err
 	}
 	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
 	defer stop()
-	fmt.Fprintf(cmd.OutOrStdout(), "Unit Bloom is at http://%s\n", l.Addr())
+	out := cmd.OutOrStdout()
+	fmt.Fprintf(out, "Unit Bloom is at %s\n", address)
+	if err := s.tellAccess(out, srv, address); err != nil {
+		return err
+	}
 	if prepare != nil {
-		if err := tellCode(cmd, db, l.Addr().String()); err != nil {
+		if err := tellCode(out, db, address); err != nil {
 			return err
 		}
 	}
 	if config.Files == nil {
-		fmt.Fprintln(cmd.OutOrStdout(), "It was built without its front end: run make build first.")
+		fmt.Fprintln(out, "It was built without its front end: run make build first.")
 	}
 	return srv.Serve(ctx, l)
+}
+
+// listen opens the port, with TLS where there is a certificate.
+func (s *serving) listen() (l net.Listener, address string, err error) {
+	if (s.cert == "") != (s.key == "") {
+		return nil, "", fmt.Errorf("%w: a certificate and its key go together: give --cert and --key", errUsage)
+	}
+	if l, err = net.Listen("tcp", net.JoinHostPort(s.host, strconv.Itoa(s.port))); err != nil {
+		return nil, "", fmt.Errorf("cannot listen: %w. Choose another with --port", err)
+	}
+	if s.cert == "" {
+		return l, "http://" + l.Addr().String(), nil
+	}
+	renewed, err := certificate(s.cert, s.key)
+	if err != nil {
+		return nil, "", errors.Join(err, l.Close())
+	}
+	return tls.NewListener(l, &tls.Config{GetCertificate: renewed, MinVersion: tls.VersionTLS12,
+		NextProtos: []string{"h2", "http/1.1"}}), "https://" + l.Addr().String(), nil
+}
+
+// tellAccess says who can come, by what, and how the first account is made.
+func (s *serving) tellAccess(out io.Writer, srv *server.Server, address string) error {
+	if srv.Open() && s.cert == "" && len(s.proxies) == 0 {
+		fmt.Fprintln(out, "Without TLS, passphrases and what children do can be read by whoever can read the network. "+
+			"Give --cert and --key, or name the proxy that does it with --proxy.")
+	}
+	path, err := srv.FirstLink()
+	if path != "" {
+		fmt.Fprintf(out, "Make the first account, once, within a week: %s%s\n", address, path)
+	}
+	return err
 }
 
 // logLevel is what the log on standard error holds: errors and panics, unless

@@ -11,6 +11,8 @@ import (
 	"strings"
 	"unicode"
 	"unicode/utf8"
+
+	"golang.org/x/text/unicode/norm"
 )
 
 // letters of a code look like no other letter or digit, and make no words.
@@ -106,3 +108,6 @@ func Ticket(key []byte, set, pupil, task, attempt string) string {
 func Valid(ticket string, key []byte, set, pupil, task, attempt string) bool {
 	return hmac.Equal([]byte(ticket), []byte(Ticket(key, set, pupil, task, attempt)))
 }
+
+// Folded is a name as it is told from others: written large or small, composed or not, it is one.
+func Folded(name string) string { return strings.ToLower(norm.NFKC.String(Name(name))) }

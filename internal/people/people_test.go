@@ -51,6 +51,23 @@ func TestATicketIsOfOneThing(t *testing.T) {
 	assert.False(t, people.Valid("", key, "set", "pupil", "1", "attempt"))
 }
 
+func TestAnAccountIsLockedForAWhile(t *testing.T) {
+	now := time.Now()
+	s := people.NewLock()
+	s.Now = func() time.Time { return now }
+	tries := 0
+	for s.Wait("alder") < 15*time.Minute {
+		now = now.Add(s.Wait("alder"))
+		s.Wrong("alder")
+		tries++
+	}
+	assert.Equal(t, 12, tries, "slowed first, then locked")
+	now = now.Add(15 * time.Minute)
+	assert.Zero(t, s.Wait("alder"))
+	s.Wrong("alder")
+	assert.Equal(t, 15*time.Minute, s.Wait("alder"))
+}
+
 func TestWhoGuessesWaitsLonger(t *testing.T) {
 	now := time.Now()
 	s := people.NewSlow()

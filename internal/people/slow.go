@@ -8,12 +8,15 @@ import (
 	"golang.org/x/time/rate"
 )
 
-// Slow holds back those who guess codes. A device that was wrong a few times waits, longer each
-// time; and in all, only so many tries are looked at in a second, right or wrong. Nobody is
+// Slow holds back those who guess codes or passphrases. Who was wrong a few times waits, longer
+// each time; and in all, only so many tries are looked at in a second, right or wrong. Nobody is
 // shut out by an address: thirty children have one.
 type Slow struct {
 	// Now is the clock.
 	Now func() time.Time
+	// After so many free tries there is a first wait, which doubles up to the longest.
+	free           int
+	first, longest time.Duration
 
 	mu    sync.Mutex
 	wrong map[string]tries
@@ -28,9 +31,7 @@ type tries struct {
 }
 
 const (
-	freeTries = 5
 	firstWait = 2 * time.Second
-	longest   = time.Minute
 	forgotten = 15 * time.Minute
 	// In all: eight classes of thirty come in within a quarter of a minute. All 24 million codes
 	// would take four weeks, and the one of a class that is open for an hour is met once in 670
@@ -39,9 +40,16 @@ const (
 	patience          = 3 * time.Second
 )
 
-// NewSlow holds back nobody yet.
-func NewSlow() *Slow {
-	return &Slow{Now: time.Now, wrong: map[string]tries{}, right: map[string]time.Time{}, all: rate.NewLimiter(inASecond, atOnce)}
+// NewSlow is for codes: five tries are free, and nobody waits for more than a minute.
+func NewSlow() *Slow { return newSlow(5, time.Minute) }
+
+// NewLock is for passphrases: after three tries an account waits, after a dozen it is locked
+// for a quarter of an hour.
+func NewLock() *Slow { return newSlow(3, forgotten) }
+
+func newSlow(free int, longest time.Duration) *Slow {
+	return &Slow{Now: time.Now, free: free, first: firstWait, longest: longest, wrong: map[string]tries{},
+		right: map[string]time.Time{}, all: rate.NewLimiter(inASecond, atOnce)}
 }
 
 // Turn waits for a try's turn among those of all devices, for a moment; false where there are
@@ -63,10 +71,10 @@ func (s *Slow) Wait(device string) time.Duration {
 	s.mu.Lock()
 	defer s.mu.Unlock()
 	t := s.wrong[device]
-	if t.n < freeTries {
+	if t.n < s.free {
 		return 0
 	}
-	return max(0, min(longest, firstWait<<min(t.n-freeTries, 8))-s.Now().Sub(t.last))
+	return max(0, min(s.longest, s.first<<min(t.n-s.free, 16))-s.Now().Sub(t.last))
 }
 
 // Wrong notes that a device was wrong.
@@ -77,7 +85,7 @@ func (s *Slow) Wrong(device string) {
 	if now.Sub(s.swept) > time.Minute {
 		s.swept = now
 		for known, t := range s.wrong {
-			if now.Sub(t.last) > forgotten {
+			if now.Sub(t.last) > 2*forgotten {
 				delete(s.wrong, known)
 			}
 		}

@@ -22,9 +22,15 @@ import (
 // maxClass is the largest body about a class, in bytes.
 const maxClass = 64 << 10
 
+// classLine is a class among others. By is the teacher whose it is, where that is another.
+type classLine struct {
+	store.Class
+	By string `json:"by,omitempty"`
+}
+
 // classView is a class as its teacher sees it.
 type classView struct {
-	store.Class
+	classLine
 	Pupils []pupilView `json:"pupils"`
 	Sets   []store.Set `json:"sets"`
 	Eyes   bool        `json:"eyes"`
@@ -58,12 +64,16 @@ func (s *Server) classError(c *gin.Context, err error) {
 }
 
 func (s *Server) classes(c *gin.Context) {
-	list, err := s.store.Classes()
+	list, err := s.store.Classes(teacher(c))
 	if err != nil {
 		s.classError(c, err)
 		return
 	}
-	c.JSON(http.StatusOK, gin.H{"classes": list})
+	lines := []classLine{}
+	for _, class := range list {
+		lines = append(lines, classLine{class, s.otherTeacher(c, class.Owner)})
+	}
+	c.JSON(http.StatusOK, gin.H{"classes": lines})
 }
 
 // makeClass makes a class of a name and a pasted list.
@@ -85,7 +95,7 @@ func (s *Server) makeClass(c *gin.Context) {
 		s.classError(c, store.ErrFullClass)
 		return
 	}
-	class, err := s.store.MakeClass(NewID(), name, names)
+	class, err := s.store.MakeClass(teacher(c), NewID(), name, names)
 	if err != nil {
 		s.classError(c, err)
 		return
@@ -97,7 +107,7 @@ func (s *Server) class(c *gin.Context) { s.answerClass(c, c.Param("class")) }
 
 func (s *Server) answerClass(c *gin.Context, id string) {
 	class, err := s.store.Class(id)
-	view := classView{Class: class, Eyes: s.rooms.eyes(id)}
+	view := classView{classLine: classLine{class, s.otherTeacher(c, class.Owner)}, Eyes: s.rooms.eyes(id)}
 	if err == nil {
 		view.Pupils, err = s.tiles(id)
 	}
@@ -128,12 +138,10 @@ func (s *Server) tiles(class string) ([]pupilView, error) {
 // changeClass sets what is given: its name, whether the code lets in, a new code, eyes up.
 func (s *Server) changeClass(c *gin.Context) {
 	var in struct {
-		Name    *string `json:"name"`
-		Open    *bool   `json:"open"`
-		NewCode bool    `json:"newCode"`
-		Eyes    *bool   `json:"eyes"`
+		store.ClassChange
+		Eyes *bool `json:"eyes"`
 	}
-	if !bind(c, &in, maxClass) {
+	if !bind(c, &in, maxClass) || in.Shared != nil && !isSharing(c, *in.Shared) {
 		return
 	}
 	if in.Name != nil {
@@ -143,13 +151,16 @@ func (s *Server) changeClass(c *gin.Context) {
 		}
 	}
 	id := c.Param("class")
-	if _, err := s.store.ChangeClass(id, in.Name, in.Open, in.NewCode); err != nil {
+	if _, err := s.store.ChangeClass(id, in.ClassChange); err != nil {
 		s.classError(c, err)
 		return
 	}
 	if in.Eyes != nil {
 		s.rooms.setEyes(id, *in.Eyes)
 		s.hub.Tell("desks "+id, "eyes")
+	}
+	if in.Shared != nil {
+		s.note(c, store.Deed{Did: "shared", Of: store.OfClass, ID: id})
 	}
 	s.hub.Tell("class "+id, "class")
 	s.answerClass(c, id)
@@ -161,6 +172,7 @@ func (s *Server) deleteClass(c *gin.Context) {
 		s.classError(c, err)
 		return
 	}
+	s.note(c, store.Deed{Did: store.Deleted, Of: store.OfClass, ID: id})
 	s.rooms.forget(id)
 	s.hub.Tell("desks "+id, "gone")
 	s.hub.Tell("class "+id, "class")
@@ -208,6 +220,7 @@ func (s *Server) deletePupil(c *gin.Context) {
 	class, id := c.Param("class"), c.Param("pupil")
 	err := s.store.DeletePupil(class, id)
 	if err == nil {
+		s.note(c, store.Deed{Did: store.Deleted, Of: store.OfPupil, ID: id})
 		s.hub.Tell("desks "+class, "free "+id)
 	}
 	s.changed(c, err)
@@ -240,7 +253,7 @@ func (s *Server) classEvents(c *gin.Context) {
 	defer dismiss()
 	events, leave := s.hub.Listen("class " + id)
 	defer leave()
-	s.stream(c, events, as, func() {})
+	s.stream(c, events, as, s.stillSignedIn(c))
 }
 
 // progress is what each child handed in last of each task, by kind of task, from the first set

@@ -51,7 +51,7 @@ func (s *Server) taken(class string) (map[string]bool, error) {
 
 func (s *Server) setCookie(c *gin.Context, name, value string, age time.Duration) {
 	http.SetCookie(c.Writer, &http.Cookie{Name: name, Value: value, Path: deskPath, HttpOnly: true,
-		SameSite: http.SameSiteStrictMode, MaxAge: int(age.Seconds()), Secure: c.Request.TLS != nil})
+		SameSite: http.SameSiteStrictMode, MaxAge: int(age.Seconds()), Secure: s.secure(c)})
 }
 
 // tryCode is the class that a code lets into, or an answer that says why there is none.
@@ -484,5 +484,5 @@ func (s *Server) deskEvents(c *gin.Context) {
 		}
 		return what
 	}
-	s.stream(c, all, hers, func() { s.hub.See(seat.PupilID) })
+	s.stream(c, all, hers, func() bool { s.hub.See(seat.PupilID); return true })
 }

@@ -214,9 +214,12 @@ func (s *Server) events(c *gin.Context) {
 	}
 	defer dismiss()
 	who, id := c.Query("holder"), c.Param("id")
+	if _, other := borrowed(c); other {
+		who = "" // a reader holds nothing
+	}
 	ch := s.holds.listen(id, who)
 	defer s.holds.leave(id, who, ch)
-	s.stream(c, ch, as, func() {})
+	s.stream(c, ch, as, s.stillSignedIn(c))
 }
 
 // there says no where there is no such lesson: holds and streams are kept only for
@@ -231,8 +234,8 @@ func (s *Server) there(c *gin.Context) bool {
 
 // listener is who listens, and how many streams that may be.
 func (s *Server) listener(c *gin.Context) (who string, most int) {
-	if cookie, err := c.Cookie(cookieName); err == nil && s.isToken(cookie) {
-		return "session " + cookie, streamsOfSession
+	if session := c.GetString("session"); session != "" {
+		return "session " + session, streamsOfSession
 	}
-	return "address " + c.RemoteIP(), streamsOfAddress
+	return "address " + c.ClientIP(), streamsOfAddress
 }

@@ -25,20 +25,33 @@ func NewID() string {
 }
 
 // create imports a lesson file under an id of its own.
-func (s *Server) create(c *gin.Context) { s.keepNew(c, NewID(), s.store.Create) }
+func (s *Server) create(c *gin.Context) { s.keepNew(c, NewID(), s.own(c)) }
 
 // put makes a lesson under the id that the device gave it: a new lesson, a file, or a
 // copy of unsent work. The same again does nothing.
-func (s *Server) put(c *gin.Context) { s.putAs(c, c.Param("id"), s.store.Create) }
+func (s *Server) put(c *gin.Context) { s.putAs(c, c.Param("id"), s.own(c)) }
 
-// putShowing keeps a showing of a lesson under the id that the device gave it.
+// own keeps a lesson as that of who is signed in.
+func (s *Server) own(c *gin.Context) func(lesson.Lesson) (int, error) {
+	return func(l lesson.Lesson) (int, error) { return s.store.Create(teacher(c), l) }
+}
+
+// putShowing keeps a showing of a lesson under the id that the device gave it. The showing is who
+// presents it's, whoever the lesson belongs to; it may come before its lesson.
 func (s *Server) putShowing(c *gin.Context) {
-	s.putAs(c, c.Param("showing"), func(l lesson.Lesson) (int, error) { return s.store.CreateShowing(c.Param("id"), l) })
+	if s.store.Has(c.Param("id")) {
+		if s.lessonTo(reads)(c); c.IsAborted() {
+			return
+		}
+	}
+	s.putAs(c, c.Param("showing"), func(l lesson.Lesson) (int, error) {
+		return s.store.CreateShowing(teacher(c), c.Param("id"), l)
+	})
 }
 
 // showings lists those of a lesson.
 func (s *Server) showings(c *gin.Context) {
-	list, err := s.store.Showings(c.Param("id"))
+	list, err := s.store.Showings(teacher(c), c.Param("id"))
 	if err != nil {
 		s.storeError(c, 0, err)
 		return
@@ -87,11 +100,19 @@ func (s *Server) get(c *gin.Context) {
 		s.storeError(c, 0, err)
 		return
 	}
-	c.JSON(http.StatusOK, gin.H{"rev": rev, "lesson": json.RawMessage(doc)})
+	answer := gin.H{"rev": rev, "lesson": json.RawMessage(doc)}
+	if k, other := borrowed(c); other {
+		answer["by"], answer["shared"] = s.otherTeacher(c, k.Owner), k.Shared
+	}
+	c.JSON(http.StatusOK, answer)
 }
 
 // file is the lesson to take away, indented for people who look inside.
 func (s *Server) file(c *gin.Context) {
+	if k, other := borrowed(c); other && k.Shared != store.SharedToCopy {
+		fail(c, http.StatusForbidden, "shared", "This belongs to another teacher. You may look at it, and not copy it.")
+		return
+	}
 	doc, _, err := s.store.Get(c.Param("id"))
 	if err != nil {
 		s.storeError(c, 0, err)
@@ -130,6 +151,7 @@ func (s *Server) save(c *gin.Context) {
 		return
 	}
 	s.holds.saved(id, in.Holder, rev)
+	s.noteHourly(c, store.Deed{Did: "changed", Of: "lesson", ID: id})
 	c.JSON(http.StatusOK, gin.H{"operation": in.Operation, "rev": rev})
 }
 
@@ -180,9 +202,18 @@ func (s *Server) readSave(c *gin.Context) (savedBy, bool) {
 	return out, true
 }
 
-func (s *Server) delete(c *gin.Context) { s.done(c, s.store.Delete(c.Param("id"))) }
+func (s *Server) delete(c *gin.Context) {
+	s.doneTo(c, store.Deleted, s.store.Delete(c.Param("id")))
+}
 
 func (s *Server) restore(c *gin.Context) { s.done(c, s.store.Restore(c.Param("id"))) }
+
+// doneTo answers what was done to a lesson, and notes it.
+func (s *Server) doneTo(c *gin.Context, did string, err error) {
+	if s.done(c, err); err == nil {
+		s.note(c, store.Deed{Did: did, Of: "lesson", ID: c.Param("id")})
+	}
+}
 
 func (s *Server) done(c *gin.Context, err error) {
 	if err != nil {

@@ -30,8 +30,10 @@ func TestTheSchoolSetsItsWordsOnce(t *testing.T) {
 	}
 }
 
-func TestTheSchoolsWordsAreBehindThePassphrase(t *testing.T) {
-	ts, _ := start(t, server.Config{Host: "0.0.0.0", Passphrase: "tulips in may"})
-	assert.Equal(t, http.StatusUnauthorized, send(t, http.MethodGet, ts.URL+"/api/school", "").status)
-	assert.Equal(t, http.StatusUnauthorized, send(t, http.MethodPut, ts.URL+"/api/school", `{"words":{}}`).status)
+func TestWhoLeadsSetsTheSchoolsWords(t *testing.T) {
+	s := newSchool(t, server.Config{}, "Alder", "Birch")
+	set := map[string]any{"words": map[string]any{"regroup": "exchange"}}
+	s.teachers["Birch"].do("PUT", "/api/school", set, 403)
+	s.teachers["Alder"].do("PUT", "/api/school", set, 200)
+	assert.Equal(t, set, s.teachers["Birch"].do("GET", "/api/school", nil, 200))
 }

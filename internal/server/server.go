@@ -6,7 +6,7 @@ import (
 	"context"
 	"crypto/rand"
 	"encoding/hex"
-	"errors"
+	"fmt"
 	"io/fs"
 	"log/slog"
 	"net"
@@ -31,12 +31,14 @@ const (
 
 // Config is how a server is started.
 type Config struct {
-	// Host is the address to listen on; other machines are let in only with a
-	// host of their own choosing and a passphrase.
-	Host       string
-	Passphrase string
+	// Host is the address to listen on. Where it is not this machine's own, or a name or a
+	// proxy is given, others can come, and teachers sign in.
+	Host string
 	// Names are further host names that the server answers to.
 	Names []string
+	// Proxies are the addresses of proxies that may stand before the server, and are believed
+	// who comes, and whether by TLS.
+	Proxies []string
 	// Files is the built front end; nil when there is none.
 	Files fs.FS
 	// Version is told by /healthz and /api/version.
@@ -49,8 +51,12 @@ type Server struct {
 	store  *store.Store
 	config Config
 	holds  *holds
-	key    []byte
 	build  string
+	// open says that others than the one at this machine can come: teachers sign in. lock holds
+	// back who guesses passphrases.
+	open  bool
+	lock  *people.Slow
+	noted noted
 	// What goes on in classes: who listens, what is put up, who guesses codes; and what tickets
 	// are made with.
 	hub     *live.Hub
@@ -60,28 +66,32 @@ type Server struct {
 	started time.Time
 }
 
-// New makes a server. A host beyond this machine without a passphrase is
-// refused.
+// New makes a server. What was made without signing in is the first teacher's, where teachers sign
+// in.
 func New(s *store.Store, c Config) (*Server, error) {
 	if c.Host == "" {
 		c.Host = "127.0.0.1"
 	}
-	if !isLoopback(c.Host) && c.Passphrase == "" {
-		return nil, errors.New("other machines could reach this address: give a passphrase too, with --passphrase")
+	for _, proxy := range c.Proxies {
+		if net.ParseIP(proxy) == nil {
+			return nil, fmt.Errorf("%q is no address of a proxy: give one like 127.0.0.1", proxy)
+		}
 	}
 	if c.Log == nil {
 		c.Log = slog.New(slog.DiscardHandler)
 	}
-	key := make([]byte, 32)
-	if _, err := rand.Read(key); err != nil {
-		return nil, err
+	open := !isLoopback(c.Host) || len(c.Names) > 0 || len(c.Proxies) > 0
+	if open {
+		if err := s.TakeOver(); err != nil {
+			return nil, err
+		}
 	}
 	tickets, err := s.TicketKey()
 	if err != nil {
 		return nil, err
 	}
-	return &Server{store: s, config: c, holds: newHolds(), key: key, build: buildID(c.Files), hub: live.New(time.Now),
-		rooms: newRooms(time.Now), slow: people.NewSlow(), tickets: tickets, started: time.Now()}, nil
+	return &Server{store: s, config: c, holds: newHolds(), build: buildID(c.Files), open: open, lock: people.NewLock(),
+		hub: live.New(time.Now), rooms: newRooms(time.Now), slow: people.NewSlow(), tickets: tickets, started: time.Now()}, nil
 }
 
 func isLoopback(host string) bool {
@@ -105,64 +115,95 @@ func buildID(files fs.FS) string {
 func (s *Server) Handler() http.Handler {
 	gin.SetMode(gin.ReleaseMode)
 	r := gin.New()
-	r.Use(s.identify, s.logged, gin.CustomRecovery(s.recovered), s.guard, headers)
+	_ = r.SetTrustedProxies(s.config.Proxies) // each was read as an address before
+	r.Use(s.identify, s.logged, gin.CustomRecovery(s.recovered), s.guard, s.headers)
 	r.GET("/healthz", func(c *gin.Context) { c.JSON(http.StatusOK, gin.H{"ok": true, "version": s.config.Version}) })
 	api := r.Group("/api", s.tellBuild)
 	api.GET("/version", func(c *gin.Context) {
 		c.JSON(http.StatusOK,
 			gin.H{"version": s.config.Version, "build": s.build})
 	})
-	api.POST("/session", s.signIn)
 	known := api.Group("", s.signedIn)
-	known.GET("/lessons/:id/events", s.events)
-	known.GET("/archive", s.archive)
-	known.Use(gzip.Gzip(gzip.BestSpeed))
-	known.GET("/school", s.school)
-	known.PUT("/school", s.setSchool)
-	known.GET("/lessons", s.list)
-	known.POST("/lessons", s.create)
-	known.PUT("/lessons/:id", s.put)
-	known.POST("/lessons/folder", s.move)
-	known.POST("/lessons/archive", s.unpack)
-	known.GET("/lessons/:id", s.get)
-	known.GET("/lessons/:id/face", s.face)
-	known.GET("/lessons/:id/file", s.file)
-	known.POST("/lessons/:id/saves", s.save)
-	known.POST("/lessons/:id/hold", s.hold)
-	known.DELETE("/lessons/:id", s.delete)
-	known.POST("/lessons/:id/restore", s.restore)
-	known.GET("/lessons/:id/showings", s.showings)
-	known.PUT("/lessons/:id/showings/:showing", s.putShowing)
-	s.classroom(api, known)
+	zipped := known.Group("", gzip.Gzip(gzip.BestSpeed))
+	s.accounts(api, known)
+	s.lessons(known, zipped)
+	s.classroom(known, zipped)
+	s.desks(api)
 	r.NoRoute(s.static)
 	return r
 }
 
-// classroom are the routes of classes: a teacher's, and those of children's devices, which
-// need a code, a seat or a ticket and nothing else.
-func (s *Server) classroom(api, known *gin.RouterGroup) {
-	known.GET("/classes", s.classes)
-	known.POST("/classes", s.makeClass)
-	known.GET("/classes/:class", s.class)
-	known.PATCH("/classes/:class", s.changeClass)
-	known.DELETE("/classes/:class", s.deleteClass)
-	known.POST("/classes/:class/pupils", s.addPupils)
-	known.PATCH("/classes/:class/pupils/:pupil", s.changePupil)
-	known.DELETE("/classes/:class/pupils/:pupil", s.deletePupil)
-	known.GET("/classes/:class/progress", s.progress)
-	known.GET("/classes/:class/results", s.results)
-	known.GET("/classes/:class/board", s.classBoard)
-	known.PUT("/classes/:class/board", s.putUp)
-	known.PUT("/classes/:class/stage", s.setStage)
-	known.POST("/classes/:class/sets", s.makeSet)
-	known.PATCH("/sets/:set", s.endSet)
-	known.DELETE("/sets/:set", s.deleteSet)
-	known.GET("/sets/:set/wall", s.wall)
-	known.POST("/sets/:set/another", s.another)
-	known.POST("/sets/:set/attempts/:attempt/back", s.giveBack)
-	known.POST("/sets/:set/answered/:pupil", s.answered)
-	api.Group("", s.signedIn).GET("/classes/:class/events", s.classEvents)
+// accounts are the routes of signing in, and of the school's teachers.
+func (s *Server) accounts(api, known *gin.RouterGroup) {
+	api.GET("/session", s.session)
+	api.POST("/session", s.signIn)
+	api.POST("/link", s.lookAtLink)
+	api.POST("/account", s.useLink)
+	known.DELETE("/session", s.signOut)
+	known.PUT("/passphrase", s.setPassphrase)
+	known.GET("/teachers", s.teachers)
+	lead := known.Group("", s.leads)
+	lead.POST("/links", s.invite)
+	lead.DELETE("/teachers/:teacher", s.endTeacher)
+	lead.GET("/deeds", s.deeds)
+	known.GET("/school", s.school)
+	lead.PUT("/school", s.setSchool)
+}
 
+// lessons are the routes of a shelf: each to a lesson says whether it reads or writes it.
+func (s *Server) lessons(known, zipped *gin.RouterGroup) {
+	known.GET("/archive", s.archive)
+	zipped.GET("/lessons", s.list)
+	zipped.POST("/lessons", s.create)
+	zipped.POST("/lessons/folder", s.move)
+	zipped.POST("/lessons/archive", s.unpack)
+	zipped.PUT("/lessons/:id", s.put)
+	zipped.PUT("/lessons/:id/showings/:showing", s.putShowing)
+	known.GET("/lessons/:id/events", s.lessonTo(reads), s.events)
+	read := zipped.Group("/lessons/:id", s.lessonTo(reads))
+	read.GET("", s.get)
+	read.GET("/face", s.face)
+	read.GET("/file", s.file)
+	read.GET("/showings", s.showings)
+	write := zipped.Group("/lessons/:id", s.lessonTo(writes))
+	write.POST("/saves", s.save)
+	write.POST("/hold", s.hold)
+	write.PATCH("", s.shareLesson)
+	write.DELETE("", s.delete)
+	write.POST("/restore", s.restore)
+}
+
+// classroom are the routes of a teacher's classes: each says whether it reads or writes.
+func (s *Server) classroom(known, zipped *gin.RouterGroup) {
+	known.GET("/classes/:class/events", s.classTo(reads), s.classEvents)
+	zipped.GET("/classes", s.classes)
+	zipped.POST("/classes", s.makeClass)
+	read := zipped.Group("/classes/:class", s.classTo(reads))
+	read.GET("", s.class)
+	read.GET("/progress", s.progress)
+	read.GET("/results", s.results)
+	read.GET("/board", s.classBoard)
+	write := zipped.Group("/classes/:class", s.classTo(writes))
+	write.PATCH("", s.changeClass)
+	write.DELETE("", s.deleteClass)
+	write.POST("/pupils", s.addPupils)
+	write.PATCH("/pupils/:pupil", s.changePupil)
+	write.DELETE("/pupils/:pupil", s.deletePupil)
+	write.PUT("/board", s.putUp)
+	write.PUT("/stage", s.setStage)
+	write.POST("/sets", s.makeSet)
+	zipped.GET("/sets/:set/wall", s.setTo(reads), s.wall)
+	sets := zipped.Group("/sets/:set", s.setTo(writes))
+	sets.PATCH("", s.endSet)
+	sets.DELETE("", s.deleteSet)
+	sets.POST("/another", s.another)
+	sets.POST("/attempts/:attempt/back", s.giveBack)
+	sets.POST("/answered/:pupil", s.answered)
+}
+
+// desks are the routes of children's devices, which need a code, a seat or a ticket and nothing
+// else.
+func (s *Server) desks(api *gin.RouterGroup) {
 	api.POST("/handins", s.handIn)
 	desks := api.Group("/desk")
 	desks.POST("/door", s.door)

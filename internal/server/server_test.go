@@ -22,6 +22,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"unitbloom/core/lesson"
 	"unitbloom/internal/server"
 	"unitbloom/internal/store"
 )
@@ -60,6 +61,13 @@ func send(t testing.TB, method, url, body string, headers ...string) reply {
 	raw, err := io.ReadAll(res.Body)
 	require.NoError(t, err)
 	return reply{res.StatusCode, string(raw), res.Header}
+}
+
+func sampleLesson(t testing.TB, id string) lesson.Lesson {
+	l, err := lesson.Import([]byte(lessonFile))
+	require.NoError(t, err)
+	l.ID = id
+	return l
 }
 
 func create(t testing.TB, url string) string {
@@ -156,12 +164,12 @@ func TestStreamsAreLimited(t *testing.T) {
 	assert.Equal(t, 429, r.status)
 	assert.Contains(t, r.body, "Too many pages")
 
-	ts, _ = start(t, server.Config{Host: "0.0.0.0", Passphrase: "tulip"})
-	in := send(t, "POST", ts.URL+"/api/session", `{"passphrase":"tulip"}`)
-	cookie, _, _ := strings.Cut(in.header.Get("Set-Cookie"), ";")
-	again, _, _ := strings.Cut(send(t, "POST", ts.URL+"/api/session", `{"passphrase":"tulip"}`).header.Get("Set-Cookie"),
-		";")
-	assert.NotEqual(t, cookie, again, "each browser has a session of its own")
+	s := newSchool(t, server.Config{}, "Alder")
+	ts = s.Server
+	cookie := cookieOf(t, s.teachers["Alder"])
+	other := newBrowser(t, ts.URL)
+	other.do("POST", "/api/session", signIn("Alder", words+"Alder"), 200)
+	again := cookieOf(t, other)
 	made := send(t, "PUT", ts.URL+"/api/lessons/streamed", lessonFile, "Cookie", cookie)
 	require.Equal(t, 201, made.status)
 	listen := func(cookie string) int {
@@ -329,30 +337,32 @@ func TestHostileTextIsKeptAsText(t *testing.T) {
 }
 
 func TestOtherSitesAndNamesAreKeptOut(t *testing.T) {
-	ts, _ := start(t, server.Config{Names: []string{"maths.school"}})
+	ts := newSchool(t, server.Config{Names: []string{"maths.school"}}, "Alder")
+	cookie := cookieOf(t, ts.teachers["Alder"])
 	shelf := ts.URL + "/api/lessons"
-	assert.Equal(t, 421, send(t, "GET", shelf, "", "Host", "evil.example").status)
-	assert.Equal(t, 200, send(t, "GET", shelf, "", "Host", "maths.school").status)
-	assert.Equal(t, 403, send(t, "POST", shelf, lessonFile, "Origin", "http://evil.example").status)
-	assert.Equal(t, 403, send(t, "POST", shelf, lessonFile, "Origin", "null").status)
-	assert.Equal(t, 201, send(t, "POST", shelf, lessonFile, "Origin", ts.URL).status)
+	for _, c := range []struct {
+		method, header, value string
+		status                int
+	}{
+		{"GET", "Host", "evil.example", 421},
+		{"GET", "Host", "maths.school", 200},
+		{"POST", "Origin", "http://evil.example", 403},
+		{"POST", "Origin", "null", 403},
+		{"POST", "Origin", ts.URL, 201},
+	} {
+		got := send(t, c.method, shelf, lessonFile, "Cookie", cookie, c.header, c.value)
+		assert.Equal(t, c.status, got.status, "%s %s", c.header, c.value)
+	}
 	csp := send(t, "GET", ts.URL+"/", "").header.Get("Content-Security-Policy")
 	assert.Contains(t, csp, "script-src 'self' 'wasm-unsafe-eval';")
 }
 
-func TestAPassphraseIsWantedFromTheNetwork(t *testing.T) {
-	_, err := server.New(nil, server.Config{Host: "0.0.0.0"})
-	require.ErrorContains(t, err, "passphrase")
-	ts, _ := start(t, server.Config{Host: "0.0.0.0", Passphrase: "tulip"})
-	assert.Equal(t, 401, send(t, "GET", ts.URL+"/api/lessons", "").status)
-	assert.Equal(t, 401, send(t, "POST", ts.URL+"/api/session", `{"passphrase":"rose"}`).status)
-	in := send(t, "POST", ts.URL+"/api/session", `{"passphrase":"tulip"}`)
-	require.Equal(t, 204, in.status)
-	cookie, _, _ := strings.Cut(in.header.Get("Set-Cookie"), ";")
-	assert.Equal(t, 200, send(t, "GET", ts.URL+"/api/lessons", "", "Cookie", cookie).status)
-	assert.Equal(t, 200, send(t, "GET", ts.URL+"/api/lessons", "", "Cookie", cookie, "Host", "192.168.1.20:8080").status)
-	assert.Equal(t, 421, send(t, "GET", ts.URL+"/api/lessons", "", "Cookie", cookie, "Host", "evil.example").status)
-	assert.Equal(t, 401, send(t, "GET", ts.URL+"/api/lessons", "", "Cookie", "unitbloom=guess").status)
+func TestAServerAnswersToItsNames(t *testing.T) {
+	s := newSchool(t, server.Config{}, "Alder")
+	cookie := cookieOf(t, s.teachers["Alder"])
+	assert.Equal(t, 200, send(t, "GET", s.URL+"/api/lessons", "", "Cookie", cookie, "Host", "192.168.1.20:8080").status)
+	assert.Equal(t, 421, send(t, "GET", s.URL+"/api/lessons", "", "Cookie", cookie, "Host", "evil.example").status)
+	assert.Equal(t, 401, send(t, "GET", s.URL+"/api/lessons", "", "Cookie", "unitbloom=guess").status)
 }
 
 // listener reads the events of a lesson as a tab does.
@@ -481,5 +491,5 @@ func TestThePageAboutHTTPIsTrue(t *testing.T) {
 	slices.Sort(codes)
 	documented := inPage(`(?m)^\| \d+ +\| ([^|]+) \|`, "`([^`]+)`")
 	slices.Sort(documented)
-	assert.Equal(t, slices.Compact(codes), documented)
+	assert.Equal(t, slices.Compact(codes), slices.Compact(documented))
 }

@@ -57,6 +57,7 @@ func (s *Server) makeSet(c *gin.Context) {
 		s.classError(c, err)
 		return
 	}
+	s.note(c, store.Deed{Did: "set", Of: store.OfSet, ID: set.ID})
 	s.setChanged(set)
 	c.JSON(http.StatusCreated, set)
 }
@@ -93,6 +94,7 @@ func (s *Server) deleteSet(c *gin.Context) {
 		s.classError(c, err)
 		return
 	}
+	s.note(c, store.Deed{Did: store.Deleted, Of: store.OfSet, ID: set.ID})
 	s.setChanged(set)
 	c.Status(http.StatusNoContent)
 }
@@ -287,6 +289,7 @@ func (s *Server) another(c *gin.Context) {
 		s.classError(c, err)
 		return
 	}
+	s.note(c, store.Deed{Did: "set", Of: store.OfSet, ID: set.ID})
 	s.setChanged(set)
 	c.JSON(http.StatusCreated, set)
 }

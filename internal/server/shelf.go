@@ -38,7 +38,7 @@ func (s *Server) list(c *gin.Context) {
 		return n
 	}
 	page, err := s.store.Shelf(store.Query{
-		Text: c.Query("q"), Topic: c.Query("topic"), Folder: c.Query("folder"), Sort: c.Query("sort"),
+		Teacher: teacher(c), Others: c.Query("others") != "", Text: c.Query("q"), Topic: c.Query("topic"), Folder: c.Query("folder"), Sort: c.Query("sort"),
 		Deleted: c.Query("deleted") != "", From: number("from", 0), Most: min(mostOfPage, max(1, number("most", mostOfPage))),
 	})
 	if err != nil {
@@ -76,14 +76,15 @@ func (s *Server) move(c *gin.Context) {
 	if !bind(c, &in, 1<<20) {
 		return
 	}
-	if err := s.store.Move(in.IDs, in.Folder); err != nil {
+	if err := s.store.Move(teacher(c), in.IDs, in.Folder); err != nil {
 		s.storeError(c, 0, err)
 		return
 	}
 	c.Status(http.StatusNoContent)
 }
 
-// archive is lessons of the shelf as files in one archive: those that are named, or all.
+// archive is lessons of the shelf as files in one archive: those that are named, or all; of other
+// teachers those that may be copied, where they are named.
 func (s *Server) archive(c *gin.Context) {
 	lines, err := s.store.List(false)
 	if err != nil {
@@ -98,7 +99,8 @@ func (s *Server) archive(c *gin.Context) {
 	c.Header("Content-Disposition", `attachment; filename="lessons.zip"`)
 	out := zip.NewWriter(c.Writer)
 	for i, line := range lines {
-		if c.Query("ids") != "" && !named[line.ID] {
+		own := !s.open || line.Owner == teacher(c)
+		if !named[line.ID] && (c.Query("ids") != "" || !own) || !own && line.Shared != store.SharedToCopy {
 			continue
 		}
 		doc, _, err := s.store.Get(line.ID)
@@ -141,7 +143,7 @@ func (s *Server) unpack(c *gin.Context) {
 		fail(c, http.StatusUnprocessableEntity, "archive", "This archive cannot be read. "+err.Error()+". Nothing was changed.")
 		return
 	}
-	if _, err := s.store.CreateAll(list); err != nil {
+	if _, err := s.store.CreateAll(teacher(c), list); err != nil {
 		s.storeError(c, 0, err)
 		return
 	}

@@ -15,8 +15,8 @@ const beatEvery = 15 * time.Second
 func as(event string) string { return event }
 
 // stream sends events to a page until it goes, each as the page hears it; one of which it hears
-// nothing is empty. Each beat runs what is to be done while the page is there.
-func (s *Server) stream(c *gin.Context, events <-chan string, heard func(event string) string, beat func()) {
+// nothing is empty. At each beat the stream asks whether it may go on.
+func (s *Server) stream(c *gin.Context, events <-chan string, heard func(event string) string, goesOn func() bool) {
 	c.Header("Content-Type", "text/event-stream")
 	c.Header("Cache-Control", "no-store")
 	rc := http.NewResponseController(c.Writer)
@@ -29,8 +29,7 @@ func (s *Server) stream(c *gin.Context, events <-chan string, heard func(event s
 	}
 	beats := time.NewTicker(beatEvery)
 	defer beats.Stop()
-	for ok := send(": here\n\n"); ok; {
-		beat()
+	for ok := send(": here\n\n"); ok && goesOn(); {
 		select {
 		case <-c.Request.Context().Done():
 			return

@@ -16,7 +16,10 @@ type Class struct {
 	Name string `json:"name"`
 	Code string `json:"code"`
 	// Open says that the code lets children in now.
-	Open      bool      `json:"open"`
+	Open bool `json:"open"`
+	// Owner is the teacher whose it is; Shared that the school may read in it.
+	Owner     string    `json:"-"`
+	Shared    string    `json:"shared,omitempty"`
 	CreatedAt time.Time `json:"createdAt"`
 }
 
@@ -52,10 +55,12 @@ var (
 	ErrNamed     = errors.New("this name is there already")
 )
 
-// Classes lists all, by name.
-func (s *Store) Classes() ([]Class, error) {
+// Classes lists those of a teacher and those that the school may read in, by name; all where
+// nobody signs in.
+func (s *Store) Classes(teacher string) ([]Class, error) {
 	list := []Class{}
-	return list, s.read.Order("name COLLATE NOCASE, id").Find(&list).Error
+	return list, s.read.Where("owner = ? OR shared <> '' OR ? = ''", teacher, teacher).Order("name COLLATE NOCASE, id").
+		Find(&list).Error
 }
 
 // Class is one of them.
@@ -78,9 +83,9 @@ func orElse(err, missing error) error {
 	return err
 }
 
-// MakeClass keeps a new class with its children.
-func (s *Store) MakeClass(id, name string, names []string) (Class, error) {
-	c := Class{ID: id, Name: name, Code: people.NewCode(), CreatedAt: s.now()}
+// MakeClass keeps a teacher's new class with its children.
+func (s *Store) MakeClass(owner, id, name string, names []string) (Class, error) {
+	c := Class{ID: id, Owner: owner, Name: name, Code: people.NewCode(), CreatedAt: s.now()}
 	err := s.write.Transaction(func(tx *gorm.DB) error {
 		if err := tx.Create(&c).Error; err != nil {
 			return err
@@ -90,17 +95,29 @@ func (s *Store) MakeClass(id, name string, names []string) (Class, error) {
 	return c, err
 }
 
-// ChangeClass sets what is given of a class: its name, whether its code lets in, a new code.
-func (s *Store) ChangeClass(id string, name *string, open *bool, newCode bool) (Class, error) {
+// ClassChange is what is to be another of a class; what is nil stays.
+type ClassChange struct {
+	Name *string `json:"name"`
+	// Open says whether the code lets in; NewCode makes another one.
+	Open    *bool   `json:"open"`
+	NewCode bool    `json:"newCode"`
+	Shared  *string `json:"shared"`
+}
+
+// ChangeClass sets what is given of a class.
+func (s *Store) ChangeClass(id string, to ClassChange) (Class, error) {
 	changes := map[string]any{}
-	if name != nil {
-		changes["name"] = *name
+	if to.Name != nil {
+		changes["name"] = *to.Name
 	}
-	if open != nil {
-		changes["open"] = *open
+	if to.Open != nil {
+		changes["open"] = *to.Open
 	}
-	if newCode {
+	if to.NewCode {
 		changes["code"] = people.NewCode()
+	}
+	if to.Shared != nil {
+		changes["shared"] = *to.Shared
 	}
 	if len(changes) > 0 {
 		if err := s.write.Model(&Class{}).Where("id = ?", id).Updates(changes).Error; err != nil {
@@ -203,8 +220,15 @@ func (s *Store) RenamePupil(class, id, name string) error {
 
 // DeletePupil removes a child with all that she did, at once and for good.
 func (s *Store) DeletePupil(class, id string) error {
+	if _, err := s.Pupil(class, id); err != nil {
+		return err
+	}
+	return s.deletePupil(id)
+}
+
+func (s *Store) deletePupil(id string) error {
 	return s.write.Transaction(func(tx *gorm.DB) error {
-		done := tx.Where("id = ? AND class_id = ?", id, class).Delete(&Pupil{})
+		done := tx.Where("id = ?", id).Delete(&Pupil{})
 		if done.Error == nil && done.RowsAffected == 0 {
 			return ErrNoPupil
 		}

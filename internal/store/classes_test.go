@@ -20,8 +20,8 @@ func TestWorkIsKeptAsLongAsTheSchoolSays(t *testing.T) {
 	require.NoError(t, err)
 	defer s.Close()
 	now := time.Date(2026, 11, 27, 9, 0, 0, 0, time.UTC)
-	store.SetClock(s, func() time.Time { return now })
-	class, err := s.MakeClass("c", "Bulbs", []string{"Mirren"})
+	s.SetClock(func() time.Time { return now })
+	class, err := s.MakeClass("", "c", "Bulbs", []string{"Mirren"})
 	require.NoError(t, err)
 	pupils, err := s.Pupils(class.ID)
 	require.NoError(t, err)
@@ -69,7 +69,7 @@ func TestTilesAreToldApart(t *testing.T) {
 	for i := range store.Signs {
 		names = append(names, string(rune('A'+i%26))+string(rune('a'+i/26)))
 	}
-	class, err := s.MakeClass("c", "Bulbs", names[:20])
+	class, err := s.MakeClass("", "c", "Bulbs", names[:20])
 	require.NoError(t, err)
 	require.NoError(t, s.AddPupils(class.ID, names))
 	pupils, err := s.Pupils(class.ID)

@@ -22,7 +22,7 @@ import (
 func TestAnOperationsIdIsItsOwn(t *testing.T) {
 	s, _ := open(t)
 	for _, id := range []string{"x", "y"} {
-		_, err := s.Create(sample(t, id))
+		_, err := s.Create("", sample(t, id))
 		require.NoError(t, err)
 	}
 	one := store.Save{Operation: "one", Base: 1, Edits: place("1 one")}
@@ -41,25 +41,25 @@ func TestAnOperationsIdIsItsOwn(t *testing.T) {
 
 func TestALessonIsMadeOnce(t *testing.T) {
 	s, _ := open(t)
-	_, err := s.Create(sample(t, "x"))
+	_, err := s.Create("", sample(t, "x"))
 	require.NoError(t, err)
 	_, err = s.Save("x", store.Save{Operation: "one", Base: 1, Edits: place("1 one")})
 	require.NoError(t, err)
-	rev, err := s.Create(sample(t, "x"))
+	rev, err := s.Create("", sample(t, "x"))
 	require.NoError(t, err, "the same again does nothing")
 	assert.Equal(t, 2, rev)
 	assert.Equal(t, "154", total(t, s, "x"))
 	other := sample(t, "x")
 	other.Title = "Seeds"
-	_, err = s.Create(other)
+	_, err = s.Create("", other)
 	require.ErrorIs(t, err, store.ErrOther)
 	require.NoError(t, s.Delete("x"))
-	rev, err = s.Create(sample(t, "x"))
+	rev, err = s.Create("", sample(t, "x"))
 	require.NoError(t, err)
 	assert.Equal(t, 2, rev, "one that was deleted meanwhile is not made again")
 	assert.False(t, s.Has("x"))
 
-	_, err = s.CreateAll([]lesson.Lesson{sample(t, "a"), sample(t, "b"), other})
+	_, err = s.CreateAll("", []lesson.Lesson{sample(t, "a"), sample(t, "b"), other})
 	require.ErrorIs(t, err, store.ErrOther)
 	assert.False(t, s.Has("a"), "all or none")
 }
@@ -188,7 +188,7 @@ func TestWhatIsNoDatabaseIsSaidSo(t *testing.T) {
 func TestDamageIsSeen(t *testing.T) {
 	s, path := open(t)
 	for i := range 300 {
-		_, err := s.Create(sample(t, fmt.Sprint("lesson", i)))
+		_, err := s.Create("", sample(t, fmt.Sprint("lesson", i)))
 		require.NoError(t, err)
 	}
 	require.NoError(t, s.Close())
@@ -211,7 +211,7 @@ func TestDamageIsSeen(t *testing.T) {
 
 func TestABackupIsPutBackAndTheOldOneKept(t *testing.T) {
 	s, path := open(t)
-	_, err := s.Create(sample(t, "x"))
+	_, err := s.Create("", sample(t, "x"))
 	require.NoError(t, err)
 	backup := filepath.Join(t.TempDir(), "monday.db")
 	_, err = s.Backup(backup)
@@ -254,7 +254,7 @@ func TestABackupIsPutBackAndTheOldOneKept(t *testing.T) {
 // From the moment that the new file has its waiting name, the restore is certain.
 func TestARestoreThatWasKilledIsFinished(t *testing.T) {
 	s, path := open(t)
-	_, err := s.Create(sample(t, "x"))
+	_, err := s.Create("", sample(t, "x"))
 	require.NoError(t, err)
 	_, err = s.Backup(path + "-restoring")
 	require.NoError(t, err)
@@ -270,7 +270,7 @@ func TestARestoreThatWasKilledIsFinished(t *testing.T) {
 func TestCheckTellsWhatThereIs(t *testing.T) {
 	s, path := open(t)
 	for _, id := range []string{"x", "y", "z"} {
-		_, err := s.Create(sample(t, id))
+		_, err := s.Create("", sample(t, id))
 		require.NoError(t, err)
 	}
 	require.NoError(t, s.Delete("z"))
@@ -300,7 +300,7 @@ func TestAnEditThatNoLongerFitsIsLeftOut(t *testing.T) {
 	var err error
 	l.Scenes[0].Start, err = board.Parse("discs 9m")
 	require.NoError(t, err)
-	_, err = s.Create(l)
+	_, err = s.Create("", l)
 	require.NoError(t, err)
 	for rev, amount := range []string{"1 one", "2 ones"} {
 		_, err = s.Save("x", store.Save{Operation: amount, Base: rev + 1, Edits: place(amount)})

@@ -36,21 +36,21 @@ func (s *Store) Rev(id string) (int, error) {
 	return row.Rev, notFound(err)
 }
 
-// Create keeps a new lesson under its id, at revision 1. The same one again does
+// Create keeps a teacher's new lesson under its id, at revision 1. The same one again does
 // nothing and tells its present revision; another one under a used id is ErrOther.
-func (s *Store) Create(l lesson.Lesson) (rev int, err error) {
-	return s.CreateAll([]lesson.Lesson{l})
+func (s *Store) Create(owner string, l lesson.Lesson) (rev int, err error) {
+	return s.CreateAll(owner, []lesson.Lesson{l})
 }
 
 // CreateAll keeps new lessons, all of them or none. The last revision comes back.
-func (s *Store) CreateAll(list []lesson.Lesson) (rev int, err error) {
-	return s.create(list, "")
+func (s *Store) CreateAll(owner string, list []lesson.Lesson) (rev int, err error) {
+	return s.create(owner, list, "")
 }
 
-// CreateShowing keeps a showing of a lesson, as Create keeps a lesson. Of two that a device
-// made without the network, the showing may come before its lesson.
-func (s *Store) CreateShowing(of string, l lesson.Lesson) (rev int, err error) {
-	return s.create([]lesson.Lesson{l}, of)
+// CreateShowing keeps a teacher's showing of a lesson, as Create keeps a lesson. Of two that a
+// device made without the network, the showing may come before its lesson.
+func (s *Store) CreateShowing(owner, of string, l lesson.Lesson) (rev int, err error) {
+	return s.create(owner, []lesson.Lesson{l}, of)
 }
 
 // Showing is one presenting of a lesson that was kept.
@@ -60,18 +60,18 @@ type Showing struct {
 	UpdatedAt time.Time `json:"updatedAt"`
 }
 
-// Showings are those of a lesson, the last begun first.
-func (s *Store) Showings(of string) ([]Showing, error) {
+// Showings are a teacher's of a lesson, the last begun first.
+func (s *Store) Showings(owner, of string) ([]Showing, error) {
 	if !s.Has(of) {
 		return nil, ErrNotFound
 	}
 	list := []Showing{}
-	err := s.read.Model(&Row{}).Select("id", "created_at", "updated_at").Where("showing_of = ?", of).
+	err := s.read.Model(&Row{}).Select("id", "created_at", "updated_at").Where("showing_of = ? AND (owner = ? OR ? = '')", of, owner, owner).
 		Order("created_at DESC, id").Scan(&list).Error
 	return list, err
 }
 
-func (s *Store) create(list []lesson.Lesson, showingOf string) (rev int, err error) {
+func (s *Store) create(owner string, list []lesson.Lesson, showingOf string) (rev int, err error) {
 	fresh := map[string]lesson.Lesson{}
 	err = s.write.Transaction(func(tx *gorm.DB) error {
 		for _, l := range list {
@@ -82,11 +82,12 @@ func (s *Store) create(list []lesson.Lesson, showingOf string) (rev int, err err
 			sum := sha256.Sum256(doc)
 			made := hex.EncodeToString(sum[:])
 			var there []Row
-			if err := tx.Unscoped().Select("rev", "made", "showing_of").Where("id = ?", l.ID).Limit(1).Find(&there).Error; err != nil {
+			if err := tx.Unscoped().Select("rev", "made", "showing_of", "owner").Where("id = ?", l.ID).Limit(1).Find(&there).Error; err != nil {
 				return err
 			}
 			if len(there) > 0 {
-				if rev = there[0].Rev; there[0].Made != made || there[0].ShowingOf != showingOf {
+				was := there[0]
+				if rev = was.Rev; was.Made != made || was.ShowingOf != showingOf || owner != "" && was.Owner != owner {
 					return ErrOther
 				}
 				continue
@@ -94,7 +95,7 @@ func (s *Store) create(list []lesson.Lesson, showingOf string) (rev int, err err
 			rev = 1
 			now := s.now()
 			row := Row{ID: l.ID, Title: l.Title, Objective: l.Objective, Scenes: len(l.Scenes), Rev: 1, Made: made,
-				ShowingOf: showingOf, Topics: topics(l), Found: method.FoundBy(l), OpenedAt: now, CreatedAt: now, UpdatedAt: now}
+				ShowingOf: showingOf, Owner: owner, Topics: topics(l), Found: method.FoundBy(l), OpenedAt: now, CreatedAt: now, UpdatedAt: now}
 			if err := errors.Join(tx.Create(&row).Error, tx.Create(&Document{l.ID, 1, doc}).Error); err != nil {
 				return err
 			}

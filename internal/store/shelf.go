@@ -2,6 +2,7 @@ package store
 
 import (
 	"cmp"
+	"errors"
 	"slices"
 	"strings"
 	"time"
@@ -25,7 +26,11 @@ type Line struct {
 	OpenedAt  time.Time  `json:"openedAt"`
 	UpdatedAt time.Time  `json:"updatedAt"`
 	DeletedAt *time.Time `json:"deletedAt,omitempty"`
+	// Shared is how the school has it; By the teacher whose it is, where it is not the reader's.
+	Shared string `json:"shared,omitempty"`
+	By     string `json:"by,omitempty" gorm:"-"`
 
+	Owner string `json:"-"`
 	// About and Found are as the row has them.
 	About string `json:"-" gorm:"column:topics"`
 	Found string `json:"-"`
@@ -33,6 +38,10 @@ type Line struct {
 
 // Query says which lessons of the shelf are wanted, and in which order.
 type Query struct {
+	// Teacher is whose shelf it is: her own lessons, with those of Others if wanted that the
+	// school has. Empty, where nobody signs in, for all.
+	Teacher string
+	Others  bool
 	// Text is sought in titles, objectives, problems and words: each of its words.
 	Text string
 	// Topic and Folder are one of each, empty for any.
@@ -49,9 +58,11 @@ type Query struct {
 // Page is a part of the shelf: its lessons, how many there are in all that are wanted, and
 // the topics and folders of the whole shelf with how many lessons each has.
 type Page struct {
-	Lessons []Line  `json:"lessons"`
-	Total   int     `json:"total"`
-	All     int     `json:"all"`
+	Lessons []Line `json:"lessons"`
+	Total   int    `json:"total"`
+	All     int    `json:"all"`
+	// Others is how many lessons of other teachers the school has.
+	Others  int     `json:"others"`
 	Topics  []Count `json:"topics"`
 	Folders []Count `json:"folders"`
 }
@@ -68,7 +79,8 @@ func (s *Store) Shelf(q Query) (Page, error) {
 	if err != nil {
 		return Page{}, err
 	}
-	page := Page{All: len(all), Topics: counted(all, method.Topics), Folders: folders(all)}
+	all, others := whose(all, q)
+	page := Page{All: len(all), Others: others, Topics: counted(all, method.Topics), Folders: folders(all)}
 	words := strings.Fields(method.Sought(q.Text))
 	wanted := []Line{}
 	for _, line := range all {
@@ -91,7 +103,41 @@ func (s *Store) Shelf(q Query) (Page, error) {
 		to = min(to, from+q.Most)
 	}
 	page.Lessons = wanted[from:to]
+	if !q.Others {
+		return page, nil
+	}
+	page.Lessons = slices.Clone(page.Lessons)
+	for i, line := range page.Lessons {
+		t, err := s.Teacher(line.Owner)
+		if err != nil && !errors.Is(err, ErrNoTeacher) {
+			return page, err
+		}
+		page.Lessons[i].By = t.Name
+	}
 	return page, nil
+}
+
+// whose are a teacher's lines, or those of others that the school has, and how many the latter
+// are. Folders are their owner's own.
+func whose(all []Line, q Query) (lines []Line, others int) {
+	if q.Teacher == "" {
+		return all, 0
+	}
+	lines = []Line{}
+	for _, line := range all {
+		own := line.Owner == q.Teacher
+		if !own && (line.Shared == "" || q.Deleted) {
+			continue
+		}
+		if !own {
+			others++
+			line.Folder = ""
+		}
+		if own != q.Others {
+			lines = append(lines, line)
+		}
+	}
+	return lines, others
 }
 
 func (l Line) wanted(q Query, words []string) bool {
@@ -157,7 +203,7 @@ func (s *Store) List(deleted bool) ([]Line, error) {
 	}
 	lines := []Line{}
 	q := s.read.Model(&Row{}).Select("id", "title", "objective", "scenes", "rev", "topics", "found", "folder", "opened_at",
-		"updated_at", "deleted_at").Where("showing_of = ''").Order("opened_at DESC, id")
+		"updated_at", "deleted_at", "owner", "shared").Where("showing_of = ''").Order("opened_at DESC, id")
 	if deleted {
 		q = q.Unscoped().Where("deleted_at IS NOT NULL")
 	}
@@ -204,12 +250,13 @@ func (s *Store) Opened(id string) error {
 // MaxFolder is how many letters the name of a folder has at most.
 const MaxFolder = 60
 
-// Move puts lessons into a folder of the teacher's; the empty name takes them out.
-func (s *Store) Move(ids []string, folder string) error {
+// Move puts lessons of a teacher's into a folder of hers; the empty name takes them out.
+func (s *Store) Move(owner string, ids []string, folder string) error {
 	if utf8.RuneCountInString(folder) > MaxFolder {
 		return ErrFolder
 	}
-	err := s.write.Model(&Row{}).Where("id IN ?", ids).UpdateColumn("folder", strings.TrimSpace(folder)).Error
+	err := s.write.Model(&Row{}).Where("id IN ? AND (owner = ? OR ? = '')", ids, owner, owner).
+		UpdateColumn("folder", strings.TrimSpace(folder)).Error
 	s.wrote()
 	return err
 }

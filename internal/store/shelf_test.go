@@ -42,7 +42,7 @@ func shelf(t *testing.T, s *store.Store, q store.Query) store.Page {
 func TestTheShelfIsSearchedSortedAndFiled(t *testing.T) {
 	s, _ := open(t)
 	for id, line := range map[string]string{"plus": "58 + 67", "minus": "402 − 167", "rack": "8 and 6 on a rack", "share": "97 ÷ 4"} {
-		_, err := s.Create(lessonOf(t, id, line))
+		_, err := s.Create("", lessonOf(t, id, line))
 		require.NoError(t, err)
 	}
 	for text, want := range map[string]string{
@@ -60,19 +60,19 @@ func TestTheShelfIsSearchedSortedAndFiled(t *testing.T) {
 	assert.Equal(t, []store.Count{{Name: "counting", N: 1}, {Name: "addition", N: 1}, {Name: "subtraction", N: 1},
 		{Name: "division", N: 1}}, shelf(t, s, store.Query{}).Topics)
 
-	require.NoError(t, s.Move([]string{"plus", "minus"}, " Spring "))
+	require.NoError(t, s.Move("", []string{"plus", "minus"}, " Spring "))
 	page := shelf(t, s, store.Query{Folder: "Spring", Sort: "title"})
 	assert.Equal(t, "minus plus", ids(page))
 	assert.Equal(t, []store.Count{{Name: "Spring", N: 2}}, page.Folders)
-	require.NoError(t, s.Move([]string{"plus"}, ""))
+	require.NoError(t, s.Move("", []string{"plus"}, ""))
 	assert.Equal(t, "minus", ids(shelf(t, s, store.Query{Folder: "Spring"})))
-	require.ErrorIs(t, s.Move([]string{"plus"}, strings.Repeat("x", store.MaxFolder+1)), store.ErrFolder)
+	require.ErrorIs(t, s.Move("", []string{"plus"}, strings.Repeat("x", store.MaxFolder+1)), store.ErrFolder)
 }
 
 // What a save changes is found from then on, and topics follow.
 func TestTheShelfFollowsWhatIsSaved(t *testing.T) {
 	s, _ := open(t)
-	_, err := s.Create(lessonOf(t, "x", "8 and 6 on a rack"))
+	_, err := s.Create("", lessonOf(t, "x", "8 and 6 on a rack"))
 	require.NoError(t, err)
 	more := lessonOf(t, "y", "97 ÷ 4").Scenes[0]
 	more.ID = "b"
@@ -87,10 +87,10 @@ func TestTheShelfFollowsWhatIsSaved(t *testing.T) {
 func TestTheLastOpenedComesFirst(t *testing.T) {
 	s, _ := open(t)
 	for _, id := range []string{"a", "b", "c"} {
-		_, err := s.Create(lessonOf(t, id, "58 + 67"))
+		_, err := s.Create("", lessonOf(t, id, "58 + 67"))
 		require.NoError(t, err)
 	}
-	store.SetClock(s, func() time.Time { return time.Now().Add(time.Hour) })
+	s.SetClock(func() time.Time { return time.Now().Add(time.Hour) })
 	require.NoError(t, s.Opened("b"))
 	first := shelf(t, s, store.Query{}).Lessons[0]
 	assert.Equal(t, "b", first.ID)
@@ -127,7 +127,7 @@ func BenchmarkShelfOf10000(b *testing.B) {
 	for i := range 10_000 {
 		list = append(list, lesson.Lesson{Format: lesson.Format, ID: fmt.Sprintf("lesson-%d", i), Title: fmt.Sprintf("Bulbs %d", i)})
 	}
-	_, err = s.CreateAll(list)
+	_, err = s.CreateAll("", list)
 	require.NoError(b, err)
 	for b.Loop() {
 		if page, err := s.Shelf(store.Query{Text: "99", Sort: "title", Most: 60}); err != nil || page.Total == 0 {

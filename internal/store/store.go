@@ -48,6 +48,7 @@ type Store struct {
 	closing       chan struct{}
 	saved         chan struct{}
 	once          sync.Once
+	deeds         sync.Mutex
 	writes        int // how many writes there were, so that a list read meanwhile is not kept
 }
 
@@ -81,6 +82,9 @@ func Open(path string, log *slog.Logger) (*Store, error) {
 	return s, nil
 }
 
+// SetClock gives the store another clock than the machine's, before it is used.
+func (s *Store) SetClock(now func() time.Time) { s.now = now }
+
 func (s *Store) open() error {
 	if err := finishRestore(s.path); err != nil {
 		return err
@@ -101,7 +105,10 @@ func (s *Store) open() error {
 	if s.read, err = connect(s.path, forReading, 4); err != nil {
 		return err
 	}
-	if err := s.sweep(); err != nil {
+	if err := errors.Join(s.sweep(), s.sweepSessions()); err != nil {
+		return err
+	}
+	if err := s.deleteAgain(); err != nil {
 		return err
 	}
 	return s.file()

@@ -46,7 +46,7 @@ func total(t testing.TB, s *store.Store, id string) string {
 
 func TestSavesAreKeptOnceAndInOrder(t *testing.T) {
 	s, path := open(t)
-	_, err := s.Create(sample(t, "x"))
+	_, err := s.Create("", sample(t, "x"))
 	require.NoError(t, err)
 	rev, err := s.Save("x", store.Save{Operation: "one", Base: 1, Edits: place("1 one")})
 	require.NoError(t, err)
@@ -80,7 +80,7 @@ func TestSavesAreKeptOnceAndInOrder(t *testing.T) {
 
 func TestWritersSideBySideLoseNothing(t *testing.T) {
 	s, _ := open(t)
-	_, err := s.Create(sample(t, "x"))
+	_, err := s.Create("", sample(t, "x"))
 	require.NoError(t, err)
 	var wg sync.WaitGroup
 	const writers, each = 5, 12
@@ -104,7 +104,7 @@ func TestWritersSideBySideLoseNothing(t *testing.T) {
 
 func TestAReopenedLessonReplaysWhatCameSinceItWasWritten(t *testing.T) {
 	s, path := open(t)
-	_, err := s.Create(sample(t, "x"))
+	_, err := s.Create("", sample(t, "x"))
 	require.NoError(t, err)
 	for rev := 1; rev < 3*store.SnapshotEvery+7; rev++ {
 		_, err := s.Save("x", store.Save{Operation: fmt.Sprint(rev), Base: rev, Edits: place("1 one")})
@@ -123,7 +123,7 @@ func TestAReopenedLessonReplaysWhatCameSinceItWasWritten(t *testing.T) {
 func TestDeletedLessonsComeBack(t *testing.T) {
 	s, _ := open(t)
 	for _, id := range []string{"x", "y"} {
-		_, err := s.Create(sample(t, id))
+		_, err := s.Create("", sample(t, id))
 		require.NoError(t, err)
 	}
 	require.NoError(t, s.Delete("x"))
@@ -145,7 +145,7 @@ func TestDeletedLessonsComeBack(t *testing.T) {
 
 func TestBackupsAreWholeAndDoNotOverwrite(t *testing.T) {
 	s, path := open(t)
-	_, err := s.Create(sample(t, "x"))
+	_, err := s.Create("", sample(t, "x"))
 	require.NoError(t, err)
 	copied := filepath.Join(filepath.Dir(path), "copy.db")
 	b, err := s.Backup(copied)
@@ -175,7 +175,7 @@ func BenchmarkSave200kB(b *testing.B) {
 			}
 		}
 	}
-	_, err := s.Create(l)
+	_, err := s.Create("", l)
 	require.NoError(b, err)
 	rev := 1
 	for b.Loop() {
@@ -193,18 +193,18 @@ func mustJSON(t testing.TB, value any) []byte {
 
 func TestAShowingIsFoundWithItsLessonAndGoesWithIt(t *testing.T) {
 	s, _ := open(t)
-	_, err := s.CreateShowing("x", sample(t, "monday"))
+	_, err := s.CreateShowing("", "x", sample(t, "monday"))
 	require.NoError(t, err, "a device may send it before its lesson")
-	_, err = s.Showings("x")
+	_, err = s.Showings("", "x")
 	require.ErrorIs(t, err, store.ErrNotFound)
-	_, err = s.Create(sample(t, "x"))
+	_, err = s.Create("", sample(t, "x"))
 	require.NoError(t, err)
 	for _, id := range []string{"tuesday", "monday"} {
-		rev, err := s.CreateShowing("x", sample(t, id))
+		rev, err := s.CreateShowing("", "x", sample(t, id))
 		require.NoError(t, err, "the same again does nothing")
 		assert.Equal(t, 1, rev)
 	}
-	_, err = s.Create(sample(t, "monday"))
+	_, err = s.Create("", sample(t, "monday"))
 	require.ErrorIs(t, err, store.ErrOther, "a showing's id is no lesson's")
 	_, err = s.Save("monday", store.Save{Operation: "one", Base: 1, Edits: place("1 ten")})
 	require.NoError(t, err)
@@ -214,17 +214,17 @@ func TestAShowingIsFoundWithItsLessonAndGoesWithIt(t *testing.T) {
 	lines, err := s.List(false)
 	require.NoError(t, err)
 	require.Len(t, lines, 1, "the shelf has the lesson alone")
-	shown, err := s.Showings("x")
+	shown, err := s.Showings("", "x")
 	require.NoError(t, err)
 	require.Len(t, shown, 2)
 	assert.False(t, shown[0].CreatedAt.IsZero())
 	require.NoError(t, s.Delete("tuesday"))
-	shown, err = s.Showings("x")
+	shown, err = s.Showings("", "x")
 	require.NoError(t, err)
 	require.Len(t, shown, 1)
 	assert.Equal(t, "monday", shown[0].ID)
 
 	require.NoError(t, s.Delete("x"))
-	_, err = s.Showings("x")
+	_, err = s.Showings("", "x")
 	assert.ErrorIs(t, err, store.ErrNotFound)
 }

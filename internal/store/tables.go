@@ -21,6 +21,9 @@ type Row struct {
 	Made string
 	// ShowingOf is the lesson that this is a showing of; empty for a lesson of the shelf.
 	ShowingOf string
+	// Owner is the teacher whose it is; Shared how the school has it, empty for not.
+	Owner  string
+	Shared string
 	// Topics are what it is about, parted by commas; Found is what a search goes through;
 	// Folder is the teacher's own, empty for none; OpenedAt is when it was last opened.
 	Topics    string
@@ -129,6 +132,20 @@ var migrations = []*gormigrate.Migration{
 			"CREATE TABLE `attempts` (`id` text,`set_id` text,`pupil_id` text,`with_id` text,`task` integer,`answer` blob,`right` numeric,"+
 				"`late` numeric,`away` integer,`digest` text,`core` text,`back` text,`handed_at` datetime,PRIMARY KEY (`id`))",
 			"CREATE INDEX `idx_attempts_set_id` ON `attempts`(`set_id`,`pupil_id`,`task`)",
+		)
+	}},
+	// Teachers, where they are signed in, and whose a lesson or a class is.
+	{ID: "2026-11-27-teachers", Migrate: func(tx *gorm.DB) error {
+		return run(tx,
+			"CREATE TABLE `teachers` (`id` text,`name` text,`folded` text,`hash` text,`lead` numeric,`created_at` datetime,PRIMARY KEY (`id`))",
+			"CREATE UNIQUE INDEX `idx_teachers_folded` ON `teachers`(`folded`)",
+			"CREATE TABLE `sessions` (`token` text,`teacher_id` text,`created_at` datetime,`seen_at` datetime,PRIMARY KEY (`token`))",
+			"CREATE INDEX `idx_sessions_teacher_id` ON `sessions`(`teacher_id`)",
+			"CREATE TABLE `links` (`token` text,`teacher_id` text,`lead` numeric,`made_by` text,`ends_at` datetime,PRIMARY KEY (`token`))",
+			"ALTER TABLE `lessons` ADD COLUMN `owner` text NOT NULL DEFAULT ''",
+			"ALTER TABLE `lessons` ADD COLUMN `shared` text NOT NULL DEFAULT ''",
+			"ALTER TABLE `classes` ADD COLUMN `owner` text NOT NULL DEFAULT ''",
+			"ALTER TABLE `classes` ADD COLUMN `shared` text NOT NULL DEFAULT ''",
 		)
 	}},
 }

@@ -15,13 +15,14 @@ import { loadCore } from './core/core';
 import { useLesson } from './state/lesson';
 import { PresentPage } from './present/PresentPage';
 import { TeachPage } from './present/TeachPage';
-import { api, ApiError, onNewBuild } from './state/api';
+import { ApiError, onNewBuild } from './state/api';
+import { sendAgain } from './state/session';
+import { accounts, useTeacher, type Teacher } from './state/teacher';
 import { keepFocus } from './shell/focus';
 import { keepOnDevice, takeUpNew } from './shell/kept';
 import { partOf, usePart, type Part } from './shell/later';
 import { OpenLine } from './wish/OpenLine';
 import { Room } from './shell/room';
-import { SignIn } from './shell/SignIn';
 import { fetchFirst } from './shelf/useShelf';
 
 const client = new QueryClient({
@@ -40,6 +41,8 @@ setTimeout(() => {
   keepOnDevice();
 }, 4000);
 
+const signIn = partOf(() => import('./shell/SignIn'));
+const welcome = partOf(() => import('./shell/Welcome'));
 const paper = partOf(() => import('./paper/PaperPage'));
 const classroom = partOf(() => import('./classroom/Classroom'));
 const desk = partOf(() => import('./desk/DeskPage'));
@@ -51,14 +54,17 @@ function Later<T>({ part, show }: { part: Part<T>; show: (there: T) => ReactNode
 }
 
 function App() {
-  // The shelf's first read also tells whether a passphrase is wanted; of a child none is.
+  // Of a child nobody asks who she is.
   const ours = !location.pathname.startsWith('/desk');
-  const door = useQuery({ queryKey: ['door'], queryFn: () => api.shelf({ most: 1 }), enabled: ours });
-  if (door.error instanceof ApiError && door.error.code === 'sign-in') {
-    return <SignIn done={() => void door.refetch()} />;
+  const { accounts: wanted, teacher, ended } = useTeacher();
+  useQuery({ queryKey: ['door'], queryFn: accounts.look, enabled: ours });
+  if (location.pathname === '/welcome') return <Later part={welcome} show={(m) => <m.Welcome />} />;
+  if (ours && wanted && !teacher) {
+    return <Later part={signIn} show={(m) => <m.SignIn done={() => void client.resetQueries()} />} />;
   }
   return (
     <BrowserRouter>
+      {ended && <SignedOut was={teacher} />}
       <NewBuild />
       <Routes>
         <Route path="/" element={<Later part={shelf} show={(m) => <m.ShelfPage />} />} />
@@ -83,6 +89,20 @@ function App() {
         <Route path="*" element={<Navigate to="/" replace />} />
       </Routes>
     </BrowserRouter>
+  );
+}
+
+/** Over a page whose session has ended: what was done stays, and is saved when she is back. */
+function SignedOut({ was }: { was: Teacher | undefined }) {
+  const back = (now: Teacher) => {
+    if (now.id !== was?.id) return location.assign('/');
+    sendAgain();
+    void client.invalidateQueries();
+  };
+  return (
+    <div className="veil">
+      <Later part={signIn} show={(m) => <m.SignIn again={was} done={back} />} />
+    </div>
   );
 }
 

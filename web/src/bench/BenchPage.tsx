@@ -20,8 +20,8 @@ import type { DialogName } from './Dialogs';
 import { fetchDialogs, OpenDialog } from './OpenDialog';
 import { Prompt } from './Prompt';
 import { change, dropScratch, edit, setPresenting } from '../state/acts';
-import { useLesson } from '../state/lesson';
-import { claim, closeLesson, endShowing, openLesson } from '../state/session';
+import { notify, sentence, useLesson } from '../state/lesson';
+import { claim, closeLesson, copyOpen, endShowing, openLesson } from '../state/session';
 import { Stem } from './Stem';
 import { AddChoices } from './AddDialog';
 import { MoreMenu } from './MoreMenu';
@@ -201,8 +201,25 @@ function Header({ id, come, onDialog }: { id: string; come: Come; onDialog: (d: 
   );
 }
 
+/** Says whose lesson this is, and makes a copy of it where that is allowed. */
+function BorrowedBanner({ by, copy }: { by: string; copy: boolean }) {
+  const navigate = useNavigate();
+  const take = () =>
+    void copyOpen()
+      .then((id) => navigate(`/lesson/${id}`))
+      .catch((error: unknown) => notify('refusal', sentence(error)));
+  return (
+    <Alert
+      type="info"
+      title={`This lesson is ${by}’s. You can look at it and present it.`}
+      action={copy && <Button onClick={take}>Make a copy of my own</Button>}
+    />
+  );
+}
+
 function Banners() {
   const readOnly = useLesson((s) => s.readOnly);
+  const borrowed = useLesson((s) => s.borrowed);
   const newer = useLesson((s) => s.outline.newer);
   const scratch = useLesson((s) => s.frame.scratch);
   const step = useLesson((s) => s.frame.step);
@@ -220,7 +237,8 @@ function Banners() {
           }
         />
       )}
-      {readOnly && !newer && (
+      {borrowed && <BorrowedBanner by={borrowed.by} copy={borrowed.shared === 'copy'} />}
+      {readOnly && !newer && !borrowed && (
         <Alert
           type="info"
           title="This lesson is open in another tab. Here you can read it."

@@ -7,6 +7,7 @@ import { names } from '../shell/names';
 import { Sign } from '../shell/Sign';
 import { classes, type ClassView, type Pupil, type TaskSet } from '../state/classroom';
 import { notify, sentence } from '../state/lesson';
+import { useTeacher } from '../state/teacher';
 import css from './ClassPage.module.css';
 import { Frame } from './Frame';
 import { useClass, useClassEvents } from '../classwork/useClass';
@@ -37,6 +38,7 @@ export function ClassPage() {
 
 function Whole({ view, again }: { view: ClassView; again: () => void }) {
   const [asking, setAsking] = useState<'pupils' | 'name' | 'delete'>();
+  const accounts = useTeacher((s) => s.accounts);
   const go = useNavigate();
   const act = (deed: Promise<unknown>) =>
     void deed.then(again).catch((error: unknown) => notify('refusal', sentence(error)));
@@ -54,48 +56,51 @@ function Whole({ view, again }: { view: ClassView; again: () => void }) {
                 label: 'What the class can, and cannot yet',
                 onClick: () => void go(`/class/${view.id}/progress`),
               },
-              { key: 'name', label: 'Rename the class', onClick: () => setAsking('name') },
               {
                 key: 'results',
                 label: 'All results as a table (CSV)',
                 onClick: () => location.assign(`/api/classes/${view.id}/results`),
               },
-              {
-                key: 'delete',
-                label: 'Delete the class and its work',
-                danger: true,
-                onClick: () => setAsking('delete'),
-              },
+              ...(view.by
+                ? []
+                : [
+                    { key: 'name', label: 'Rename the class', onClick: () => setAsking('name') },
+                    ...(accounts
+                      ? [
+                          {
+                            key: 'share',
+                            label: view.shared
+                              ? 'Share it with colleagues no more'
+                              : 'Let colleagues look at this class',
+                            onClick: () =>
+                              act(classes.change(view.id, { shared: view.shared ? '' : 'read' })),
+                          },
+                        ]
+                      : []),
+                    {
+                      key: 'delete',
+                      label: 'Delete the class and its work',
+                      danger: true,
+                      onClick: () => setAsking('delete'),
+                    },
+                  ]),
             ]}
           >
             <Button>More</Button>
           </Menu>
-          <Button onClick={() => openBoard(view.id)}>The class’s board</Button>
+          {!view.by && <Button onClick={() => openBoard(view.id)}>The class’s board</Button>}
         </>
       }
     >
-      <section className={cx('door')} aria-label="The door">
-        <div>
-          <h2>The door</h2>
-          <p>
-            {view.open
-              ? `Children type this code at ${location.host}/desk, or take the picture on the board.`
-              : 'Closed. Nobody can come in; who is in stays.'}
-          </p>
-        </div>
-        {view.open && <output className={cx('code')}>{view.code}</output>}
-        <span className={cx('grow')} />
-        <Button
-          type={view.open ? 'default' : 'primary'}
-          onClick={() => act(classes.change(view.id, { open: !view.open }))}
-        >
-          {view.open ? 'Close the door' : 'Open the door'}
-        </Button>
-        <Button onClick={() => act(classes.change(view.id, { newCode: true }))}>New code</Button>
-        <Button aria-pressed={view.eyes} onClick={() => act(classes.change(view.id, { eyes: !view.eyes }))}>
-          {view.eyes ? 'Go on' : 'Eyes up'}
-        </Button>
-      </section>
+      {view.by ? (
+        <Alert
+          type="info"
+          title={`This class is ${view.by}’s. You can look at it; only she sets tasks and lets children in.`}
+        />
+      ) : (
+        <TheDoor view={view} act={act} />
+      )}
+      {view.shared && !view.by && <p className={cx('hint')}>Colleagues can look at this class.</p>}
 
       <section aria-label="What is set">
         <h2>Set for this class</h2>
@@ -106,7 +111,7 @@ function Whole({ view, again }: { view: ClassView; again: () => void }) {
         )}
         <ul className={cx('sets')}>
           {[...running, ...view.sets.filter((s) => s.endedAt)].map((s) => (
-            <SetLine key={s.id} set={s} act={act} />
+            <SetLine key={s.id} set={s} reads={!!view.by} act={act} />
           ))}
         </ul>
       </section>
@@ -117,11 +122,13 @@ function Whole({ view, again }: { view: ClassView; again: () => void }) {
         </h2>
         <ul className={cx('pupils')}>
           {view.pupils.map((p) => (
-            <PupilTile key={p.id} of={view.id} pupil={p} act={act} />
+            <PupilTile key={p.id} of={view.id} pupil={p} reads={!!view.by} act={act} />
           ))}
-          <li>
-            <Button onClick={() => setAsking('pupils')}>Add children</Button>
-          </li>
+          {!view.by && (
+            <li>
+              <Button onClick={() => setAsking('pupils')}>Add children</Button>
+            </li>
+          )}
         </ul>
       </section>
 
@@ -165,7 +172,43 @@ function Whole({ view, again }: { view: ClassView; again: () => void }) {
   );
 }
 
-function SetLine({ set, act }: { set: TaskSet; act: (deed: Promise<unknown>) => void }) {
+function TheDoor({ view, act }: { view: ClassView; act: (deed: Promise<unknown>) => void }) {
+  return (
+    <section className={cx('door')} aria-label="The door">
+      <div>
+        <h2>The door</h2>
+        <p>
+          {view.open
+            ? `Children type this code at ${location.host}/desk, or take the picture on the board.`
+            : 'Closed. Nobody can come in; who is in stays.'}
+        </p>
+      </div>
+      {view.open && <output className={cx('code')}>{view.code}</output>}
+      <span className={cx('grow')} />
+      <Button
+        type={view.open ? 'default' : 'primary'}
+        onClick={() => act(classes.change(view.id, { open: !view.open }))}
+      >
+        {view.open ? 'Close the door' : 'Open the door'}
+      </Button>
+      <Button onClick={() => act(classes.change(view.id, { newCode: true }))}>New code</Button>
+      <Button aria-pressed={view.eyes} onClick={() => act(classes.change(view.id, { eyes: !view.eyes }))}>
+        {view.eyes ? 'Go on' : 'Eyes up'}
+      </Button>
+    </section>
+  );
+}
+
+function SetLine({
+  set,
+  reads,
+  act,
+}: {
+  set: TaskSet;
+  /** Whether it is only looked at. */
+  reads: boolean;
+  act: (deed: Promise<unknown>) => void;
+}) {
   return (
     <li className={cx(set.endedAt ? 'ended' : '')}>
       <Link to={`/class/${set.class}/wall/${set.id}`}>{set.title || 'Tasks'}</Link>
@@ -180,10 +223,12 @@ function SetLine({ set, act }: { set: TaskSet; act: (deed: Promise<unknown>) => 
           .join(' · ')}
       </span>
       <span className={cx('grow')} />
-      <Button onClick={() => act(classes.endSet(set.id, !set.endedAt))}>
-        {set.endedAt ? 'Go on' : 'End'}
-      </Button>
-      {set.endedAt && (
+      {!reads && (
+        <Button onClick={() => act(classes.endSet(set.id, !set.endedAt))}>
+          {set.endedAt ? 'Go on' : 'End'}
+        </Button>
+      )}
+      {set.endedAt && !reads && (
         <Button danger onClick={() => act(classes.deleteSet(set.id))}>
           Delete
         </Button>
@@ -202,10 +247,11 @@ const day = new Intl.DateTimeFormat(undefined, {
 interface PupilProps {
   of: string;
   pupil: Pupil;
+  reads: boolean;
   act: (deed: Promise<unknown>) => void;
 }
 
-function PupilTile({ of, pupil, act }: PupilProps) {
+function PupilTile({ of, pupil, reads, act }: PupilProps) {
   const [asking, setAsking] = useState<'name' | 'delete'>();
   return (
     <li className={cx('pupil')}>
@@ -214,22 +260,29 @@ function PupilTile({ of, pupil, act }: PupilProps) {
         {pupil.name}
         {pupil.here && <small>at a device</small>}
       </span>
-      <Menu
-        items={[
-          { key: 'name', label: 'Rename', onClick: () => setAsking('name') },
-          {
-            key: 'free',
-            label: 'Free her tile for another device',
-            disabled: !pupil.here,
-            onClick: () => act(classes.changePupil(of, pupil.id, { free: true })),
-          },
-          { key: 'delete', label: 'Delete with her work', danger: true, onClick: () => setAsking('delete') },
-        ]}
-      >
-        <Button type="text" aria-label={`More for ${pupil.name}`}>
-          ⋯
-        </Button>
-      </Menu>
+      {!reads && (
+        <Menu
+          items={[
+            { key: 'name', label: 'Rename', onClick: () => setAsking('name') },
+            {
+              key: 'free',
+              label: 'Free her tile for another device',
+              disabled: !pupil.here,
+              onClick: () => act(classes.changePupil(of, pupil.id, { free: true })),
+            },
+            {
+              key: 'delete',
+              label: 'Delete with her work',
+              danger: true,
+              onClick: () => setAsking('delete'),
+            },
+          ]}
+        >
+          <Button type="text" aria-label={`More for ${pupil.name}`}>
+            ⋯
+          </Button>
+        </Menu>
+      )}
       {asking === 'name' && (
         <TextDialog
           title="Rename"

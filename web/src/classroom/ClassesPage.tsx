@@ -8,6 +8,7 @@ import { names } from '../shell/names';
 import { classes } from '../state/classroom';
 import { api } from '../state/api';
 import { notify, sentence } from '../state/lesson';
+import { useLeads } from '../state/teacher';
 import { setSchool } from '../state/school';
 import css from './ClassesPage.module.css';
 import { Frame } from './Frame';
@@ -17,6 +18,7 @@ const cx = names(css);
 
 export function ClassesPage() {
   const all = useClasses();
+  const leads = useLeads();
   const [making, setMaking] = useState(false);
   useEffect(() => {
     document.title = 'Classes – Unit Bloom';
@@ -42,12 +44,14 @@ export function ClassesPage() {
           <li key={c.id}>
             <Link to={`/class/${c.id}`}>
               <strong>{c.name}</strong>
-              <span>{c.open ? `The code ${c.code} lets in now` : 'The code is closed'}</span>
+              <span>
+                {c.by ? `${c.by}’s class` : c.open ? `The code ${c.code} lets in now` : 'The code is closed'}
+              </span>
             </Link>
           </li>
         ))}
       </ul>
-      <Keeping />
+      {leads && <Keeping />}
       {making && <NewClass close={() => setMaking(false)} />}
     </Frame>
   );

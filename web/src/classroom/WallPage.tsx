@@ -42,7 +42,8 @@ function Whole({ id, wall }: { id: string; wall: Wall }) {
   const [at, setAt] = useState(0);
   const [up, setUp] = useState<string[]>([]);
   const [named, setNamed] = useState(false);
-  const eyes = useClass(id).data?.eyes ?? false;
+  const view = useClass(id).data;
+  const eyes = view?.eyes ?? false;
   const task = wall.tasks[Math.min(at, wall.tasks.length - 1)]!;
   const put = (attempts: string[], withNames = named) => {
     setUp(attempts);
@@ -56,15 +57,18 @@ function Whole({ id, wall }: { id: string; wall: Wall }) {
       title={wall.class}
       back={{ to: `/class/${id}`, word: 'The class' }}
       tools={
-        <>
-          <Button onClick={() => openBoard(id)}>The class’s board</Button>
-          <Button aria-pressed={eyes} onClick={() => tell(classes.change(id, { eyes: !eyes }))}>
-            {eyes ? 'Go on' : 'Eyes up'}
-          </Button>
-          <Button onClick={() => tell(classes.endSet(wall.set.id, !wall.set.endedAt))}>
-            {wall.set.endedAt ? 'Go on with these tasks' : 'End these tasks'}
-          </Button>
-        </>
+        view &&
+        !view.by && (
+          <>
+            <Button onClick={() => openBoard(id)}>The class’s board</Button>
+            <Button aria-pressed={eyes} onClick={() => tell(classes.change(id, { eyes: !eyes }))}>
+              {eyes ? 'Go on' : 'Eyes up'}
+            </Button>
+            <Button onClick={() => tell(classes.endSet(wall.set.id, !wall.set.endedAt))}>
+              {wall.set.endedAt ? 'Go on with these tasks' : 'End these tasks'}
+            </Button>
+          </>
+        )
       }
     >
       <div className={cx('wall')}>
@@ -96,7 +100,7 @@ function Whole({ id, wall }: { id: string; wall: Wall }) {
               <Button onClick={() => put([], false)}>Take down</Button>
             </div>
           )}
-          <Groups key={at} set={wall.set.id} n={at} task={task} up={up} turn={turn} />
+          <Groups key={at} reads={!!view?.by} set={wall.set.id} n={at} task={task} up={up} turn={turn} />
           {task.mistakes.map((m) => (
             <p key={m.id} className={cx('habit')}>
               As if {m.as}: {m.n} of the {m.of} whose problem could show it.
@@ -111,9 +115,11 @@ function Whole({ id, wall }: { id: string; wall: Wall }) {
                 {wall.asks.map((p) => (
                   <li key={p.id}>
                     {p.name}
-                    <Button type="text" onClick={() => tell(classes.answered(wall.set.id, p.id))}>
-                      I was there
-                    </Button>
+                    {!view?.by && (
+                      <Button type="text" onClick={() => tell(classes.answered(wall.set.id, p.id))}>
+                        I was there
+                      </Button>
+                    )}
                   </li>
                 ))}
               </ul>
@@ -139,6 +145,8 @@ function People({ title, who }: { title: string; who: string[] }) {
 }
 
 interface GroupsProps {
+  /** Whether the class is only looked at. */
+  reads: boolean;
   set: string;
   n: number;
   task: WallTask;
@@ -147,7 +155,7 @@ interface GroupsProps {
 }
 
 /** Groups stand in the order in which they were first seen, whatever comes after. */
-function Groups({ set, n, task, up, turn }: GroupsProps) {
+function Groups({ reads, set, n, task, up, turn }: GroupsProps) {
   const [order, setOrder] = useState<string[]>([]);
   const fresh = task.groups.map((g) => g.key).filter((key) => !order.includes(key));
   if (fresh.length > 0) setOrder([...order, ...fresh]);
@@ -159,7 +167,17 @@ function Groups({ set, n, task, up, turn }: GroupsProps) {
   return (
     <ul className={cx('groups')}>
       {groups.map((g) => (
-        <OneGroup key={g.key} set={set} n={n} group={g} room={room} who={task.who} up={up} turn={turn} />
+        <OneGroup
+          key={g.key}
+          reads={reads}
+          set={set}
+          n={n}
+          group={g}
+          room={room}
+          who={task.who}
+          up={up}
+          turn={turn}
+        />
       ))}
     </ul>
   );
@@ -174,6 +192,7 @@ const NEXT: Record<Group['next'], string> = {
 };
 
 interface GroupProps {
+  reads: boolean;
   set: string;
   n: number;
   group: Group;
@@ -183,7 +202,7 @@ interface GroupProps {
   turn: (attempt: string) => void;
 }
 
-function OneGroup({ set, n, group, room, who, up, turn }: GroupProps) {
+function OneGroup({ reads, set, n, group, room, who, up, turn }: GroupProps) {
   const [open, setOpen] = useState(false);
   const [back, setBack] = useState<string>();
   const [given, setGiven] = useState(false);
@@ -226,10 +245,12 @@ function OneGroup({ set, n, group, room, who, up, turn }: GroupProps) {
         {group.ask && <span>{group.ask}</span>}
       </p>
       <div className={cx('tools')}>
-        <Button aria-pressed={!!shown} onClick={() => turn(shown ?? first!)}>
-          {shown ? 'Take down' : 'Put up'}
-        </Button>
-        {!group.right && (
+        {!reads && (
+          <Button aria-pressed={!!shown} onClick={() => turn(shown ?? first!)}>
+            {shown ? 'Take down' : 'Put up'}
+          </Button>
+        )}
+        {!group.right && !reads && (
           <Button disabled={given} onClick={give}>
             {given ? 'Given' : 'Give another'}
           </Button>
@@ -258,12 +279,16 @@ function OneGroup({ set, n, group, room, who, up, turn }: GroupProps) {
                       .join(', ')}
                   </small>
                 </span>
-                <Button type="text" onClick={() => turn(a)}>
-                  {up.includes(a) ? 'Take down' : 'Put up'}
-                </Button>
-                <Button type="text" onClick={() => setBack(a)}>
-                  Give back
-                </Button>
+                {!reads && (
+                  <>
+                    <Button type="text" onClick={() => turn(a)}>
+                      {up.includes(a) ? 'Take down' : 'Put up'}
+                    </Button>
+                    <Button type="text" onClick={() => setBack(a)}>
+                      Give back
+                    </Button>
+                  </>
+                )}
               </li>
             );
           })}

@@ -11,7 +11,7 @@ import { classes, type Help, type SetWish } from '../state/classroom';
 import { sentence, useLesson } from '../state/lesson';
 import { openDocument } from '../state/session';
 import css from './SetDialog.module.css';
-import { useClasses, useToday } from './useClass';
+import { useOwnClasses, useToday } from './useClass';
 
 const cx = names(css);
 
@@ -58,7 +58,7 @@ interface Props {
 
 export function SetDialog({ close, then }: Props) {
   const lastClass = useToday((s) => s.of);
-  const known = useClasses();
+  const known = useOwnClasses();
   const handle = useLesson((s) => s.handle);
   const outline = useLesson((s) => s.outline);
   const here = useLesson((s) => s.frame.scene);

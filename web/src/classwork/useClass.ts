@@ -12,6 +12,10 @@ const AGAIN_MS = 20_000;
 
 export const useClasses = () => useQuery({ queryKey: ['classes'], queryFn: classes.all });
 
+/** The teacher's own: those that she sets tasks for. */
+export const useOwnClasses = () =>
+  useQuery({ queryKey: ['classes'], queryFn: classes.all, select: (all) => all.filter((c) => !c.by) });
+
 export const useClass = (id: string) =>
   useQuery({ queryKey: ['class', id], queryFn: () => classes.get(id), refetchInterval: AGAIN_MS });
 

@@ -1,7 +1,7 @@
 // Your turn: what the class has just seen becomes its tasks, and what is put up comes to the stage.
 import { Button } from 'antd';
 import { useEffect } from 'react';
-import { useClassBoard, useClasses, useClassEvents, useToday } from '../classwork/useClass';
+import { useClassBoard, useOwnClasses, useClassEvents, useToday } from '../classwork/useClass';
 import { Dialog, partOf, usePart } from '../shell/later';
 import type { Work } from '../state/classroom';
 
@@ -35,7 +35,7 @@ export function useUp(): Work[] {
 
 /** Which class is here: the only one whose door is open, or that which is chosen. */
 export function WhichClass({ close, here }: { close: () => void; here: () => void }) {
-  const all = useClasses();
+  const all = useOwnClasses();
   const open = all.data?.filter((c) => c.open);
   const only = open?.length === 1 ? open[0]!.id : undefined;
   const choose = (of: string) => {

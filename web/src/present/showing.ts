@@ -38,7 +38,9 @@ export function keepRecord() {
 }
 
 function keep(run: Parameters<typeof changePrepared>[0], done: string) {
-  if (useLesson.getState().readOnly) {
+  const { borrowed, readOnly } = useLesson.getState();
+  if (borrowed) return notify('info', `This lesson is ${borrowed.by}’s: only she changes it.`);
+  if (readOnly) {
     return notify('info', 'Another tab is writing on this lesson. Take over there to keep it.');
   }
   if (attempt(() => changePrepared(run))) notify('info', done);

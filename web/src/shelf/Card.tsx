@@ -8,9 +8,11 @@ import { Checkbox, Dialog, Menu } from '../shell/later';
 import { names } from '../shell/names';
 import { api, type ShelfLine } from '../state/api';
 import { notify, sentence } from '../state/lesson';
+import { useTeacher } from '../state/teacher';
 import css from './Card.module.css';
 import { duplicate, remove, rename, takeAway } from './deeds';
 import { FolderDialog } from './FolderDialog';
+import { ShareDialog } from './ShareDialog';
 import type { Shelf } from './useShelf';
 
 const cx = names(css);
@@ -25,19 +27,48 @@ interface Props {
 }
 
 export function Card({ line, shelf, chosen, choosing, choose }: Props) {
-  const [asking, setAsking] = useState<'title' | 'folder'>();
+  const [asking, setAsking] = useState<'title' | 'folder' | 'share'>();
+  const accounts = useTeacher((s) => s.accounts);
   const deleted = shelf.query.deleted;
   const go = useNavigate();
   const act = (deed: () => Promise<unknown>) => () =>
     void deed()
       .then(shelf.again)
       .catch((error: unknown) => notify('refusal', sentence(error)));
+  const reading = [
+    ...(line.by && line.shared !== 'copy'
+      ? []
+      : [
+          {
+            key: 'copy',
+            label: line.by ? 'Make a copy of my own' : 'Duplicate',
+            onClick: act(() => duplicate(line.id)),
+          },
+          { key: 'file', label: 'Save as a file', onClick: () => takeAway([line.id]) },
+        ]),
+    { key: 'paper', label: 'Print', onClick: () => void go(`/lesson/${line.id}/paper`) },
+  ];
+  const own = [
+    { key: 'title', label: 'Rename', onClick: () => setAsking('title') },
+    { key: 'folder', label: 'Move to a folder', onClick: () => setAsking('folder') },
+    ...(accounts
+      ? [{ key: 'share', label: 'Share with the school', onClick: () => setAsking('share') }]
+      : []),
+    {
+      key: 'delete',
+      label: 'Delete (can be brought back for 30 days)',
+      danger: true,
+      onClick: act(() => remove(line.id)),
+    },
+  ];
   const text = (
     <>
       <Picture line={line} />
       <span className={cx('title')}>{line.title}</span>
       <span className={cx('about')}>
-        {[line.topics.join(', '), opened(line.openedAt)].filter(Boolean).join(' · ')}
+        {[line.by, line.topics.join(', '), opened(line.openedAt), line.shared && !line.by && 'shared']
+          .filter(Boolean)
+          .join(' · ')}
       </span>
     </>
   );
@@ -56,27 +87,15 @@ export function Card({ line, shelf, chosen, choosing, choose }: Props) {
         </Button>
       ) : (
         <>
-          <Checkbox
-            className={cx('choose')}
-            checked={chosen}
-            aria-label={`Choose ${line.title}`}
-            onChange={() => choose(line.id)}
-          />
-          <Menu
-            items={[
-              { key: 'title', label: 'Rename', onClick: () => setAsking('title') },
-              { key: 'copy', label: 'Duplicate', onClick: act(() => duplicate(line.id)) },
-              { key: 'folder', label: 'Move to a folder', onClick: () => setAsking('folder') },
-              { key: 'paper', label: 'Print', onClick: () => void go(`/lesson/${line.id}/paper`) },
-              { key: 'file', label: 'Save as a file', onClick: () => takeAway([line.id]) },
-              {
-                key: 'delete',
-                label: 'Delete (can be brought back for 30 days)',
-                danger: true,
-                onClick: act(() => remove(line.id)),
-              },
-            ]}
-          >
+          {!line.by && (
+            <Checkbox
+              className={cx('choose')}
+              checked={chosen}
+              aria-label={`Choose ${line.title}`}
+              onChange={() => choose(line.id)}
+            />
+          )}
+          <Menu items={line.by ? reading : [...own.slice(0, 1), ...reading, ...own.slice(1)]}>
             <Button type="text" className={cx('small more')} aria-label={`More for ${line.title}`}>
               ⋯
             </Button>
@@ -88,6 +107,13 @@ export function Card({ line, shelf, chosen, choosing, choose }: Props) {
           title={line.title}
           close={() => setAsking(undefined)}
           save={(title) => act(() => rename(line.id, title))()}
+        />
+      )}
+      {asking === 'share' && (
+        <ShareDialog
+          shared={line.shared ?? ''}
+          close={() => setAsking(undefined)}
+          share={(shared) => act(() => api.share(line.id, shared))()}
         />
       )}
       {asking === 'folder' && (

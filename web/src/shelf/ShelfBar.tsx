@@ -22,13 +22,18 @@ export function ShelfBar({ shelf }: { shelf: Shelf }) {
       </button>
     </li>
   );
-  const all = !query.topic && !query.folder;
+  const all = !query.topic && !query.folder && !query.others;
+  const others = first?.others ?? 0;
   return (
     <div className={cx('shelf-bar')}>
       <h2>{query.deleted ? 'Deleted lessons' : 'Lessons'}</h2>
       {!query.deleted && (
         <ul className={cx('chips')} aria-label="Topics and folders">
-          {chip('all', all, () => look({ topic: '', folder: '' }))}
+          {chip('all', all, () => look({ topic: '', folder: '', others: false }))}
+          {(others > 0 || query.others) &&
+            chip('from colleagues', !!query.others, () =>
+              look({ others: !query.others, topic: '', folder: '' }),
+            )}
           {first?.topics.map((t) =>
             chip(t.name, query.topic === t.name, () =>
               look({ topic: query.topic === t.name ? '' : t.name, folder: '' }),

@@ -12,7 +12,9 @@ import { loadCore } from '../core/core';
 import { sentence } from '../state/lesson';
 import { school } from '../state/school';
 import { makeLesson } from '../state/session';
+import { useLeads } from '../state/teacher';
 import { WishLine } from '../wish/WishLine';
+import { Account } from './Account';
 import { Cards } from './Cards';
 import { Chosen } from './Chosen';
 import { begin, openFile } from './deeds';
@@ -27,6 +29,7 @@ const cx = names(css);
 export function ShelfPage() {
   useDarkRoom();
   const dark = useDark();
+  const leads = useLeads();
   const shelf = useShelf();
   const navigate = useNavigate();
   const [setting, setSetting] = useState(false);
@@ -60,9 +63,11 @@ export function ShelfPage() {
         <Button type="text" onClick={() => void navigate('/classes')}>
           Classes
         </Button>
-        <Button type="text" onClick={() => setSetting(true)}>
-          Words of the school
-        </Button>
+        {leads && (
+          <Button type="text" onClick={() => setSetting(true)}>
+            Words of the school
+          </Button>
+        )}
         <Menu
           items={[
             { key: 'open', label: 'Open a file', onClick: file.ask },
@@ -86,6 +91,7 @@ export function ShelfPage() {
         >
           Blank lesson
         </Button>
+        <Account />
       </header>
       <main>
         <h2 className={cx('asked')}>What shall the class see?</h2>

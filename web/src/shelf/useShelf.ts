@@ -33,7 +33,15 @@ async function onDevice(query: ShelfQuery, why: ApiError): Promise<ShelfPart & {
         updatedAt: day,
       };
     });
-  return { lessons, total: lessons.length, all: kept.length, topics: [], folders: [], why: why.message };
+  return {
+    lessons,
+    total: lessons.length,
+    all: kept.length,
+    others: 0,
+    topics: [],
+    folders: [],
+    why: why.message,
+  };
 }
 
 /** How long what was asked for before the page stood need not be asked for again, in milliseconds. */

@@ -47,7 +47,9 @@ function blocked() {
     'info',
     get().outline.newer
       ? 'A newer version made this lesson. It is only read here.'
-      : 'Another tab is writing on this lesson. Take over to change it here.',
+      : get().borrowed
+        ? `This lesson is ${get().borrowed!.by}’s. Here you can look at it and present it.`
+        : 'Another tab is writing on this lesson. Take over to change it here.',
   );
   return true;
 }

@@ -27,7 +27,14 @@ export interface ShelfLine {
   openedAt: string;
   updatedAt: string;
   deletedAt?: string;
+  /** How the school has it. */
+  shared?: Sharing;
+  /** The teacher whose it is, where that is a colleague. */
+  by?: string;
 }
+
+/** How a lesson is shared with the school. */
+export type Sharing = '' | 'read' | 'copy';
 
 /** Which lessons of the shelf are wanted, and in which order. */
 export interface ShelfQuery {
@@ -36,6 +43,8 @@ export interface ShelfQuery {
   folder?: string;
   sort?: 'opened' | 'title' | 'topic';
   deleted?: boolean;
+  /** Those of colleagues that the school has, rather than one's own. */
+  others?: boolean;
   from?: number;
   most?: number;
 }
@@ -51,6 +60,8 @@ export interface ShelfPart {
   lessons: ShelfLine[];
   total: number;
   all: number;
+  /** How many of colleagues the school has. */
+  others: number;
   topics: ShelfCount[];
   folders: ShelfCount[];
 }
@@ -72,6 +83,13 @@ let newBuild: (() => void) | undefined;
 /** Called once when the server turns out to have a newer front end than this tab. */
 export function onNewBuild(listener: () => void) {
   newBuild = listener;
+}
+
+let signedOut: (() => void) | undefined;
+
+/** Called when the server wants a teacher to sign in, again or at all. */
+export function onSignedOut(listener: () => void) {
+  signedOut = listener;
 }
 
 /** How long a request may take, in milliseconds. */
@@ -109,7 +127,9 @@ export async function request<T>(method: string, path: string, body?: string | B
   if (response.status === 204) return undefined as T;
   const answer: unknown = await response.json().catch(() => undefined);
   if (response.ok && typeof answer === 'object' && answer !== null) return answer as T;
-  throw refusalIn(response.status, answer) ?? notOurs(response.status);
+  const refusal = refusalIn(response.status, answer);
+  if (refusal?.code === 'sign-in') signedOut?.();
+  throw refusal ?? notOurs(response.status);
 }
 
 function refusalIn(status: number, answer: unknown): ApiError | undefined {
@@ -161,6 +181,14 @@ function made(id: string, answer: Made): Made {
   return answer;
 }
 
+/** A lesson as it is now; by and shared where it is a colleague's. */
+export interface Got {
+  rev: number;
+  lesson: unknown;
+  by?: string;
+  shared?: Sharing;
+}
+
 export const api = {
   shelf: (query: ShelfQuery) =>
     request<ShelfPart>('GET', `/lessons${asked(query)}`).then((r) => {
@@ -178,7 +206,7 @@ export const api = {
   /** Makes lessons of all files in an archive; tells how many. */
   unpack: (archive: Blob) => request<{ lessons: number }>('POST', '/lessons/archive', archive),
   get: (id: string) =>
-    request<{ rev: number; lesson: unknown }>('GET', `/lessons/${id}`).then((r) => {
+    request<Got>('GET', `/lessons/${id}`).then((r) => {
       if (typeof r.rev !== 'number' || !r.lesson) throw notOurs(200);
       return r;
     }),
@@ -208,7 +236,9 @@ export const api = {
     request<{ held: boolean }>('POST', `/lessons/${id}/hold`, JSON.stringify({ holder, take })),
   delete: (id: string) => request<void>('DELETE', `/lessons/${id}`),
   restore: (id: string) => request<void>('POST', `/lessons/${id}/restore`),
-  signIn: (passphrase: string) => request<void>('POST', '/session', JSON.stringify({ passphrase })),
+  /** Shares a lesson with the school, or with nobody any more. */
+  share: (id: string, shared: Sharing) =>
+    request<void>('PATCH', `/lessons/${id}`, JSON.stringify({ shared })),
 };
 
 /** A name that no other lesson, scene, save or tab has. Works without a secure context. */

@@ -8,6 +8,10 @@ export interface ClassLine {
   code: string;
   /** Whether the code lets in now. */
   open: boolean;
+  /** Whether colleagues may look at it. */
+  shared?: 'read' | '';
+  /** The teacher whose it is, where that is a colleague. */
+  by?: string;
 }
 
 export interface Pupil {
@@ -144,12 +148,20 @@ export interface StageView {
 const send = <T>(method: string, path: string, body: unknown = {}) =>
   request<T>(method, path, JSON.stringify(body));
 
+/** What is to be another of a class. */
+interface Change {
+  name?: string;
+  open?: boolean;
+  newCode?: boolean;
+  eyes?: boolean;
+  shared?: 'read' | '';
+}
+
 export const classes = {
   all: () => request<{ classes: ClassLine[] }>('GET', '/classes').then((r) => r.classes),
   make: (name: string, names: string) => send<ClassLine>('POST', '/classes', { name, names }),
   get: (id: string) => request<ClassView>('GET', `/classes/${id}`),
-  change: (id: string, change: { name?: string; open?: boolean; newCode?: boolean; eyes?: boolean }) =>
-    send<ClassView>('PATCH', `/classes/${id}`, change),
+  change: (id: string, change: Change) => send<ClassView>('PATCH', `/classes/${id}`, change),
   delete: (id: string) => request<void>('DELETE', `/classes/${id}`),
   addPupils: (id: string, names: string) => send<ClassView>('POST', `/classes/${id}/pupils`, { names }),
   changePupil: (id: string, pupil: string, change: { name?: string; free?: boolean }) =>

@@ -3,6 +3,8 @@
 // said.
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { Edit } from '../core/core';
+import type { Sharing } from './api';
+import { isMine, who } from './who';
 
 /** One save that the server has not acknowledged: edits, or a lesson to make. */
 export interface Pending {
@@ -19,6 +21,8 @@ export interface Pending {
   make?: unknown;
   /** The lesson that what is made is a showing of. */
   showingOf?: string;
+  /** The teacher whose it is, on a device of several. */
+  teacher?: string;
 }
 
 /** A lesson as the server had it when this device last saw it. */
@@ -26,6 +30,9 @@ export interface KeptLesson {
   id: string;
   rev: number;
   lesson: { title?: string };
+  /** The colleague whose it is, if it is not the teacher's own, and how it is shared. */
+  by?: string;
+  shared?: Sharing;
   /** When it was kept, in milliseconds since 1970. */
   at: number;
 }
@@ -103,10 +110,10 @@ const nameOf = (lesson: string, tab: string | undefined) => (tab ? `${lesson} ${
 const run = async <T>(work: (d: IDBPDatabase<Schema>) => Promise<T>): Promise<T> => patient(db().then(work));
 
 export const device: Device = {
-  add: (pending) => run((d) => d.add('pending', pending)),
+  add: (pending) => run((d) => d.add('pending', { ...pending, ...(who() && { teacher: who() }) })),
   drop: (key) => run((d) => d.delete('pending', key)),
-  of: (lesson) => run((d) => d.getAllFromIndex('pending', 'lesson', lesson)),
-  all: () => run((d) => d.getAll('pending')),
+  of: (lesson) => run(async (d) => (await d.getAllFromIndex('pending', 'lesson', lesson)).filter(isMine)),
+  all: () => run(async (d) => (await d.getAll('pending')).filter(isMine)),
   putDocument: (lesson, tab, document) =>
     run(async (d) => void (await d.put('documents', document, nameOf(lesson, tab)))),
   document: (lesson, tab) => run((d) => d.get('documents', nameOf(lesson, tab))),
@@ -130,6 +137,7 @@ export const lessonsKept = {
   /** All of them, the last first. */
   all: () => run(async (d) => (await d.getAllFromIndex('lessons', 'at')).reverse()),
   drop: (id: string) => run((d) => d.delete('lessons', id)),
+  clear: () => run((d) => d.clear('lessons')),
 };
 
 /** What children did on this device, by their attempts; and what lies before the one who sits here. */

@@ -11,7 +11,7 @@ import {
   type Outline,
   type Piece,
 } from '../core/core';
-import { ApiError } from './api';
+import { ApiError, type Sharing } from './api';
 import type { SaveState } from './outbox';
 
 /** A model as drawn: everything of its view, and its pieces. */
@@ -37,6 +37,12 @@ export interface Copy {
   title: string;
 }
 
+/** Whose a lesson is that this teacher may read, and whether she may copy it. */
+export interface Borrowed {
+  by: string;
+  shared: Sharing | undefined;
+}
+
 export interface LessonState {
   status: 'loading' | 'open' | 'failed';
   failure: string;
@@ -53,6 +59,8 @@ export interface LessonState {
   /** Pieces lit from the written work or from a pointed-at piece. */
   lit: ReadonlySet<number>;
   readOnly: boolean;
+  /** The colleague whose lesson this is, and how it is shared; none for one's own. */
+  borrowed: Borrowed | undefined;
   presenting: boolean;
   /** The showing that is open; none while the lesson is prepared. */
   showing: string;
@@ -103,6 +111,7 @@ export const initial: LessonState = {
   selectedModel: 0,
   lit: new Set(),
   readOnly: false,
+  borrowed: undefined,
   presenting: false,
   showing: '',
   moving: false,

@@ -2,7 +2,7 @@
 // was left unsent is sent first; after a fault of the module its log is played again.
 // While presenting, what is done is written to a showing of the lesson beside it.
 import { call, loadCore, onCoreDeath, type Edit, type Update } from '../core/core';
-import { api, ApiError, newId, type Made } from './api';
+import { api, ApiError, newId, type Made, type Sharing } from './api';
 import { device, lessonsKept, type Pending } from './device';
 import { emptyFrame, get, initial, notify, sentence, set, type Copy } from './lesson';
 import { playFrame, stopBeats } from './motion';
@@ -43,24 +43,23 @@ export async function openLesson(id: string, wanted?: string) {
   try {
     const core = loadCore();
     core.catch(() => undefined); // it is told below
-    const { rev, lesson: file, copy, local } = await fetched(id, core);
+    const { rev, lesson: file, copy, local, by, shared } = await fetched(id, core);
     await core;
     if (get().id !== id) return;
     const opened: Doc = { id, handle: 0, outbox: undefined, log: { lesson: file, edits: [] } };
     lesson = opened;
+    set({ borrowed: by ? { by, shared } : undefined });
     opened.outbox = newOutbox(opened, (made) => void reloadAfterConflict(id, made));
     mirror(rev, file);
     if (get().presenting) await beginShowing(wanted);
     if (get().id !== id) return;
     set({ status: 'open', copy });
-    if (get().outline.newer) {
-      set({ readOnly: true });
-      return;
-    }
+    if (get().outline.newer || by) set({ readOnly: true });
+    if (get().outline.newer) return;
     opened.outbox.adopt(local);
     void probe();
     listen(id);
-    await claim(false);
+    if (!by) await claim(false);
   } catch (error) {
     if (get().id === id) set({ status: 'failed', failure: sentence(error) });
   }
@@ -94,6 +93,8 @@ interface Fetched {
   copy: Copy | undefined;
   /** Saves of this lesson that are still only here. */
   local: Pending[];
+  by?: string | undefined;
+  shared?: Sharing | undefined;
 }
 
 /** The lesson from the server, or one that was made on this device and is only here yet. */
@@ -111,7 +112,14 @@ async function fetched(id: string, core: Promise<void>): Promise<Fetched> {
     if (made === undefined && !kept) throw error;
     await core;
     const local = own.length > 0 || kept ? own : [newPending(id, made)];
-    return { rev: kept?.rev ?? 0, lesson: overlaid(kept?.lesson ?? made, local), copy: undefined, local };
+    return {
+      rev: kept?.rev ?? 0,
+      lesson: overlaid(kept?.lesson ?? made, local),
+      copy: undefined,
+      local,
+      by: kept?.by,
+      shared: kept?.shared,
+    };
   }
 }
 
@@ -135,7 +143,7 @@ function keepCopy() {
     if (!doc?.handle || !doc.outbox?.idle || !globalThis.unitbloomCore) return;
     const kept = call('document', { handle: doc.handle });
     void lessonsKept
-      .put({ id: doc.id, rev: doc.outbox.revision, lesson: kept, at: Date.now() })
+      .put({ id: doc.id, rev: doc.outbox.revision, lesson: kept, at: Date.now(), ...get().borrowed })
       .catch(() => undefined);
   }, KEPT_MS);
 }
@@ -392,6 +400,14 @@ function overlaid(lesson: unknown, pending: Pending[]): unknown {
   return document;
 }
 
+/** Keeps a copy of the open lesson as one's own; its id comes back. */
+export async function copyOpen(): Promise<string> {
+  const file = openDocument() as { title?: string };
+  const id = newId();
+  await api.make(id, { ...file, id: '', title: `${file.title ?? 'Lesson'}, a copy`.slice(0, 200) });
+  return id;
+}
+
 function release(id: string) {
   const body = JSON.stringify({ holder: tabId, release: true });
   navigator.sendBeacon(`/api/lessons/${id}/hold`, new Blob([body], { type: 'application/json' }));
@@ -436,8 +452,9 @@ function replay({ handle, log }: Doc) {
 
 /** Asks to write on the lesson; with take, from another tab that does. */
 export async function claim(take: boolean) {
-  const { id, outline } = get();
+  const { id, outline, borrowed } = get();
   if (outline.newer) return;
+  if (borrowed) return catchUp();
   try {
     const { held } = await api.hold(id, tabId, take);
     if (get().id !== id) return;
@@ -458,7 +475,7 @@ function listen(id: string) {
   events.onmessage = (e: MessageEvent<string>) => {
     const [what, detail] = e.data.split(' ');
     if (what === 'held' && detail !== tabId) set({ readOnly: true, selected: new Set() });
-    if (what === 'free' && get().readOnly) void claim(false);
+    if (what === 'free' && get().readOnly && !get().borrowed) void claim(false);
     if (what === 'rev' && get().readOnly) void catchUp();
   };
 }
