@@ -48,7 +48,7 @@ func TakeIn(b board.Board, model int, text string, drawn [][]board.PieceID) (Way
 	way := Way{Seen: seen, Total: len(there), Sum: seen.Sum(true), Rings: rings}
 	parts, texts := seen.Split(false)
 	switch {
-	case len(texts) < 2 && seen.less == 0 || len(parts) > board.MaxRings:
+	case len(texts) < 2 && seen.less == 0 || slices.Contains(parts, 0) || len(parts) > board.MaxRings:
 		return Way{}, say.Refuse("seen-parts", say.Text("text", say.Given, text))
 	case seen.Total() != len(there):
 		return Way{}, say.Refuse("seen-total", say.Text("text", say.Given, text), given("n", seen.Total()),

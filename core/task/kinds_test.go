@@ -14,6 +14,8 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"unitbloom/core/board"
+	"unitbloom/core/lesson"
+	"unitbloom/core/method"
 	"unitbloom/core/say"
 	"unitbloom/core/task"
 )
@@ -185,5 +187,138 @@ func TestOwn(t *testing.T) {
 	for _, about := range []string{"sums", "sum, at most 3", "difference, both ways round", "sum, on paper", ""} {
 		_, err := task.Make(task.Task{Kind: "own", About: []string{about}})
 		assert.Error(t, err, about)
+	}
+}
+
+// A way is right that makes what lies there of two parts or more; one that was there already, with
+// its parts in another order, is none.
+func TestWays(t *testing.T) {
+	one := made(t, "ways", nil, "counters 2x5: 8")
+	face, err := task.FaceOf(one, say.Vocabulary{})
+	require.NoError(t, err)
+	assert.Equal(t, "How do you see how many there are? Write 2 different ways.", face.Ask)
+	start, lays := task.Start(one)
+	assert.True(t, lays, "she draws round it")
+	assert.Equal(t, "counters 2x5: 8", board.Print(start))
+	for _, c := range []struct {
+		first, second string
+		wrong         []string
+	}{
+		{"5 + 3", "4 + 4", nil},
+		{"five and three", "double 4", nil},
+		{"2 × 4", "10 − 2", nil},
+		{"5 + 3", "3 + 5", []string{"way 2 different"}},
+		{"double 4", "4 + 4", []string{"way 2 different"}},
+		{"8", "4 + 4", []string{"way 1"}},
+		{"5 + 4", "4 + 4", []string{"way 1"}},
+		{"a lot", "4 + 4", []string{"way 1"}},
+		{"5 + 3", "", []string{"way 2"}},
+	} {
+		v := marked(t, one, task.Answer{"way 1": c.first, "way 2": c.second})
+		assert.Equal(t, c.wrong, wrongs(v), "%v", c)
+	}
+	r := rand.New(rand.NewPCG(5, 6))
+	for range 400 {
+		n, a, b := 3+r.IntN(18), r.IntN(14), r.IntN(14)
+		if r.IntN(2) == 0 {
+			b = n - a
+		}
+		if b < 0 {
+			continue
+		}
+		one := made(t, "ways", map[string]string{"ways": "1"}, fmt.Sprintf("counters %d", n))
+		v := marked(t, one, task.Answer{"way 1": fmt.Sprintf("%d + %d", a, b)})
+		assert.Equal(t, a+b == n && a > 0 && b > 0, v.Right, "%d seen as %d + %d", n, a, b)
+	}
+	for _, about := range []string{"blocks 1h", "counters 2", "counters 61", "rack 2: 1 1", "counters 5; counters 5", "five"} {
+		_, err := task.Make(task.Task{Kind: "ways", About: []string{about}})
+		assert.Error(t, err, about)
+	}
+}
+
+// A step is right by how much lies there after it, and as what, whatever the moves were.
+func TestSteps(t *testing.T) {
+	one := made(t, "steps", nil, "146 + 87")
+	face, err := task.FaceOf(one, say.Vocabulary{})
+	require.NoError(t, err)
+	assert.Equal(t, "146 + 87: do the last step.", face.Ask)
+	start, _ := task.Start(one)
+	assert.Equal(t, "1 hundred 13 tens 3 ones", start.Models[0].InPlay().String(), "the class did the ones")
+	for _, line := range face.Lines {
+		for _, cell := range line.Cells {
+			assert.NotContains(t, cell.Text, "233")
+			assert.NotContains(t, cell.Text, "2 hundreds")
+		}
+	}
+	two := made(t, "steps", map[string]string{"last": "2"}, "146 + 87")
+	away := made(t, "steps", map[string]string{"last": "2"}, "402 − 167")
+	for _, c := range []struct {
+		of     task.Task
+		answer task.Answer
+		wrong  []string
+	}{
+		{one, task.Answer{"step 1": "blocks 2h 3t 3o", "result": "233"}, nil},
+		{one, task.Answer{"step 1": "blocks 1h 13t 3o", "result": "233"}, []string{"step 1 form"}},
+		{one, task.Answer{"step 1": "blocks 2h 3t 4o", "result": "233"}, []string{"step 1"}},
+		{one, task.Answer{"step 1": "discs 2h 3t 3o", "result": "233"}, []string{"step 1"}},
+		{one, task.Answer{"step 1": "blocks 2h 3t 3o", "result": "223"}, []string{"result"}},
+		{one, task.Answer{"step 1": "blocks 2h 3t 3o"}, []string{"result"}},
+		{two, task.Answer{"step 1": "blocks 1h 13t 3o", "step 2": "blocks 2h 3t 3o", "result": "233"}, nil},
+		{two, task.Answer{"step 1": "blocks 2h 3t 3o", "step 2": "blocks 2h 3t 3o", "result": "233"}, []string{"step 1 form"}},
+		{away, task.Answer{"step 1": "blocks 3h 3t 5o", "step 2": "blocks 2h 3t 5o", "result": "235"}, nil},
+		{away, task.Answer{"step 1": "blocks 3h 9t 5o", "step 2": "blocks 2h 3t 5o", "result": "235"}, []string{"step 1"}},
+	} {
+		assert.Equal(t, c.wrong, wrongs(marked(t, c.of, c.answer)), "%v", c.answer)
+	}
+	v := marked(t, made(t, "steps", nil, "402 − 167"), task.Answer{"step 1": "blocks 2h 3t 5o", "result": "365"})
+	assert.Equal(t, []string{"smaller-from-larger"}, slipsOf(v))
+	for _, about := range []string{"97 ÷ 4", "146", "7 × 6", "hello", "146 + "} {
+		_, err := task.Make(task.Task{Kind: "steps", About: []string{about}})
+		assert.Error(t, err, about)
+	}
+}
+
+// Every scene of the methods that have such steps gives them to do; the class sees the same
+// example before.
+func TestStepsOfAScene(t *testing.T) {
+	for _, problem := range []string{"146 + 87", "402 − 167", "126 × 4"} {
+		r, err := method.Typed("", problem)
+		require.NoError(t, err)
+		r.Model = "discs"
+		e, err := method.Make(r)
+		require.NoError(t, err)
+		list := task.FromScene(e.Scene, []string{"steps"})
+		require.Len(t, list, 1, problem)
+		assert.Equal(t, "discs", list[0].Options["on"])
+	}
+}
+
+// What was chosen for a kind is in its tasks; a number that has not so many ways has its own.
+func TestASheetIsAsItWasWanted(t *testing.T) {
+	scene := func(method_, model string, args ...string) lesson.Scene {
+		e, err := method.Make(method.Request{Method: method_, Model: model, Args: args})
+		require.NoError(t, err)
+		return e.Scene
+	}
+	counters, one, sum := scene("build", "counters", "8"), scene("build", "counters", "1"), scene("column-add", "blocks", "146", "87")
+	for _, c := range []struct {
+		of     lesson.Scene
+		wanted task.Wanted
+		option string
+		want   string
+	}{
+		{counters, task.Wanted{Kinds: []string{"build"}, Ways: 2}, "ways", "2"},
+		{one, task.Wanted{Kinds: []string{"build"}, Ways: 3}, "ways", "1"},
+		{counters, task.Wanted{Kinds: []string{"ways"}, Ways: 3}, "ways", "3"},
+		{counters, task.Wanted{Kinds: []string{"ways"}}, "ways", "2"},
+		{counters, task.Wanted{Kinds: []string{"read"}, Glimpse: true}, "look", "two seconds"},
+		{sum, task.Wanted{Kinds: []string{"steps"}, Last: "all"}, "last", "all"},
+	} {
+		list, err := task.Sheet([]lesson.Scene{c.of}, c.wanted)
+		require.NoError(t, err)
+		require.Len(t, list, 1, "%v", c.wanted)
+		made, err := task.Make(list[0])
+		require.NoError(t, err)
+		assert.Equal(t, c.want, made.Options[c.option], "%v", c.wanted)
 	}
 }

@@ -3,6 +3,7 @@
 package task
 
 import (
+	"maps"
 	"slices"
 	"strconv"
 	"strings"
@@ -22,6 +23,11 @@ type Wanted struct {
 	Forms []string `json:"forms,omitempty"`
 	// Pieces says which pieces a number is shown with: any, fewest, tens and ones.
 	Pieces string `json:"pieces,omitempty"`
+	// Ways is in how many ways a number is shown or seen, Glimpse has boards read in two seconds,
+	// and Last says how many steps of an example are left: 1, 2, all.
+	Ways    int    `json:"ways,omitempty"`
+	Glimpse bool   `json:"glimpse,omitempty"`
+	Last    string `json:"last,omitempty"`
 	// Draw has numbers drawn quickly where they would be shown with pieces.
 	Draw bool   `json:"draw,omitempty"`
 	More int    `json:"more,omitempty"`
@@ -160,15 +166,40 @@ func (s *source) next(n int) []lesson.Scene {
 
 // dressed is a task with what was chosen for its kind.
 func (w Wanted) dressed(t Task) Task {
-	switch {
-	case t.Kind == read.Kind && len(w.Forms) > 0:
-		t.Options["forms"] = strings.Join(w.Forms, ", ")
-	case t.Kind == build.Kind && w.Draw:
-		t.Options["as"] = "quick drawing"
-	case t.Kind == build.Kind && w.Pieces != "":
-		t.Options["pieces"] = w.Pieces
+	choose := func(option, value string) {
+		if value != "" {
+			t.Options[option] = value
+		}
 	}
-	return t
+	several := ""
+	if w.Ways > 0 {
+		several = strconv.Itoa(w.Ways)
+	}
+	switch t.Kind {
+	case read.Kind:
+		choose("forms", strings.Join(w.Forms, ", "))
+		if w.Glimpse {
+			choose("look", "two seconds")
+		}
+	case steps.Kind:
+		choose("last", w.Last)
+	case build.Kind:
+		choose("pieces", w.Pieces)
+		if w.Draw {
+			choose("as", "quick drawing")
+		}
+	}
+	if t.Kind != build.Kind && t.Kind != ways.Kind || several == "" {
+		return t
+	}
+	// A number that has not so many ways is shown, or seen, in as many as it has by itself.
+	many := t
+	many.Options = maps.Clone(t.Options)
+	many.Options["ways"] = several
+	if _, err := Make(many); err != nil {
+		return t
+	}
+	return many
 }
 
 // requestOf is the problem that a scene shows; of a free board its number.

@@ -77,6 +77,8 @@ const (
 	Bond     = "bond"
 	Heads    = "heads"
 	Row      = "row"
+	// Said is what was said before, to be read.
+	Said = "said"
 )
 
 // Blank is one thing that a child gives.
@@ -98,6 +100,8 @@ const (
 	OnBoard  = "board"
 	FromBank = "bank"
 	Reason   = "reason"
+	// Sum is a way of seeing what lies there: 5 + 3, double 4.
+	Sum = "sum"
 )
 
 // Answer is what a child gave: a text for each blank, a board in notation.
@@ -164,7 +168,7 @@ type work interface {
 
 // Specs lists the kinds: one line each.
 func Specs() []Spec {
-	return []Spec{build, count, read, match, fill, quick, column, choose, own, turns, explain}
+	return []Spec{build, count, read, match, fill, quick, column, steps, ways, choose, own, turns, explain}
 }
 
 // Find is the kind of a name.

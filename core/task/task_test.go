@@ -63,6 +63,22 @@ func many(t *testing.T) []task.Task {
 		"99 + 1", "1.25 + 1.75", "5 + 3", "12 + 30 + 4"} {
 		all = append(all, made(t, "column", nil, problem), made(t, "column", map[string]string{"numbers": "by the child"}, problem))
 	}
+	for _, problem := range []string{"146 + 87", "402 − 167", "126 × 4", "8 + 5", "99 + 1", "30 − 10", "205 × 3"} {
+		for _, last := range []string{"1", "2", "all"} {
+			all = append(all, made(t, "steps", map[string]string{"last": last}, problem))
+		}
+	}
+	for problem, method := range map[string]string{"8 + 5": "add-facts", "14 − 6": "subtract-facts", "5 + 5": "add-facts"} {
+		for _, on := range []string{"rack", "counters", "cubes"} {
+			if one, err := task.Make(task.Task{Kind: "steps", About: []string{problem},
+				Options: map[string]string{"method": method, "on": on, "last": "all"}}); err == nil {
+				all = append(all, one)
+			}
+		}
+	}
+	for _, shown := range []string{"rack 2: 6 8", "counters 2x5: 6 + 3", "counters 3", "counters 12", "cubes 5a4b", "rack 2: 10 0"} {
+		all = append(all, made(t, "ways", nil, shown), made(t, "ways", map[string]string{"ways": "1"}, shown))
+	}
 	for _, n := range []string{"1", "7", "10", "20", "100", "101", "3.05", "4070"} {
 		for _, on := range []string{"blocks", "discs"} {
 			if one, err := task.Make(task.Task{Kind: "build", About: []string{n}, Options: map[string]string{"on": on}}); err == nil {
@@ -404,7 +420,7 @@ func TestTasksAreRefusedInSentences(t *testing.T) {
 		one  task.Task
 		want string
 	}{
-		{task.Task{Kind: "dance", About: []string{"1"}}, "There is no task called dance. Tasks are build, count, read, match, fill, quick, column, choose, own, turns, explain."},
+		{task.Task{Kind: "dance", About: []string{"1"}}, "There is no task called dance. Tasks are build, count, read, match, fill, quick, column, steps, ways, choose, own, turns, explain."},
 		{task.Task{Kind: "build"}, "Say what the task is about"},
 		{task.Task{Kind: "build", About: []string{"twelve"}}, "twelve"},
 		{task.Task{Kind: "build", About: []string{"120"}, Options: map[string]string{"on": "rack"}}, "100"},

@@ -9,7 +9,7 @@ import { Dialog, Menu } from '../shell/later';
 import { setDark, useDark } from '../shell/room';
 import { saveAsFile } from '../shell/Saving';
 import { countAloud } from '../stage/CountBar';
-import { openWays } from '../stage/WayBar';
+import { openWays } from '../stage/drawing';
 import { act, edit } from '../state/acts';
 import { notify, recallNotice, sentence, useLesson } from '../state/lesson';
 import { beginCapture } from './CaptureBar';

@@ -19,6 +19,10 @@ const KINDS: Record<string, string> = {
   fill: 'Fill gaps',
   quick: 'Quick facts',
   column: 'Columns',
+  steps: 'Steps',
+  ways: 'Ways',
+  own: 'Own sentence',
+  turns: 'Turns',
   choose: 'Choose',
 };
 

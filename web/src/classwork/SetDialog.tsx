@@ -23,6 +23,8 @@ const KINDS = [
   { value: 'match', label: 'Match pictures with numbers' },
   { value: 'fill', label: 'Fill gaps in sentences, bonds, tables' },
   { value: 'column', label: 'Work in columns' },
+  { value: 'steps', label: 'Do the last steps of an example' },
+  { value: 'ways', label: 'Say how one sees it' },
   { value: 'choose', label: 'Choose one of four, and say why' },
 ];
 const ALONE = [
@@ -43,6 +45,11 @@ const PIECES = [
   { value: 'any', label: 'with any pieces' },
   { value: 'fewest', label: 'with as few pieces as can be' },
   { value: 'tens and ones', label: 'with tens and ones only' },
+];
+const LAST = [
+  { value: '1', label: 'the last step' },
+  { value: '2', label: 'the last two steps' },
+  { value: 'all', label: 'all steps' },
 ];
 const HELPS: { value: Help; label: string }[] = [
   { value: 'hint', label: 'Right or not yet, then a question as a hint' },
@@ -72,6 +79,9 @@ export function SetDialog({ close, then }: Props) {
   const [most, setMost] = useState(20);
   const [question, setQuestion] = useState('');
   const [pieces, setPieces] = useState('any');
+  const [several, setSeveral] = useState<number>();
+  const [glimpse, setGlimpse] = useState(false);
+  const [last, setLast] = useState('1');
   const [more, setMore] = useState(2);
   const [seed, setSeed] = useState(1);
   const [own, setOwn] = useState(false);
@@ -83,6 +93,8 @@ export function SetDialog({ close, then }: Props) {
   const every = useSheet({ handle, scenes, kinds: KINDS.map((k) => k.value), pieces, more, seed });
   const possible = KINDS.filter((k) => every.tasks.some((t) => t.kind === k.value));
   const there = possible.map((k) => k.value).filter((k) => kinds?.includes(k) ?? true);
+  // To see in another way is the point of seeing; to show a number once is enough.
+  const ways = several ?? (there.includes('build') ? 1 : 2);
   const asked = [...there, ...alone.filter((k) => k !== 'explain' || question.trim() !== '')];
   const conditions = `${ofOwn}, at most ${most}, on counters`;
   const { tasks, fault } = useSheet({
@@ -93,6 +105,9 @@ export function SetDialog({ close, then }: Props) {
     conditions,
     question: question.trim(),
     pieces,
+    ways,
+    glimpse,
+    last,
     more,
     seed,
   });
@@ -110,6 +125,9 @@ export function SetDialog({ close, then }: Props) {
       conditions,
       question: question.trim(),
       pieces,
+      ways,
+      glimpse,
+      last,
       more,
       seed,
       own,
@@ -172,6 +190,20 @@ export function SetDialog({ close, then }: Props) {
             <Checkbox.Group className={cx('list')} value={there} options={possible} onChange={setKinds} />
             {there.includes('build') && (
               <Select aria-label="Which pieces" value={pieces} options={PIECES} onChange={setPieces} />
+            )}
+            {(there.includes('build') || there.includes('ways')) && (
+              <label className={cx('more')}>
+                In so many ways
+                <InputNumber min={1} max={3} value={ways} onChange={(n) => setSeveral(n ?? 1)} />
+              </label>
+            )}
+            {there.includes('read') && (
+              <Checkbox checked={glimpse} onChange={(e) => setGlimpse(e.target.checked)}>
+                Pictures to read are seen for two seconds
+              </Checkbox>
+            )}
+            {there.includes('steps') && (
+              <Select aria-label="Which steps" value={last} options={LAST} onChange={setLast} />
             )}
             <Checkbox.Group className={cx('list')} value={alone} options={ALONE} onChange={setAlone} />
             {alone.includes('quick') && (

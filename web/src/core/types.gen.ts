@@ -826,6 +826,9 @@ export interface Calls {
       kinds: string[];
       forms?: string[];
       pieces?: string;
+      ways?: number;
+      glimpse?: boolean;
+      last?: string;
       draw?: boolean;
       more?: number;
       seed?: number;

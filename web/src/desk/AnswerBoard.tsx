@@ -7,6 +7,7 @@ import { SkipLink } from '../shell/SkipLink';
 import { Composition } from '../stage/Composition';
 import type { DeskTask } from '../state/classroom';
 import { give, keyOf, useDesk } from '../state/desk';
+import { closeWays, openWays, useDrawing } from '../stage/drawing';
 import { useLesson } from '../state/lesson';
 import { closeLesson, openDocument, openLoose } from '../state/session';
 import css from './AnswerBoard.module.css';
@@ -14,20 +15,52 @@ import css from './AnswerBoard.module.css';
 const cx = names(css);
 
 export function AnswerBoard({ set, n, task }: { set: string; n: number; task: DeskTask }) {
-  const ways = task.blanks.filter((b) => b.gives === 'board');
-  const [blank, setBlank] = useState(ways[0]!.id);
+  const blanks = task.blanks.filter((b) => b.gives === 'board');
+  const [at, setAt] = useState(0);
+  const blank = blanks[at]!;
+  // A step goes on from what the step before left.
+  const before = useDesk((s) => {
+    const boards = s.works[keyOf(set, n)]?.boards;
+    return task.kind === 'steps' && at > 0 ? boards?.[blanks[at - 1]!.id] : undefined;
+  });
   return (
     <div className={cx('room')}>
-      {ways.length > 1 && (
-        <div className={cx('ways')} role="group" aria-label="Ways">
-          {ways.map((b, i) => (
-            <Button key={b.id} aria-pressed={b.id === blank} onClick={() => setBlank(b.id)}>
-              Way {i + 1}
+      {blanks.length > 1 && (
+        <div className={cx('ways')} role="group" aria-label={task.kind === 'steps' ? 'Steps' : 'Ways'}>
+          {blanks.map((b, i) => (
+            <Button key={b.id} aria-pressed={i === at} onClick={() => setAt(i)}>
+              {b.label || `Way ${i + 1}`}
             </Button>
           ))}
         </div>
       )}
-      <Laid key={blank} set={set} n={n} blank={blank} start={task.board} />
+      <Laid key={blank.id} set={set} n={n} blank={blank.id} start={before ?? task.board} />
+    </div>
+  );
+}
+
+/** A board of which a child says how she sees it: she can draw round the parts. */
+export function SeenBoard({ set, n, task }: { set: string; n: number; task: DeskTask }) {
+  const status = useLesson((s) => s.status);
+  const drawn = useDrawing((s) => s.drawn.length > 0);
+  const id = `desk ${set} ${n} seen`;
+  const mine = useLesson((s) => s.id === id);
+  useEffect(() => {
+    void openLoose(id, task.board).then(openWays);
+    return () => {
+      closeWays();
+      closeLesson();
+    };
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [id]);
+  return (
+    <div className={cx('room')}>
+      {mine && status === 'open' && <Composition building={false} />}
+      <div className={cx('ways')}>
+        <Button disabled={!drawn} onClick={openWays}>
+          Draw anew
+        </Button>
+      </div>
     </div>
   );
 }

@@ -35,6 +35,12 @@ export function Lines({ task, writing }: Props) {
       out.push(<Table key={i} rows={[line]} cell={cell} />);
     } else if (line.kind === 'bond') {
       out.push(<Bond key={i} line={line} cell={cell} />);
+    } else if (line.kind === 'said') {
+      out.push(
+        <p key={i} className={cx('said')}>
+          {line.cells[0]?.text}
+        </p>,
+      );
     } else {
       out.push(
         <p key={i} className={cx(line.kind === 'chain' ? 'chain' : 'sentence')}>
@@ -47,7 +53,7 @@ export function Lines({ task, writing }: Props) {
       );
     }
   }
-  return <div className={cx('lines')}>{out}</div>;
+  return <div className={cx(lines[0]?.kind === 'said' ? 'lines told' : 'lines')}>{out}</div>;
 }
 
 type Celled = (c: Cell, name: string) => ReactNode;

@@ -4,7 +4,7 @@ import { Face } from '../board/Face';
 import { names } from '../shell/names';
 import type { DeskTask } from '../state/classroom';
 import { give, keyOf, useDesk } from '../state/desk';
-import { AnswerBoard } from './AnswerBoard';
+import { AnswerBoard, SeenBoard } from './AnswerBoard';
 import { Bank } from './Bank';
 import { Choices } from './Choices';
 import { DigitPad } from './DigitPad';
@@ -23,9 +23,9 @@ export interface TaskProps {
 }
 
 /** What a digit pad can write. */
-const PADDED = ['number', 'digits', 'expanded', 'sentence'];
+const PADDED = ['number', 'digits', 'expanded', 'sentence', 'sum'];
 /** The signs that it has beside the digits. */
-const SIGNS: Record<string, string> = { expanded: '+', sentence: '+−×=' };
+const SIGNS: Record<string, string> = { expanded: '+', sentence: '+−×=', sum: '+−×' };
 
 export function Task({ set, n, task }: TaskProps) {
   const answer = useDesk((s) => s.works[keyOf(set, n)]?.answer) ?? {};
@@ -40,6 +40,8 @@ export function Task({ set, n, task }: TaskProps) {
   const here = task.blanks.find((b) => b.id === at);
   const pad = task.blanks.some((b) => PADDED.includes(b.gives));
   const written = task.blanks.filter((b) => b.gives !== 'board');
+  // A board that nothing is laid on is there to be drawn round.
+  const seen = task.board !== undefined && written.length === task.blanks.length;
   if (written.length === 0) {
     return (
       <section className={cx('task')} aria-label={task.ask}>
@@ -56,7 +58,7 @@ export function Task({ set, n, task }: TaskProps) {
           <Matched task={task} writing={writing} />
         ) : (
           <>
-            {task.views.length > 0 && <Looked task={task} />}
+            {task.views.length > 0 && task.board === undefined && <Looked task={task} />}
             <div className={cx('given')}>
               {task.lines ? (
                 <Lines task={task} writing={writing} />
@@ -80,7 +82,7 @@ export function Task({ set, n, task }: TaskProps) {
       </div>
       {task.board !== undefined && (
         <div className={cx('laid')}>
-          <AnswerBoard set={set} n={n} task={task} />
+          {seen ? <SeenBoard set={set} n={n} task={task} /> : <AnswerBoard set={set} n={n} task={task} />}
         </div>
       )}
       <footer className={cx('foot')}>

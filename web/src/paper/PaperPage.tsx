@@ -49,6 +49,8 @@ const KINDS = [
   { value: 'fill', label: 'Gaps in sentences, bonds, tables' },
   { value: 'column', label: 'Written columns' },
   { value: 'turns', label: 'Turns with dice or cards' },
+  { value: 'ways', label: 'Ways to see how many there are' },
+  { value: 'steps', label: 'The last step of an example' },
 ];
 const FORMS = [
   { value: 'number', label: 'as a number' },

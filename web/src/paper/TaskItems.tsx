@@ -93,7 +93,10 @@ function headOf(group: Task[]): string {
 function itemsOf(task: Task, group: Task[]): Item[] {
   switch (task.kind) {
     case 'read':
+    case 'ways':
       return [readItem(task, group)];
+    case 'steps':
+      return [stepsItem(task)];
     case 'build':
       return [
         {
@@ -131,7 +134,13 @@ const unaligned = (task: Task) =>
   task.lines!.every((l) => l.cells.every((c) => !c.text || /^[+−×÷]$/.test(c.text)));
 
 /** As long as the text that belongs there, at least. */
-const FORMS: Record<string, string> = { number: '16mm', units: '100%', expanded: '100%', words: '100%' };
+const FORMS: Record<string, string> = {
+  number: '16mm',
+  units: '100%',
+  expanded: '100%',
+  words: '100%',
+  sum: '100%',
+};
 
 function readItem(task: Task, group: Task[]): Item {
   const room = largest(group.flatMap((t) => t.views));
@@ -158,6 +167,35 @@ function readItem(task: Task, group: Task[]): Item {
             />
           </p>
         ))}
+      </>
+    ),
+  };
+}
+
+/** The board as the class left it, room to draw each step, and what it comes to. */
+function stepsItem(task: Task): Item {
+  const said = task.lines!.filter((l) => l.kind === 'said');
+  return {
+    across: 1,
+    answers: task.answers,
+    node: (
+      <>
+        <p className={cx('of')}>{task.ask}</p>
+        {said.map((l, i) => (
+          <p key={i}>{l.cells[0]?.text}</p>
+        ))}
+        <span className={cx('picture')}>
+          <Pictured models={task.views[0]!.models} room={largest(task.views)} name="The board before it" />
+        </span>
+        {task.blanks.map((b) =>
+          b.gives === 'board' ? (
+            <div key={b.id} className={cx('box')} />
+          ) : (
+            <p key={b.id} className={cx('gap-line')}>
+              <span>{task.of} =</span> <i className={cx('square')} style={{ minWidth: FORMS.number }} />
+            </p>
+          ),
+        )}
       </>
     ),
   };

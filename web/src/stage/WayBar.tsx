@@ -2,31 +2,14 @@
 // drawn round on the board, with the child's name if wanted.
 import { Button, Input } from 'antd';
 import { useState } from 'react';
-import { create } from 'zustand';
 import { call } from '../core/core';
 import { attempt, edit } from '../state/acts';
 import { applyFrame, useLesson } from '../state/lesson';
 import { names } from '../shell/names';
+import { closeWays, useDrawing } from './drawing';
 import css from './WayBar.module.css';
 
 const cx = names(css);
-
-interface Drawing {
-  open: boolean;
-  /** The model that was drawn on, and the pieces inside each line. */
-  model: number;
-  drawn: number[][];
-}
-
-export const useDrawing = create<Drawing>(() => ({ open: false, model: 0, drawn: [] }));
-
-export const openWays = () => useDrawing.setState({ open: true, drawn: [] });
-
-/** One more line is drawn round pieces; on another model it begins anew. */
-export function drawRound(model: number, ids: number[]) {
-  const { model: before, drawn } = useDrawing.getState();
-  useDrawing.setState({ model, drawn: model === before ? [...drawn, ids] : [ids] });
-}
 
 export function WayBar() {
   const { open } = useDrawing();
@@ -88,7 +71,7 @@ function Taking() {
           Take all off
         </Button>
       )}
-      <Button onClick={() => useDrawing.setState({ open: false, drawn: [] })}>Done</Button>
+      <Button onClick={closeWays}>Done</Button>
     </form>
   );
 }

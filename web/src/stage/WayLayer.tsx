@@ -5,7 +5,7 @@ import { centreOf, inside, type Point } from '../board/geometry';
 import { boxesRound } from '../board/Rings';
 import { notify, useLesson, type DrawnModel } from '../state/lesson';
 import { names } from '../shell/names';
-import { drawRound, useDrawing } from './WayBar';
+import { drawRound, useDrawing } from './drawing';
 import css from './WayLayer.module.css';
 import { hasBranches } from './workSize';
 

@@ -53,6 +53,9 @@ export interface SetWish {
   conditions: string;
   question: string;
   pieces: string;
+  ways: number;
+  glimpse: boolean;
+  last: string;
   more: number;
   seed: number;
   own: boolean;
