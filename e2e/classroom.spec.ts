@@ -1,7 +1,7 @@
 // A class: its door, its children's devices, what they hand in, and what the teacher does with it.
 import AxeBuilder from '@axe-core/playwright';
 import type { Browser, BrowserContext, Locator, Page } from '@playwright/test';
-import { blocks, expect, open, test } from './teacher';
+import { blocks, counters, expect, open, test } from './teacher';
 
 const NAMES = ['Mirren', 'Jorn', 'Evi', 'Mara'];
 
@@ -519,4 +519,83 @@ test('a sentence of her own, one of four, quick facts and a reason', async ({ pa
   await handIn(child);
   await expect(told(child)).toContainText('Handed in.');
   await expect(told(child)).not.toContainText('right');
+});
+
+test('the last steps of an example, and how one sees what lies there', async ({ page, browser, app }) => {
+  test.setTimeout(120_000);
+  const { code } = await newClass(page, 'Auks');
+  const setTo = async (kinds: RegExp[]) => {
+    await page.getByRole('button', { name: 'More', exact: true }).click();
+    await page.getByRole('menuitem', { name: 'Set for a class' }).click();
+    const dialog = page.getByRole('dialog', { name: 'Set for a class' });
+    await choose(dialog, page, 'Class', 'Auks');
+    for (const label of kinds) {
+      const box = dialog.getByRole('checkbox', { name: label });
+      if (!(await box.isChecked())) await box.click();
+    }
+    for (const box of await dialog.getByRole('group', { name: 'To do' }).getByRole('checkbox').all()) {
+      const label = (await box.locator('xpath=ancestor::label').innerText()).trim();
+      if (!kinds.some((k) => k.test(label)) && (await box.isChecked())) await box.click();
+    }
+    await dialog.getByRole('spinbutton', { name: 'More like each' }).click();
+    await page.keyboard.press('ControlOrMeta+A');
+    await page.keyboard.type('0');
+    await expect(dialog.getByRole('heading', { name: 'One task' })).toBeVisible();
+    await dialog.getByRole('button', { name: 'Set for Auks' }).click();
+    await page.waitForURL(/\/wall\//);
+  };
+  await page.goto('/');
+  await page.getByRole('textbox', { name: 'What shall the class see?' }).focus();
+  await page.keyboard.type('146 + 87');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: /^Present/ }).waitFor();
+  await setTo([/Do the last steps/]);
+  const child = await device(browser, app.url, code, 'Mara');
+
+  await expect(child.getByRole('heading', { name: '146 + 87: do the last step.' })).toBeVisible();
+  await expect(child.getByText('Put the tens together', { exact: false })).toBeVisible();
+  await child.getByRole('textbox', { name: 'It comes to' }).click();
+  await child.keyboard.type('123');
+  await child.getByRole('button', { name: 'Bundle tens' }).click();
+  await handIn(child);
+  await expect(told(child)).toContainText('Not yet.');
+  await expect(page.locator('.WallPage_group')).toContainText('As if');
+  await child.getByRole('textbox', { name: 'It comes to' }).click();
+  await child.keyboard.press('ControlOrMeta+A');
+  await child.keyboard.type('233');
+  await handIn(child);
+  await expect(told(child)).toContainText('Yes, that is right.');
+
+  await open(page, [counters(8, { frames: [{ rows: 2, columns: 5 }] })]);
+  await setTo([/Say how one sees it/]);
+  await child.locator('select').selectOption({ index: 0 });
+  await expect(child.getByRole('heading', { name: /How do you see how many there are/ })).toBeVisible();
+  const write = async (way: string, text: string) => {
+    await child.getByRole('textbox', { name: way }).click();
+    await child.keyboard.press('ControlOrMeta+A');
+    await child.keyboard.type(text);
+  };
+  await write('Way 1', '5 + 3');
+  await write('Way 2', '3 + 5');
+  for (let n = 0; n < 2; n++) await handIn(child);
+  await expect(told(child)).toContainText('Where do you see it in another way?');
+  // She draws round four of them, and what the line caught is shown.
+  const pieces = await Promise.all((await child.locator('[data-piece]').all()).map((p) => p.boundingBox()));
+  const [from, to] = [pieces[0]!, pieces[3]!];
+  const corners = [
+    [from.x - 4, from.y - 4],
+    [to.x + to.width + 4, to.y - 4],
+    [to.x + to.width + 4, to.y + to.height + 4],
+    [from.x - 4, to.y + to.height + 4],
+    [from.x - 4, from.y - 4],
+  ] as const;
+  await child.mouse.move(...corners[0]);
+  await child.mouse.down();
+  for (const [x, y] of corners) await child.mouse.move(x, y, { steps: 5 });
+  await child.mouse.up();
+  await expect(child.locator('.WayLayer_way-ring')).toHaveCount(1);
+  await write('Way 2', 'double 4');
+  await handIn(child);
+  await expect(told(child)).toContainText('Yes, that is right.');
+  await expect(page.locator('.WallPage_group').first()).toContainText('double 4');
 });

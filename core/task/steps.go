@@ -114,9 +114,9 @@ func (s stepping) face(w say.Vocabulary) Face {
 	}
 	f := Face{Ask: ask.Text(w), Of: w.Spell(s.typed), Head: say.New("task.steps.head").Text(w),
 		Boards: []Picture{{Board: board.Print(s.after(s.open[0] - 1))}}}
-	// What the class did stays in sight.
+	// What the class did stays in sight; what it guessed or was asked does not.
 	for _, step := range s.scene.Steps[:s.open[0]] {
-		if said := step.Say.Text(w); said != "" {
+		if said := step.Say.Text(w); said != "" && len(step.Moves)+len(step.Write) > 0 {
 			f.Lines = append(f.Lines, FaceLine{Said, []FaceCell{{Text: said}}})
 		}
 	}

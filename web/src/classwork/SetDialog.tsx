@@ -27,6 +27,8 @@ const KINDS = [
   { value: 'ways', label: 'Say how one sees it' },
   { value: 'choose', label: 'Choose one of four, and say why' },
 ];
+/** What is set only where it is chosen. */
+const UNASKED = ['steps', 'ways'];
 const ALONE = [
   { value: 'own', label: 'A sentence of her own, within conditions' },
   { value: 'quick', label: 'A few quick facts' },
@@ -45,6 +47,10 @@ const PIECES = [
   { value: 'any', label: 'with any pieces' },
   { value: 'fewest', label: 'with as few pieces as can be' },
   { value: 'tens and ones', label: 'with tens and ones only' },
+];
+const LOOKS = [
+  { value: 'long', label: 'seen as long as wanted' },
+  { value: 'glimpse', label: 'seen for two seconds' },
 ];
 const LAST = [
   { value: '1', label: 'the last step' },
@@ -80,7 +86,7 @@ export function SetDialog({ close, then }: Props) {
   const [question, setQuestion] = useState('');
   const [pieces, setPieces] = useState('any');
   const [several, setSeveral] = useState<number>();
-  const [glimpse, setGlimpse] = useState(false);
+  const [look, setLook] = useState('long');
   const [last, setLast] = useState('1');
   const [more, setMore] = useState(2);
   const [seed, setSeed] = useState(1);
@@ -92,8 +98,9 @@ export function SetDialog({ close, then }: Props) {
   // All that can be made of what was chosen: only the kinds that are in it are offered.
   const every = useSheet({ handle, scenes, kinds: KINDS.map((k) => k.value), pieces, more, seed });
   const possible = KINDS.filter((k) => every.tasks.some((t) => t.kind === k.value));
-  const there = possible.map((k) => k.value).filter((k) => kinds?.includes(k) ?? true);
+  const there = possible.map((k) => k.value).filter((k) => kinds?.includes(k) ?? !UNASKED.includes(k));
   // To see in another way is the point of seeing; to show a number once is enough.
+  const glimpse = look === 'glimpse';
   const ways = several ?? (there.includes('build') ? 1 : 2);
   const asked = [...there, ...alone.filter((k) => k !== 'explain' || question.trim() !== '')];
   const conditions = `${ofOwn}, at most ${most}, on counters`;
@@ -198,9 +205,7 @@ export function SetDialog({ close, then }: Props) {
               </label>
             )}
             {there.includes('read') && (
-              <Checkbox checked={glimpse} onChange={(e) => setGlimpse(e.target.checked)}>
-                Pictures to read are seen for two seconds
-              </Checkbox>
+              <Select aria-label="How long it is seen" value={look} options={LOOKS} onChange={setLook} />
             )}
             {there.includes('steps') && (
               <Select aria-label="Which steps" value={last} options={LAST} onChange={setLast} />

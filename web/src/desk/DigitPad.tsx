@@ -33,7 +33,7 @@ export function DigitPad({ writing, signs: more, off, long, focus }: Props) {
       write(at, more.includes(sign) ? `${was.trimEnd()} ${sign} ` : was + sign);
     focus();
   };
-  const signs = [...'1234567890', ...(more.includes('=') ? [] : ['.']), ...more, '←'];
+  const signs = [...'1234567890', ...(more.includes('×') ? [] : ['.']), ...more, '←'];
   return (
     <div className={cx('pad')} role="group" aria-label="Digits">
       {signs.map((sign) => (
