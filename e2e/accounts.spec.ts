@@ -1,9 +1,8 @@
 // A server that others can reach: teachers sign in, share with each other, and lose nothing when a
 // session ends.
-import AxeBuilder from '@axe-core/playwright';
 import type { Browser, Page } from '@playwright/test';
 import { startApp } from './app.mjs';
-import { expect, test as base, typeThere, write } from './teacher';
+import { expect, sound, test as base, typeThere, write } from './teacher';
 
 const ALDER = 'seven damp badgers hum';
 const BIRCH = 'nine wet hedgehogs sing';
@@ -22,13 +21,6 @@ const test = base.extend<{ school: School }>({
     await app.stop();
   },
 });
-
-const sound = async (page: Page) => {
-  const { violations } = await new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
-    .analyze();
-  expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.target.join(' ')}`)).toEqual([]);
-};
 
 /** A browser of a teacher's own. */
 async function browserOf(browser: Browser): Promise<Page> {

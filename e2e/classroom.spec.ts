@@ -1,7 +1,6 @@
 // A class: its door, its children's devices, what they hand in, and what the teacher does with it.
-import AxeBuilder from '@axe-core/playwright';
 import type { Browser, BrowserContext, Locator, Page } from '@playwright/test';
-import { blocks, counters, expect, open, test } from './teacher';
+import { blocks, counters, expect, open, sound, test } from './teacher';
 
 const NAMES = ['Mirren', 'Jorn', 'Evi', 'Mara'];
 
@@ -305,13 +304,6 @@ test('numbers are read, matched, filled in and worked in columns, with keys and 
 
 test('axe finds nothing on a class’s screens', async ({ page, browser, app }) => {
   test.setTimeout(180_000);
-  const sound = async (at: Page, what: string) => {
-    const { violations } = await new AxeBuilder({ page: at })
-      .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
-      .analyze();
-    const found = violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`);
-    expect(found, what).toEqual([]);
-  };
   await page.goto('/');
   await page.getByRole('button', { name: 'Classes' }).click();
   await page.getByText('Bulb planters').waitFor();
@@ -541,6 +533,9 @@ test('the last steps of an example, and how one sees what lies there', async ({ 
     await page.keyboard.press('ControlOrMeta+A');
     await page.keyboard.type('0');
     await expect(dialog.getByRole('heading', { name: 'One task' })).toBeVisible();
+    await dialog.getByText('For some children only').click();
+    await expect(dialog.getByRole('button', { name: 'Set for Auks' })).toBeDisabled();
+    await dialog.getByRole('checkbox', { name: 'Mara' }).click();
     await dialog.getByRole('button', { name: 'Set for Auks' }).click();
     await page.waitForURL(/\/wall\//);
   };
@@ -598,4 +593,28 @@ test('the last steps of an example, and how one sees what lies there', async ({ 
   await handIn(child);
   await expect(told(child)).toContainText('Yes, that is right.');
   await expect(page.locator('.WallPage_group').first()).toContainText('double 4');
+});
+
+test('a tile opens with three pictures, also where another device sits', async ({ page, browser, app }) => {
+  const { code } = await newClass(page, 'Owls');
+  const first = await device(browser, app.url, code, 'Evi');
+  await expect(first.getByText('Your tasks come soon.')).toBeVisible();
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Picture keys for the tiles' }).click();
+  const shown = page.locator('li', { hasText: 'Evi' }).locator('[aria-label^="Key: "]');
+  const key = (await shown.getAttribute('aria-label'))!.replace('Key: ', '').split(', ');
+  const child = await (await browser.newContext()).newPage();
+  await child.goto(`${app.url}/desk?code=${code}`);
+  await child.getByRole('button', { name: /Evi/ }).click();
+  const tap = async (pictures: string[]) => {
+    for (const name of pictures) await child.getByRole('button', { name, exact: true }).click();
+  };
+  await expect(child.getByText('Tap your three pictures.')).toBeVisible();
+  await sound(child);
+  // One picture of another kind than hers: not her key, whichever it is.
+  await tap([key[0]!, key[1]!, key[2] === 'orange sun' ? 'blue moon' : 'orange sun']);
+  await expect(child.getByText('Those are not the pictures of Evi.')).toBeVisible();
+  await tap(key);
+  await expect(child.getByText('You are in Owls.')).toBeVisible();
+  await expect(first.getByRole('textbox', { name: 'Type the letters on the board.' })).toBeVisible();
 });

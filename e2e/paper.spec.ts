@@ -1,8 +1,7 @@
 // On paper and in files: what children get, what is printed, and what opens anywhere.
-import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { blocks, choose, expect, open, press, test, write } from './teacher';
+import { blocks, choose, expect, open, press, test, write, sound } from './teacher';
 
 const line = 'What shall the class see?';
 const pages = (page: Page) => page.locator('.PaperPage_page');
@@ -84,8 +83,7 @@ test('a sheet for children has all kinds of tasks, and its answers on a page of 
   await page.getByRole('checkbox', { name: 'Black and white' }).click();
   await nothingCut(page);
   await printed(page, 215.9);
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag22aa']).analyze();
-  expect(violations.map((v) => `${v.id} ${v.nodes[0]!.target.join(' ')}`)).toEqual([]);
+  await sound(page);
 });
 
 test('a sheet takes typed problems, tells what it cannot read, and changes its numbers at a press', async ({

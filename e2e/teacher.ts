@@ -1,5 +1,6 @@
 // What the tests do as a teacher would, by role and name; and the application
 // they do it in, one for each worker.
+import AxeBuilder from '@axe-core/playwright';
 import { test as base, expect, type Locator, type Page } from '@playwright/test';
 import { startApp } from './app.mjs';
 
@@ -29,6 +30,15 @@ export const test = base.extend<object, { app: App }>({
     expect(faults, 'nothing went wrong in the page').toEqual([]);
   },
 });
+
+/** Nothing that axe knows of stands in anybody's way. */
+export async function sound(page: Page, where = '') {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  const found = violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`);
+  expect(found, where).toEqual([]);
+}
 
 type Scene = { id: string; title: string; start: { models: object[] }; show?: string[] };
 

@@ -84,6 +84,26 @@ func Name(text string) string {
 	return text
 }
 
+// Pictures is how many there are to choose a key from, KeyLength how many a key has.
+const (
+	Pictures  = 12
+	KeyLength = 3
+)
+
+// NewPictureKey is a key of pictures by chance, as their numbers: it is for one who cannot write,
+// and keeps her tile from other children of her class, not from who guesses long.
+func NewPictureKey() string {
+	var key [KeyLength]string
+	for i := range key {
+		n, err := rand.Int(rand.Reader, big.NewInt(Pictures))
+		if err != nil {
+			panic(err) // the machine has no chance to give
+		}
+		key[i] = n.String()
+	}
+	return strings.Join(key[:], " ")
+}
+
 // NewToken is a token of 128 bits for a device, to be told to nobody else.
 func NewToken() string {
 	var b [16]byte

@@ -1,10 +1,12 @@
 package server
 
 import (
+	"archive/zip"
 	"bytes"
 	"encoding/csv"
 	"encoding/json"
 	"errors"
+	"io"
 	"net/http"
 	"slices"
 	"strconv"
@@ -40,6 +42,8 @@ type classView struct {
 type pupilView struct {
 	store.Pupil
 	Here bool `json:"here"`
+	// Key is her picture key, for her teacher alone.
+	Key string `json:"key,omitempty"`
 }
 
 // classError answers what cannot be done with a class.
@@ -111,6 +115,11 @@ func (s *Server) answerClass(c *gin.Context, id string) {
 	if err == nil {
 		view.Pupils, err = s.tiles(id)
 	}
+	if err == nil && class.Keys && view.By == "" {
+		for i, p := range view.Pupils {
+			view.Pupils[i].Key = p.PictureKey
+		}
+	}
 	if err == nil {
 		view.Sets, err = s.store.Sets(id)
 	}
@@ -130,7 +139,7 @@ func (s *Server) tiles(class string) ([]pupilView, error) {
 	taken, err := s.taken(class)
 	tiles := []pupilView{}
 	for _, p := range pupils {
-		tiles = append(tiles, pupilView{p, taken[p.ID]})
+		tiles = append(tiles, pupilView{Pupil: p, Here: taken[p.ID]})
 	}
 	return tiles, err
 }
@@ -154,6 +163,12 @@ func (s *Server) changeClass(c *gin.Context) {
 	if _, err := s.store.ChangeClass(id, in.ClassChange); err != nil {
 		s.classError(c, err)
 		return
+	}
+	if in.Keys != nil && *in.Keys {
+		if err := s.store.NewKey(id, ""); err != nil {
+			s.classError(c, err)
+			return
+		}
 	}
 	if in.Eyes != nil {
 		s.rooms.setEyes(id, *in.Eyes)
@@ -189,11 +204,12 @@ func (s *Server) addPupils(c *gin.Context) {
 	s.changed(c, s.store.AddPupils(c.Param("class"), people.Names(in.Names)))
 }
 
-// changePupil renames a child, or frees her tile.
+// changePupil renames a child, gives her another picture key, or frees her tile.
 func (s *Server) changePupil(c *gin.Context) {
 	var in struct {
-		Name *string `json:"name"`
-		Free bool    `json:"free"`
+		Name   *string `json:"name"`
+		Free   bool    `json:"free"`
+		NewKey bool    `json:"newKey"`
 	}
 	if !bind(c, &in, maxClass) {
 		return
@@ -207,6 +223,9 @@ func (s *Server) changePupil(c *gin.Context) {
 			return
 		}
 		err = s.store.RenamePupil(class, id, name)
+	}
+	if err == nil && in.NewKey {
+		err = s.store.NewKey(class, id)
 	}
 	if err == nil && in.Free {
 		err = s.store.Leave(id)
@@ -321,29 +340,112 @@ type gave struct {
 
 // results are all hand-ins of a class as a table.
 func (s *Server) results(c *gin.Context) {
-	id := c.Param("class")
-	class, err := s.store.Class(id)
+	r, err := s.record(c.Param("class"))
 	if err != nil {
 		s.classError(c, err)
 		return
 	}
-	pupils, err := s.store.Pupils(id)
+	c.Header("Content-Type", "text/csv; charset=utf-8")
+	c.Header("Content-Disposition", `attachment; filename="results.csv"`)
+	r.table(c.Writer)
+}
+
+// archiveClass is all that is kept of a class, to be taken away: the table of its hand-ins, and
+// each set with its tasks and the answers as they were given.
+func (s *Server) archiveClass(c *gin.Context) {
+	r, err := s.record(c.Param("class"))
 	if err != nil {
 		s.classError(c, err)
 		return
 	}
-	sets, err := s.store.Sets(id)
+	c.Header("Content-Type", "application/zip")
+	c.Header("Content-Disposition", `attachment; filename="class.zip"`)
+	out := zip.NewWriter(c.Writer)
+	defer func() { _ = out.Close() }()
+	if w, err := out.Create("results.csv"); err == nil {
+		r.table(w)
+	}
+	for i, set := range r.Sets {
+		w, err := out.Create(fileName(i+1, set.Title))
+		if err != nil {
+			return // nobody listens any more
+		}
+		all := json.NewEncoder(w)
+		all.SetIndent("", "  ")
+		if err := all.Encode(set); err != nil {
+			return
+		}
+	}
+}
+
+// record is all that a class handed in, the oldest set first, by its children's names.
+type record struct {
+	class store.Class
+	Sets  []setRecord
+}
+
+type setRecord struct {
+	Class   string     `json:"class"`
+	Title   string     `json:"title"`
+	SetAt   time.Time  `json:"setAt"`
+	Until   *time.Time `json:"until,omitempty"`
+	HandIns []handIn   `json:"handIns"`
+}
+
+type handIn struct {
+	Child  string      `json:"child"`
+	With   string      `json:"with,omitempty"`
+	N      int         `json:"n"`
+	Task   task.Task   `json:"task"`
+	Answer task.Answer `json:"answer"`
+	Read   []string    `json:"read"`
+	Right  bool        `json:"right"`
+	Late   bool        `json:"late"`
+	Back   string      `json:"back,omitempty"`
+	At     time.Time   `json:"at"`
+}
+
+func (s *Server) record(id string) (record, error) {
+	var r record
+	var pupils []store.Pupil
+	var sets []store.Set
+	var err error
+	if r.class, err = s.store.Class(id); err == nil {
+		pupils, err = s.store.Pupils(id)
+	}
+	if err == nil {
+		sets, err = s.store.Sets(id)
+	}
 	if err != nil {
-		s.classError(c, err)
-		return
+		return r, err
 	}
 	names := map[string]string{}
 	for _, p := range pupils {
 		names[p.ID] = p.Name
 	}
-	c.Header("Content-Type", "text/csv; charset=utf-8")
-	c.Header("Content-Disposition", `attachment; filename="results.csv"`)
-	w := csv.NewWriter(c.Writer)
+	for _, set := range slices.Backward(sets) {
+		attempts, err := s.store.Attempts(set.ID)
+		if err != nil {
+			return r, err
+		}
+		one := setRecord{r.class.Name, set.Title, set.CreatedAt, set.EndedAt, []handIn{}}
+		for _, a := range attempts {
+			tasks, err := s.store.TasksFor(set, a.PupilID)
+			if err != nil || a.Task >= len(tasks) {
+				continue
+			}
+			lines, _ := task.Lines(tasks[a.Task], a.Answer, set.Source.Words)
+			one.HandIns = append(one.HandIns, handIn{names[a.PupilID], names[a.WithID], a.Task + 1, tasks[a.Task], a.Answer, lines,
+				a.Right, a.Late, a.Back, a.HandedAt.UTC()})
+		}
+		r.Sets = append(r.Sets, one)
+	}
+	return r, nil
+}
+
+// table writes the hand-ins of all sets, a line each.
+func (r record) table(to io.Writer) {
+	w := csv.NewWriter(to)
 	write := func(cells ...string) {
 		for i := range cells {
 			cells[i] = plainCell(cells[i])
@@ -351,19 +453,10 @@ func (s *Server) results(c *gin.Context) {
 		_ = w.Write(cells)
 	}
 	write("class", "set", "task", "child", "with", "handed in", "answer", "right", "late")
-	for _, set := range slices.Backward(sets) {
-		attempts, err := s.store.Attempts(set.ID)
-		if err != nil {
-			break
-		}
-		for _, a := range attempts {
-			tasks, err := s.store.TasksFor(set, a.PupilID)
-			if err != nil || a.Task >= len(tasks) {
-				continue
-			}
-			lines, _ := task.Lines(tasks[a.Task], a.Answer, set.Source.Words)
-			write(class.Name, set.Title, strconv.Itoa(a.Task+1), names[a.PupilID], names[a.WithID],
-				a.HandedAt.UTC().Format(time.RFC3339), strings.Join(lines, "; "), yes(a.Right), yes(a.Late))
+	for _, set := range r.Sets {
+		for _, h := range set.HandIns {
+			write(r.class.Name, set.Title, strconv.Itoa(h.N), h.Child, h.With, h.At.Format(time.RFC3339), strings.Join(h.Read, "; "),
+				yes(h.Right), yes(h.Late))
 		}
 	}
 	w.Flush()

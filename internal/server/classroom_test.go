@@ -1,7 +1,11 @@
 package server_test
 
 import (
+	"archive/zip"
 	"encoding/json"
+	"fmt"
+	"io"
+	"maps"
 	"net/http"
 	"net/http/cookiejar"
 	"net/http/httptest"
@@ -9,6 +13,7 @@ import (
 	"strconv"
 	"strings"
 	"testing"
+	"time"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -386,6 +391,122 @@ func TestDevicesFollowTheStage(t *testing.T) {
 	assert.Equal(t, 413, send(t, "PUT", r.teacher.url+"/api/classes/"+r.class+"/stage", strings.Repeat(" ", 2<<20)).status)
 	assert.Equal(t, 204, send(t, "PUT", r.teacher.url+"/api/classes/"+r.class+"/stage", "").status)
 	assert.Empty(t, mirren.do("GET", "/api/desk/stage", nil, 200))
+}
+
+// With picture keys a tile opens to its three pictures alone, also where another device sits; who
+// guesses waits. No device is told a key.
+func TestPictureKeys(t *testing.T) {
+	r := newClassroom(t)
+	first := r.sit("Mirren")
+	class := r.teacher.do("PATCH", "/api/classes/"+r.class, map[string]any{"keys": true}, 200)
+	keyOf := func(class map[string]any, id string) string {
+		for _, p := range class["pupils"].([]any) {
+			if pupil := p.(map[string]any); pupil["id"] == id {
+				return pupil["key"].(string)
+			}
+		}
+		return ""
+	}
+	mirren, jorn := r.pupils["Mirren"], r.pupils["Jorn"]
+	key := keyOf(class, mirren)
+	assert.Regexp(t, `^\d+ \d+ \d+$`, key)
+	tablet := r.newDevice()
+	door := tablet.do("POST", "/api/desk/door", map[string]any{"code": r.code}, 200)
+	assert.Equal(t, true, door["keys"])
+	assert.NotContains(t, fmt.Sprint(door), key)
+	sit := func(d browser, want int, with string, keys ...string) {
+		t.Helper()
+		d.do("POST", "/api/desk/sit", map[string]any{"code": r.code, "pupil": mirren, "with": with, "keys": keys}, want)
+	}
+	sit(tablet, 403, "")
+	sit(tablet, 403, "", "0 0")
+	sit(tablet, 204, "", key)
+	first.do("GET", "/api/desk", nil, 401)
+	assert.NotContains(t, fmt.Sprint(tablet.do("GET", "/api/desk", nil, 200)), key)
+	sit(tablet, 403, jorn, key, "99 0 0")
+	sit(tablet, 204, jorn, key, keyOf(class, jorn))
+
+	now := r.teacher.do("PATCH", "/api/classes/"+r.class+"/pupils/"+mirren, map[string]any{"newKey": true}, 200)
+	for keyOf(now, mirren) == key { // by chance, once in 1,728
+		now = r.teacher.do("PATCH", "/api/classes/"+r.class+"/pupils/"+mirren, map[string]any{"newKey": true}, 200)
+	}
+	for range 5 {
+		sit(r.newDevice(), 403, "", key)
+	}
+	sit(r.newDevice(), 429, "", keyOf(now, mirren))
+	class = r.teacher.do("PATCH", "/api/classes/"+r.class, map[string]any{"keys": false}, 200)
+	assert.NotContains(t, fmt.Sprint(class), "key:")
+}
+
+// Set for a time and for some: before it begins and for others it is not there; what comes after its
+// end is late.
+func TestASetHasItsTime(t *testing.T) {
+	r := newClassroom(t)
+	mirren, jorn := r.sit("Mirren"), r.sit("Jorn")
+	at := func(in time.Duration) string { return time.Now().Add(in).UTC().Format(time.RFC3339) }
+	set := func(more map[string]any, want int) string {
+		body := map[string]any{"title": "Timed", "lesson": json.RawMessage(show54), "kinds": []string{"build"}, "help": "hint"}
+		maps.Copy(body, more)
+		made := r.teacher.do("POST", "/api/classes/"+r.class+"/sets", body, want)
+		id, _ := made["id"].(string)
+		return id
+	}
+	sets := func(s seat) int { return len(s.do("GET", "/api/desk", nil, 200)["sets"].([]any)) }
+	later := set(map[string]any{"from": at(time.Hour), "until": at(2 * time.Hour)}, 201)
+	assert.Equal(t, 1, sets(mirren))
+	mirren.do("POST", "/api/desk/open", map[string]any{"set": later, "attempts": []string{people.NewToken()}}, 404)
+	set(map[string]any{"from": at(2 * time.Hour), "until": at(time.Hour)}, 422)
+	set(map[string]any{"only": []string{"nobody"}}, 404)
+	set(map[string]any{"until": at(time.Hour), "only": []string{jorn.pupil}}, 201)
+	assert.Equal(t, []int{1, 2}, []int{sets(mirren), sets(jorn)})
+
+	over := set(map[string]any{"until": at(-time.Second)}, 201)
+	assert.Equal(t, 1, sets(mirren))
+	mirren.set, mirren.attempt = over, people.NewToken()
+	opened := mirren.do("POST", "/api/desk/open", map[string]any{"set": over, "attempts": []string{mirren.attempt}}, 200)
+	mirren.ticket = opened["tickets"].([]any)[0].(string)
+	mirren.handIn("blocks 5t 4o")
+	attempts, err := r.store.Attempts(over)
+	require.NoError(t, err)
+	assert.True(t, attempts[0].Late)
+
+	turning, err := r.store.SetsTurning(time.Now(), time.Now().Add(90*time.Minute))
+	require.NoError(t, err)
+	assert.Len(t, turning, 2)
+}
+
+// All that a class did can be taken away.
+func TestAClassIsTakenAway(t *testing.T) {
+	r := newClassroom(t)
+	mirren := r.sit("Mirren")
+	mirren.handIn("blocks 4t 5o")
+	mirren.handIn("blocks 5t 4o")
+	got := send(t, "GET", r.teacher.url+"/api/classes/"+r.class+"/archive", "")
+	in, err := zip.NewReader(strings.NewReader(got.body), int64(len(got.body)))
+	require.NoError(t, err)
+	require.Len(t, in.File, 2)
+	read := func(i int) string {
+		f, err := in.File[i].Open()
+		require.NoError(t, err)
+		raw, err := io.ReadAll(f)
+		require.NoError(t, err)
+		return string(raw)
+	}
+	assert.Equal(t, 3, strings.Count(read(0), "\n"))
+	var set struct {
+		Title   string
+		HandIns []struct {
+			Child  string
+			Answer map[string]string
+			Right  bool
+		}
+	}
+	require.NoError(t, json.Unmarshal([]byte(read(1)), &set))
+	assert.Equal(t, "Show it", set.Title)
+	require.Len(t, set.HandIns, 2)
+	assert.Equal(t, "Mirren", set.HandIns[1].Child)
+	assert.Equal(t, map[string]string{"board": "blocks 5t 4o"}, set.HandIns[1].Answer)
+	assert.True(t, set.HandIns[1].Right)
 }
 
 // Another like it is for those children alone, each with numbers of her own.

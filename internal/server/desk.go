@@ -1,6 +1,7 @@
 package server
 
 import (
+	"crypto/subtle"
 	"errors"
 	"fmt"
 	"net/http"
@@ -103,7 +104,7 @@ func (s *Server) door(c *gin.Context) {
 		s.classError(c, err)
 		return
 	}
-	c.JSON(http.StatusOK, gin.H{"name": class.Name, "tiles": tiles})
+	c.JSON(http.StatusOK, gin.H{"name": class.Name, "tiles": tiles, "keys": class.Keys})
 }
 
 // sit gives a device the seat of a child, or of two who share it.
@@ -112,6 +113,8 @@ func (s *Server) sit(c *gin.Context) {
 		Code  string `json:"code"`
 		Pupil string `json:"pupil"`
 		With  string `json:"with"`
+		// Keys are the picture keys of both, where the class has them.
+		Keys []string `json:"keys"`
 	}
 	if !bind(c, &in, 4<<10) {
 		return
@@ -125,7 +128,7 @@ func (s *Server) sit(c *gin.Context) {
 		s.classError(c, err)
 		return
 	}
-	for _, id := range []string{in.Pupil, in.With} {
+	for i, id := range []string{in.Pupil, in.With} {
 		if id == "" && id != in.Pupil {
 			continue
 		}
@@ -134,7 +137,10 @@ func (s *Server) sit(c *gin.Context) {
 			s.classError(c, err)
 			return
 		}
-		if taken[id] {
+		if class.Keys && !s.opens(c, p, in.Keys, i) {
+			return
+		}
+		if taken[id] && !class.Keys {
 			fail(c, http.StatusConflict, "taken", p.Name+" is at another device now. Tell your teacher if that is not so.")
 			return
 		}
@@ -147,10 +153,32 @@ func (s *Server) sit(c *gin.Context) {
 		s.classError(c, err)
 		return
 	}
+	for _, id := range []string{in.Pupil, in.With} {
+		if taken[id] {
+			s.hub.Tell("desks "+class.ID, "free "+id) // her key takes her tile back from where it was
+		}
+	}
 	s.hub.See(in.Pupil)
 	s.setCookie(c, deskCookie, token, 12*time.Hour)
 	s.hub.Tell("class "+class.ID, "class")
 	c.Status(http.StatusNoContent)
+}
+
+// opens reports whether a key of pictures is that of a tile, or says why not. Who is wrong a few
+// times waits, at this tile.
+func (s *Server) opens(c *gin.Context, p store.Pupil, keys []string, i int) bool {
+	if wait := s.keys.Wait(p.ID); wait > 0 {
+		c.Header("Retry-After", strconv.Itoa(int(wait.Seconds())+1))
+		fail(c, http.StatusTooManyRequests, "wait", "Wait "+inWords(wait)+", and try again.")
+		return false
+	}
+	if i < len(keys) && p.PictureKey != "" && subtle.ConstantTimeCompare([]byte(keys[i]), []byte(p.PictureKey)) == 1 {
+		s.keys.Right(p.ID)
+		return true
+	}
+	s.keys.Wrong(p.ID)
+	fail(c, http.StatusForbidden, "picture-key", "Those are not the pictures of "+p.Name+". Try again, or ask your teacher.")
+	return false
 }
 
 // seated lets only a device go on that sits at a tile, and notes that it is there.
@@ -250,7 +278,7 @@ func (s *Server) desk(c *gin.Context) {
 	}
 	out := []deskSet{}
 	for _, set := range sets {
-		if set.EndedAt != nil || !set.IsFor(seat.PupilID) {
+		if !set.Runs(s.rooms.now()) || !set.IsFor(seat.PupilID) {
 			continue
 		}
 		one, err := s.deskSet(set, seat.PupilID)
@@ -317,7 +345,7 @@ func (s *Server) openTasks(c *gin.Context) {
 	}
 	seat := seatOf(c)
 	set, err := s.store.Set(in.Set)
-	if err != nil || set.ClassID != seat.ClassID || !set.IsFor(seat.PupilID) {
+	if err != nil || set.ClassID != seat.ClassID || !set.IsFor(seat.PupilID) || set.Waits(s.rooms.now()) {
 		s.classError(c, store.ErrNoSet)
 		return
 	}

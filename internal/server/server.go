@@ -53,10 +53,11 @@ type Server struct {
 	holds  *holds
 	build  string
 	// open says that others than the one at this machine can come: teachers sign in. lock holds
-	// back who guesses passphrases.
+	// back who guesses passphrases, keys who guesses children's pictures.
 	open  bool
 	lock  *people.Slow
 	noted noted
+	keys  *people.Slow
 	// What goes on in classes: who listens, what is put up, who guesses codes; and what tickets
 	// are made with.
 	hub     *live.Hub
@@ -91,7 +92,7 @@ func New(s *store.Store, c Config) (*Server, error) {
 		return nil, err
 	}
 	return &Server{store: s, config: c, holds: newHolds(), build: buildID(c.Files), open: open, lock: people.NewLock(),
-		hub: live.New(time.Now), rooms: newRooms(time.Now), slow: people.NewSlow(), tickets: tickets, started: time.Now()}, nil
+		hub: live.New(time.Now), rooms: newRooms(time.Now), slow: people.NewSlow(), keys: people.NewSlow(), tickets: tickets, started: time.Now()}, nil
 }
 
 func isLoopback(host string) bool {
@@ -183,6 +184,7 @@ func (s *Server) classroom(known, zipped *gin.RouterGroup) {
 	read.GET("/progress", s.progress)
 	read.GET("/results", s.results)
 	read.GET("/board", s.classBoard)
+	known.GET("/classes/:class/archive", s.classTo(reads), s.archiveClass)
 	write := zipped.Group("/classes/:class", s.classTo(writes))
 	write.PATCH("", s.changeClass)
 	write.DELETE("", s.deleteClass)
@@ -217,8 +219,12 @@ func (s *Server) desks(api *gin.RouterGroup) {
 	seated.POST("/leave", s.leaveDesk)
 }
 
-// sweepEvery is how often what is kept too long is removed.
-const sweepEvery = time.Hour
+// sweepEvery is how often what is kept too long is removed, turnEvery how often it is looked
+// whether a set begins or ends.
+const (
+	sweepEvery = time.Hour
+	turnEvery  = 10 * time.Second
+)
 
 // Serve answers on the listener until the context ends, then lets running
 // requests finish for up to five seconds.
@@ -229,16 +235,24 @@ func (s *Server) Serve(ctx context.Context, l net.Listener) error {
 	}
 	done := make(chan error, 1)
 	go func() { done <- srv.Serve(l) }()
-	sweep := time.NewTicker(sweepEvery)
-	defer sweep.Stop()
+	turn := time.NewTicker(turnEvery)
+	defer turn.Stop()
+	var swept time.Time
+	turned := s.rooms.now()
 	for serving := true; serving; {
-		if err := s.store.SweepWork(); err != nil {
-			s.config.Log.Error("sweep", "cause", err)
+		now := s.rooms.now()
+		if now.Sub(swept) >= sweepEvery {
+			swept = now
+			if err := s.store.SweepWork(); err != nil {
+				s.config.Log.Error("sweep", "cause", err)
+			}
 		}
+		s.turnSets(turned, now)
+		turned = now
 		select {
 		case err := <-done:
 			return err
-		case <-sweep.C:
+		case <-turn.C:
 		case <-ctx.Done():
 			serving = false
 		}

@@ -26,6 +26,10 @@ func (s *Server) makeSet(c *gin.Context) {
 		Title  string        `json:"title"`
 		Lesson lesson.Lesson `json:"lesson"`
 		Help   string        `json:"help"`
+		// From and Until are when it is there to be done; Only for whom.
+		From  *time.Time `json:"from"`
+		Until *time.Time `json:"until"`
+		Only  []string   `json:"only"`
 		task.Wanted
 	}
 	if !bind(c, &in, maxImport) {
@@ -37,6 +41,16 @@ func (s *Server) makeSet(c *gin.Context) {
 	if !slices.Contains(helps, in.Help) {
 		fail(c, http.StatusUnprocessableEntity, "help", "help: this is "+strings.Join(helps, ", ")+".")
 		return
+	}
+	if in.From != nil && in.Until != nil && !in.Until.After(*in.From) {
+		fail(c, http.StatusUnprocessableEntity, "until", "until: it ends after it begins. Choose a later time.")
+		return
+	}
+	for _, id := range in.Only {
+		if _, err := s.store.Pupil(c.Param("class"), id); err != nil {
+			s.classError(c, err)
+			return
+		}
 	}
 	// What all have is made now; children's own numbers when they open it.
 	wanted := in.Wanted
@@ -52,6 +66,7 @@ func (s *Server) makeSet(c *gin.Context) {
 		return
 	}
 	set, err := s.store.MakeSet(store.Set{ID: NewID(), ClassID: c.Param("class"), Title: in.Title, Own: in.Own, Help: in.Help,
+		StartsAt: in.From, EndedAt: in.Until, Only: in.Only,
 		Tasks: tasks, Source: store.Source{Scenes: in.Lesson.Scenes, Wanted: wanted, Words: in.Lesson.Words}})
 	if err != nil {
 		s.classError(c, err)
@@ -66,6 +81,17 @@ func (s *Server) makeSet(c *gin.Context) {
 func (s *Server) setChanged(set store.Set) {
 	s.hub.Tell("desks "+set.ClassID, "sets")
 	s.hub.Tell("class "+set.ClassID, "class")
+}
+
+// turnSets tells desks of sets that have begun or ended meanwhile, up to now.
+func (s *Server) turnSets(after, now time.Time) {
+	sets, err := s.store.SetsTurning(after, now)
+	if err != nil {
+		s.config.Log.Error("sets", "cause", err)
+	}
+	for _, set := range sets {
+		s.setChanged(set)
+	}
 }
 
 // endSet ends a set, or goes on with it.

@@ -18,18 +18,22 @@ type Class struct {
 	// Open says that the code lets children in now.
 	Open bool `json:"open"`
 	// Owner is the teacher whose it is; Shared that the school may read in it.
-	Owner     string    `json:"-"`
-	Shared    string    `json:"shared,omitempty"`
+	Owner  string `json:"-"`
+	Shared string `json:"shared,omitempty"`
+	// Keys says that a tile is opened with a child's picture key.
+	Keys      bool      `json:"keys"`
 	CreatedAt time.Time `json:"createdAt"`
 }
 
 // Pupil is a child of a class: a first name or nickname, and a picture to know her tile by.
 type Pupil struct {
-	ID        string    `json:"id" gorm:"primaryKey"`
-	ClassID   string    `json:"-"`
-	Name      string    `json:"name"`
-	Sign      int       `json:"sign"`
-	CreatedAt time.Time `json:"-"`
+	ID      string `json:"id" gorm:"primaryKey"`
+	ClassID string `json:"-"`
+	Name    string `json:"name"`
+	Sign    int    `json:"sign"`
+	// PictureKey is for her and her teacher: it is not told with her tile.
+	PictureKey string    `json:"-"`
+	CreatedAt  time.Time `json:"-"`
 }
 
 // Seat is a device at which one or two children sit. Token is kept hashed.
@@ -102,6 +106,7 @@ type ClassChange struct {
 	Open    *bool   `json:"open"`
 	NewCode bool    `json:"newCode"`
 	Shared  *string `json:"shared"`
+	Keys    *bool   `json:"keys"`
 }
 
 // ChangeClass sets what is given of a class.
@@ -118,6 +123,9 @@ func (s *Store) ChangeClass(id string, to ClassChange) (Class, error) {
 	}
 	if to.Shared != nil {
 		changes["shared"] = *to.Shared
+	}
+	if to.Keys != nil {
+		changes["keys"] = *to.Keys
 	}
 	if len(changes) > 0 {
 		if err := s.write.Model(&Class{}).Where("id = ?", id).Updates(changes).Error; err != nil {
@@ -188,7 +196,8 @@ func (s *Store) addPupils(tx *gorm.DB, class string, names []string) error {
 		for tries := 0; used[sign*7%Signs] && tries < Signs; tries++ {
 			sign++
 		}
-		p := Pupil{ID: people.NewToken(), ClassID: class, Name: name, Sign: sign * 7 % Signs, CreatedAt: s.now()}
+		p := Pupil{ID: people.NewToken(), ClassID: class, Name: name, Sign: sign * 7 % Signs, PictureKey: people.NewPictureKey(),
+			CreatedAt: s.now()}
 		used[p.Sign] = true
 		sign++
 		if err := tx.Create(&p).Error; err != nil {
@@ -197,6 +206,26 @@ func (s *Store) addPupils(tx *gorm.DB, class string, names []string) error {
 		there = append(there, p)
 	}
 	return nil
+}
+
+// NewKey gives a child another picture key; with none, those of a class who have none.
+func (s *Store) NewKey(class, id string) error {
+	return s.write.Transaction(func(tx *gorm.DB) error {
+		var list []Pupil
+		if err := tx.Where("class_id = ? AND (id = ? OR ? = '' AND picture_key = '')", class, id, id).Find(&list).Error; err != nil {
+			return err
+		}
+		if id != "" && len(list) == 0 {
+			return ErrNoPupil
+		}
+		for _, p := range list {
+			err := tx.Model(&Pupil{}).Where("id = ?", p.ID).UpdateColumn("picture_key", people.NewPictureKey()).Error
+			if err != nil {
+				return err
+			}
+		}
+		return nil
+	})
 }
 
 // RenamePupil gives a child another name, which no other of the class has.

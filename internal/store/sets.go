@@ -27,10 +27,21 @@ type Set struct {
 	Own   bool        `json:"own"`
 	Help  string      `json:"help"`
 	// Only are the children that it is set for; all of the class where there are none.
-	Only      []string   `json:"only,omitempty" gorm:"serializer:json"`
-	CreatedAt time.Time  `json:"createdAt"`
-	EndedAt   *time.Time `json:"endedAt,omitempty"`
+	Only      []string  `json:"only,omitempty" gorm:"serializer:json"`
+	CreatedAt time.Time `json:"createdAt"`
+	// StartsAt is from when it is there to be done, at once where it is not told; EndedAt is when
+	// it ended, or will.
+	StartsAt *time.Time `json:"startsAt,omitempty"`
+	EndedAt  *time.Time `json:"endedAt,omitempty"`
 }
+
+// Runs reports whether a set is there to be done at a time.
+func (s Set) Runs(at time.Time) bool { return !s.Waits(at) && !s.over(at) }
+
+// Waits reports whether a set is not yet there to be done.
+func (s Set) Waits(at time.Time) bool { return s.StartsAt != nil && s.StartsAt.After(at) }
+
+func (s Set) over(at time.Time) bool { return s.EndedAt != nil && !s.EndedAt.After(at) }
 
 // How a child is helped when something is not right yet.
 const (
@@ -103,6 +114,14 @@ func (s *Store) Set(id string) (Set, error) {
 func (s *Store) Sets(class string) ([]Set, error) {
 	list := []Set{}
 	return list, s.read.Where("class_id = ?", class).Order("created_at DESC, id").Find(&list).Error
+}
+
+// SetsTurning are those that begin or end after one time and up to another.
+func (s *Store) SetsTurning(after, upto time.Time) ([]Set, error) {
+	var list []Set
+	err := s.read.Where("starts_at > ? AND starts_at <= ? OR ended_at > ? AND ended_at <= ?", after, upto, after, upto).
+		Find(&list).Error
+	return list, err
 }
 
 // EndSet ends a set, or goes on with it.
@@ -181,7 +200,7 @@ func (s *Store) HandIn(a Attempt) (Attempt, error) {
 			return err
 		}
 		a.HandedAt = s.now()
-		a.Late = set.EndedAt != nil
+		a.Late = set.over(a.HandedAt)
 		return tx.Create(&a).Error
 	}, func(error) {})
 	return a, err

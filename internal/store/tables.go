@@ -134,7 +134,8 @@ var migrations = []*gormigrate.Migration{
 			"CREATE INDEX `idx_attempts_set_id` ON `attempts`(`set_id`,`pupil_id`,`task`)",
 		)
 	}},
-	// Teachers, where they are signed in, and whose a lesson or a class is.
+	// Teachers, where they are signed in, and whose a lesson or a class is; from when a set is
+	// there to be done; the keys of children's tiles.
 	{ID: "2026-11-27-teachers", Migrate: func(tx *gorm.DB) error {
 		return run(tx,
 			"CREATE TABLE `teachers` (`id` text,`name` text,`folded` text,`hash` text,`lead` numeric,`created_at` datetime,PRIMARY KEY (`id`))",
@@ -146,6 +147,9 @@ var migrations = []*gormigrate.Migration{
 			"ALTER TABLE `lessons` ADD COLUMN `shared` text NOT NULL DEFAULT ''",
 			"ALTER TABLE `classes` ADD COLUMN `owner` text NOT NULL DEFAULT ''",
 			"ALTER TABLE `classes` ADD COLUMN `shared` text NOT NULL DEFAULT ''",
+			"ALTER TABLE `sets` ADD COLUMN `starts_at` datetime",
+			"ALTER TABLE `classes` ADD COLUMN `keys` numeric NOT NULL DEFAULT 0",
+			"ALTER TABLE `pupils` ADD COLUMN `picture_key` text NOT NULL DEFAULT ''",
 		)
 	}},
 }

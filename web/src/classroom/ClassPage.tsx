@@ -4,8 +4,8 @@ import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Dialog, Menu } from '../shell/later';
 import { names } from '../shell/names';
-import { Sign } from '../shell/Sign';
-import { classes, type ClassView, type Pupil, type TaskSet } from '../state/classroom';
+import { pictureOf, Sign, signName } from '../shell/Sign';
+import { classes, timeOf, type ClassView, type Pupil, type TaskSet } from '../state/classroom';
 import { notify, sentence } from '../state/lesson';
 import { useTeacher } from '../state/teacher';
 import css from './ClassPage.module.css';
@@ -42,7 +42,7 @@ function Whole({ view, again }: { view: ClassView; again: () => void }) {
   const go = useNavigate();
   const act = (deed: Promise<unknown>) =>
     void deed.then(again).catch((error: unknown) => notify('refusal', sentence(error)));
-  const running = view.sets.filter((s) => !s.endedAt);
+  const running = view.sets.filter((s) => timeOf(s) !== 'over');
   return (
     <Frame
       title={view.name}
@@ -61,9 +61,19 @@ function Whole({ view, again }: { view: ClassView; again: () => void }) {
                 label: 'All results as a table (CSV)',
                 onClick: () => location.assign(`/api/classes/${view.id}/results`),
               },
+              {
+                key: 'archive',
+                label: 'All work as an archive',
+                onClick: () => location.assign(`/api/classes/${view.id}/archive`),
+              },
               ...(view.by
                 ? []
                 : [
+                    {
+                      key: 'keys',
+                      label: view.keys ? 'Tiles without picture keys' : 'Picture keys for the tiles',
+                      onClick: () => act(classes.change(view.id, { keys: !view.keys })),
+                    },
                     { key: 'name', label: 'Rename the class', onClick: () => setAsking('name') },
                     ...(accounts
                       ? [
@@ -110,7 +120,7 @@ function Whole({ view, again }: { view: ClassView; again: () => void }) {
           </p>
         )}
         <ul className={cx('sets')}>
-          {[...running, ...view.sets.filter((s) => s.endedAt)].map((s) => (
+          {[...running, ...view.sets.filter((s) => timeOf(s) === 'over')].map((s) => (
             <SetLine key={s.id} set={s} reads={!!view.by} act={act} />
           ))}
         </ul>
@@ -209,26 +219,29 @@ function SetLine({
   reads: boolean;
   act: (deed: Promise<unknown>) => void;
 }) {
+  const time = timeOf(set);
   return (
-    <li className={cx(set.endedAt ? 'ended' : '')}>
+    <li className={cx(time === 'over' ? 'ended' : '')}>
       <Link to={`/class/${set.class}/wall/${set.id}`}>{set.title || 'Tasks'}</Link>
       <span>
         {[
           day.format(new Date(set.createdAt)),
           set.only && `for ${set.only.length}`,
           set.own && 'own numbers',
-          set.endedAt && 'ended',
+          time === 'waits' && `from ${day.format(new Date(set.startsAt!))}`,
+          time !== 'over' && set.endedAt && `until ${day.format(new Date(set.endedAt))}`,
+          time === 'over' && 'ended',
         ]
           .filter(Boolean)
           .join(' · ')}
       </span>
       <span className={cx('grow')} />
       {!reads && (
-        <Button onClick={() => act(classes.endSet(set.id, !set.endedAt))}>
-          {set.endedAt ? 'Go on' : 'End'}
+        <Button onClick={() => act(classes.endSet(set.id, time !== 'over'))}>
+          {time === 'over' ? 'Go on' : 'End'}
         </Button>
       )}
-      {set.endedAt && !reads && (
+      {time === 'over' && !reads && (
         <Button danger onClick={() => act(classes.deleteSet(set.id))}>
           Delete
         </Button>
@@ -259,6 +272,7 @@ function PupilTile({ of, pupil, reads, act }: PupilProps) {
       <span className={cx('name')}>
         {pupil.name}
         {pupil.here && <small>at a device</small>}
+        {pupil.key && <Key of={pupil.key} />}
       </span>
       {!reads && (
         <Menu
@@ -270,6 +284,15 @@ function PupilTile({ of, pupil, reads, act }: PupilProps) {
               disabled: !pupil.here,
               onClick: () => act(classes.changePupil(of, pupil.id, { free: true })),
             },
+            ...(pupil.key
+              ? [
+                  {
+                    key: 'key',
+                    label: 'Another picture key',
+                    onClick: () => act(classes.changePupil(of, pupil.id, { newKey: true })),
+                  },
+                ]
+              : []),
             {
               key: 'delete',
               label: 'Delete with her work',
@@ -307,6 +330,18 @@ function PupilTile({ of, pupil, reads, act }: PupilProps) {
         Her name and all that she handed in are gone at once. Nothing brings them back.
       </Dialog>
     </li>
+  );
+}
+
+/** The three pictures of a key, small, for the teacher to tell. */
+function Key({ of }: { of: string }) {
+  const pictures = of.split(' ').map((n) => pictureOf(Number(n)));
+  return (
+    <span className={cx('key')} role="img" aria-label={`Key: ${pictures.map(signName).join(', ')}`}>
+      {pictures.map((n, i) => (
+        <Sign key={i} n={n} size={22} />
+      ))}
+    </span>
   );
 }
 

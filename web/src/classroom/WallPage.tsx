@@ -5,7 +5,7 @@ import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
 import { Face, roomFor } from '../board/Face';
 import { names } from '../shell/names';
-import { classes, type Group, type Handed, type Wall, type WallTask } from '../state/classroom';
+import { classes, timeOf, type Group, type Handed, type Wall, type WallTask } from '../state/classroom';
 import { notify, sentence } from '../state/lesson';
 import { openBoard, TextDialog } from './ClassPage';
 import { Frame } from './Frame';
@@ -44,6 +44,7 @@ function Whole({ id, wall }: { id: string; wall: Wall }) {
   const [named, setNamed] = useState(false);
   const view = useClass(id).data;
   const eyes = view?.eyes ?? false;
+  const over = timeOf(wall.set) === 'over';
   const task = wall.tasks[Math.min(at, wall.tasks.length - 1)]!;
   const put = (attempts: string[], withNames = named) => {
     setUp(attempts);
@@ -64,8 +65,8 @@ function Whole({ id, wall }: { id: string; wall: Wall }) {
             <Button aria-pressed={eyes} onClick={() => tell(classes.change(id, { eyes: !eyes }))}>
               {eyes ? 'Go on' : 'Eyes up'}
             </Button>
-            <Button onClick={() => tell(classes.endSet(wall.set.id, !wall.set.endedAt))}>
-              {wall.set.endedAt ? 'Go on with these tasks' : 'End these tasks'}
+            <Button onClick={() => tell(classes.endSet(wall.set.id, !over))}>
+              {over ? 'Go on with these tasks' : 'End these tasks'}
             </Button>
           </>
         )

@@ -12,6 +12,7 @@ import { sentence, useLesson } from '../state/lesson';
 import { openDocument } from '../state/session';
 import css from './SetDialog.module.css';
 import { useOwnClasses, useToday } from './useClass';
+import { always, timesOf, WhenAndWho } from './WhenAndWho';
 
 const cx = names(css);
 
@@ -93,6 +94,7 @@ export function SetDialog({ close, then }: Props) {
   const [own, setOwn] = useState(false);
   const [help, setHelp] = useState<Help>('hint');
   const [title, setTitle] = useState(outline.title);
+  const [when, setWhen] = useState(always);
   const [why, setWhy] = useState('');
   const go = useNavigate();
   // All that can be made of what was chosen: only the kinds that are in it are offered.
@@ -139,6 +141,7 @@ export function SetDialog({ close, then }: Props) {
       seed,
       own,
       help,
+      ...timesOf(when),
     };
     try {
       const made = await classes.makeSet(to.id, wish);
@@ -165,7 +168,7 @@ export function SetDialog({ close, then }: Props) {
       style={{ top: 24 }}
       onCancel={close}
       okText={to ? `Set for ${to.name}` : 'Set'}
-      okButtonProps={{ disabled: !to || tasks.length === 0 }}
+      okButtonProps={{ disabled: !to || tasks.length === 0 || when.only?.length === 0 }}
       onOk={() => void set()}
     >
       <div className={cx('set')}>
@@ -179,7 +182,10 @@ export function SetDialog({ close, then }: Props) {
                 aria-label="Class"
                 value={to?.id ?? ''}
                 options={list.map((c) => ({ value: c.id, label: c.name }))}
-                onChange={setChosen}
+                onChange={(id) => {
+                  setChosen(id);
+                  setWhen({ ...when, only: undefined });
+                }}
               />
             </Field>
           )}
@@ -270,6 +276,7 @@ export function SetDialog({ close, then }: Props) {
               onChange={(e) => setHelp(e.target.value as Help)}
             />
           </fieldset>
+          {to && <WhenAndWho key={to.id} of={to.id} when={when} change={setWhen} />}
         </div>
         <section className={cx('seen')} aria-label="As a child will see it">
           <h3>{tasks.length === 1 ? 'One task' : `${tasks.length} tasks`}</h3>
@@ -288,7 +295,10 @@ export function SetDialog({ close, then }: Props) {
                 )}
                 {t.lines && t.kind !== 'column' && (
                   <p className={cx('lines')}>
-                    {t.lines.map((l) => l.cells.map((c) => (c.blank ? '□' : c.text)).join(' ')).join(' · ')}
+                    {t.lines
+                      .filter((l) => l.kind !== 'said')
+                      .map((l) => l.cells.map((c) => (c.blank ? '□' : c.text)).join(' '))
+                      .join(' · ')}
                   </p>
                 )}
               </li>

@@ -9,6 +9,7 @@ import { desks, type Pupil } from '../state/classroom';
 import { openDesk, useDesk } from '../state/desk';
 import { sentence } from '../state/lesson';
 import css from './Door.module.css';
+import { PictureKey } from './PictureKey';
 
 const cx = names(css);
 
@@ -17,6 +18,8 @@ const LETTERS = 6;
 interface Tiles {
   name: string;
   tiles: Pupil[];
+  /** Whether a tile wants its child's three pictures. */
+  keys: boolean;
 }
 
 export function Door() {
@@ -91,24 +94,52 @@ interface TilesProps extends Tiles {
   tell: (why: string) => void;
 }
 
-function Tiles({ name, tiles, code, back, look, why, tell }: TilesProps) {
+function Tiles({ name, tiles, keys: wanted, code, back, look, why, tell }: TilesProps) {
   const [first, setFirst] = useState<Pupil>();
   const [pair, setPair] = useState(false);
-  const sit = async (one: Pupil, other?: Pupil) => {
+  /** Who wants to come in, and the keys that were given so far. */
+  const [coming, setComing] = useState<{ who: Pupil[]; keys: string[] }>();
+  const enter = async (who: Pupil[], keys: string[]) => {
     try {
-      await desks.sit(code, one.id, other?.id ?? '');
+      await desks.sit(code, who[0]!.id, who[1]?.id ?? '', keys);
       await openDesk();
     } catch (error) {
       tell(sentence(error));
+      if (wanted) return setComing({ who, keys: [] });
       look();
       setFirst(undefined);
     }
   };
+  const sit = (...who: Pupil[]) => {
+    tell('');
+    if (wanted) setComing({ who, keys: [] });
+    else void enter(who, []);
+  };
+  if (coming) {
+    const { who, keys } = coming;
+    return (
+      <PictureKey
+        key={keys.length}
+        name={who[keys.length]!.name}
+        why={why}
+        done={(key) => {
+          const all = [...keys, key];
+          if (all.length === who.length) void enter(who, all);
+          else setComing({ who, keys: all });
+        }}
+        back={() => {
+          tell('');
+          setComing(undefined);
+          setFirst(undefined);
+        }}
+      />
+    );
+  }
   const tap = (p: Pupil) => {
-    if (!pair) return void sit(p);
+    if (!pair) return sit(p);
     if (!first) return setFirst(p);
     if (first.id === p.id) return setFirst(undefined);
-    void sit(first, p);
+    sit(first, p);
   };
   const ask = pair
     ? first
@@ -143,12 +174,12 @@ function Tiles({ name, tiles, code, back, look, why, tell }: TilesProps) {
             <button
               type="button"
               className={cx(`tile ${first?.id === p.id ? 'chosen' : ''}`)}
-              disabled={p.here}
+              disabled={p.here && !wanted}
               onClick={() => tap(p)}
             >
               <Sign n={p.sign} size={64} />
               <span>{p.name}</span>
-              {p.here && <small>is here already</small>}
+              {p.here && !wanted && <small>is here already</small>}
             </button>
           </li>
         ))}

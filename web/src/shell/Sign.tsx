@@ -54,3 +54,10 @@ export function Sign({ n, size = 48 }: { n: number; size?: number }) {
     </svg>
   );
 }
+
+/** How many pictures a key is chosen from, and how many it has. */
+export const PICTURES = THINGS.length;
+export const KEY_LENGTH = 3;
+
+/** A picture of a key: each thing in one colour, so that they are told apart at a glance. */
+export const pictureOf = (n: number) => n + THINGS.length * (n % COLOURS.length);

@@ -12,6 +12,8 @@ export interface ClassLine {
   shared?: 'read' | '';
   /** The teacher whose it is, where that is a colleague. */
   by?: string;
+  /** Whether a tile is opened with three pictures. */
+  keys?: boolean;
 }
 
 export interface Pupil {
@@ -21,6 +23,8 @@ export interface Pupil {
   sign: number;
   /** Whether a device is at her tile. */
   here?: boolean;
+  /** The numbers of her three pictures, for her teacher. */
+  key?: string;
 }
 
 export type Help = 'hint' | 'right' | 'none';
@@ -32,9 +36,19 @@ export interface TaskSet {
   own: boolean;
   help: Help;
   createdAt: string;
+  /** From when it is there to be done; at once where it is not told. */
+  startsAt?: string;
+  /** When it ended, or will. */
   endedAt?: string;
   /** The children that it is for; all of the class where there are none. */
   only?: string[];
+}
+
+/** Where a set is in its time. */
+export function timeOf(set: TaskSet): 'waits' | 'runs' | 'over' {
+  const now = Date.now();
+  if (set.endedAt && new Date(set.endedAt).getTime() <= now) return 'over';
+  return set.startsAt && new Date(set.startsAt).getTime() > now ? 'waits' : 'runs';
 }
 
 export interface ClassView extends ClassLine {
@@ -60,6 +74,11 @@ export interface SetWish {
   seed: number;
   own: boolean;
   help: Help;
+  /** From when until when, as the server's times; at once, and until it is ended, when left out. */
+  from?: string;
+  until?: string;
+  /** For these children alone. */
+  only?: string[];
 }
 
 type Model = BoardView['models'][number];
@@ -158,6 +177,7 @@ interface Change {
   newCode?: boolean;
   eyes?: boolean;
   shared?: 'read' | '';
+  keys?: boolean;
 }
 
 export const classes = {
@@ -167,7 +187,7 @@ export const classes = {
   change: (id: string, change: Change) => send<ClassView>('PATCH', `/classes/${id}`, change),
   delete: (id: string) => request<void>('DELETE', `/classes/${id}`),
   addPupils: (id: string, names: string) => send<ClassView>('POST', `/classes/${id}/pupils`, { names }),
-  changePupil: (id: string, pupil: string, change: { name?: string; free?: boolean }) =>
+  changePupil: (id: string, pupil: string, change: { name?: string; free?: boolean; newKey?: boolean }) =>
     send<ClassView>('PATCH', `/classes/${id}/pupils/${pupil}`, change),
   deletePupil: (id: string, pupil: string) => request<ClassView>('DELETE', `/classes/${id}/pupils/${pupil}`),
   progress: (id: string) => request<Progress>('GET', `/classes/${id}/progress`),
@@ -236,9 +256,10 @@ interface HandIn {
 }
 
 export const desks = {
-  door: (code: string) => send<{ name: string; tiles: Pupil[] }>('POST', '/desk/door', { code }),
-  sit: (code: string, pupil: string, other: string) =>
-    send<void>('POST', '/desk/sit', { code, pupil, with: other }),
+  door: (code: string) =>
+    send<{ name: string; tiles: Pupil[]; keys: boolean }>('POST', '/desk/door', { code }),
+  sit: (code: string, pupil: string, other: string, keys: string[]) =>
+    send<void>('POST', '/desk/sit', { code, pupil, with: other, keys }),
   view: () =>
     request<DeskView>('GET', '/desk').then((r) => {
       if (!Array.isArray(r.sets) || !Array.isArray(r.people)) throw notADesk();
