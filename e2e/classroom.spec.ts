@@ -381,6 +381,21 @@ test('your turn: set while presenting, and what is put up comes to the stage', a
   await wall.getByRole('button', { name: 'Take down' }).first().click();
   await expect(page.locator('[data-piece]').first()).toBeVisible();
 
+  // All answers gather on the stage as they come: how many gave each, and nobody's name.
+  await wall.getByRole('button', { name: 'Put all answers up' }).click();
+  const answers = page.locator('.Works_answers');
+  await expect(answers.getByRole('listitem')).toHaveCount(1);
+  const other = await device(browser, app.url, code, 'Jorn');
+  await lay(other, { ten: 3, one: 2 });
+  await handIn(other);
+  await expect(answers.getByRole('listitem')).toHaveCount(2);
+  await expect(answers.getByRole('listitem').nth(1)).toContainText('3 tens 2 ones');
+  await expect(answers.getByRole('status', { name: 'Children' })).toHaveText(['1', '1']);
+  await expect(page.getByText('Jorn')).toHaveCount(0);
+  await sound(page);
+  await wall.getByRole('button', { name: 'Take down' }).first().click();
+  await expect(page.locator('[data-piece]').first()).toBeVisible();
+
   // The same on paper for those without a device, with their names.
   await page.goto(page.url().replace(/\/present.*/, '/paper?as=sheet'));
   const names = page.getByRole('combobox', { name: 'With the names of a class' });

@@ -494,19 +494,61 @@ func (s *Server) classBoard(c *gin.Context) {
 		s.classError(c, err)
 		return
 	}
-	up, titled := s.rooms.up(id)
+	up := s.rooms.up(id)
 	works := []work{}
-	for _, one := range up {
-		w, err := s.workOf(id, one, titled)
+	for _, one := range up.attempts {
+		w, err := s.workOf(id, one, up.named)
 		if err == nil {
 			works = append(works, w)
 		}
+	}
+	all, err := s.answersOf(id, up)
+	if err != nil && !errors.Is(err, store.ErrNoSet) { // a set that is gone is not up any more
+		s.classError(c, err)
+		return
 	}
 	code := ""
 	if class.Open {
 		code = class.Code
 	}
-	c.JSON(http.StatusOK, gin.H{"name": class.Name, "code": code, "works": works})
+	c.JSON(http.StatusOK, gin.H{"name": class.Name, "code": code, "works": works, "all": all})
+}
+
+// answers are all that a class gave to a task, alike ones together, in the order in which they came:
+// neither whose they are nor whether they are right.
+type answers struct {
+	Of     string        `json:"of"`
+	Groups []answerGiven `json:"groups"`
+}
+
+type answerGiven struct {
+	Lines []string         `json:"lines"`
+	Views []door.BoardView `json:"views"`
+	N     int              `json:"n"`
+}
+
+// answersOf are those that are put up; nil where none are.
+func (s *Server) answersOf(class string, up upThere) (*answers, error) {
+	if up.set == "" {
+		return nil, nil
+	}
+	set, err := s.store.Set(up.set)
+	if err != nil {
+		return nil, err
+	}
+	if set.ClassID != class || up.task < 0 || up.task >= len(set.Tasks) {
+		return nil, store.ErrNoSet
+	}
+	w, err := s.wallOf(set)
+	if err != nil {
+		return nil, err
+	}
+	one := w.Tasks[up.task]
+	out := &answers{Of: one.Ask, Groups: []answerGiven{}}
+	for _, g := range one.Groups {
+		out.Groups = append(out.Groups, answerGiven{g.Lines, g.Views, len(g.Who)})
+	}
+	return out, nil
 }
 
 func (s *Server) workOf(class, attempt string, named bool) (work, error) {
@@ -564,16 +606,25 @@ func (s *Server) setStage(c *gin.Context) {
 // mostUp is how many works stand side by side.
 const mostUp = 3
 
-// putUp puts hand-ins up on the class's board, with or without their names; none takes all down.
+// putUp puts hand-ins up on the class's board, with or without their names, or all answers to a task
+// as they come; nothing takes all down.
 func (s *Server) putUp(c *gin.Context) {
 	var in struct {
 		Attempts []string `json:"attempts"`
 		Named    bool     `json:"named"`
+		// Set and Task are of which all answers are put up.
+		Set  string `json:"set"`
+		Task int    `json:"task"`
 	}
 	if !bind(c, &in, maxClass) {
 		return
 	}
 	id := c.Param("class")
+	up := upThere{in.Attempts, in.Named, in.Set, in.Task}
+	if _, err := s.answersOf(id, up); err != nil {
+		s.classError(c, err)
+		return
+	}
 	if len(in.Attempts) > mostUp {
 		fail(c, http.StatusUnprocessableEntity, "up", "At most three works stand side by side.")
 		return
@@ -584,7 +635,7 @@ func (s *Server) putUp(c *gin.Context) {
 			return
 		}
 	}
-	s.rooms.putUp(id, in.Attempts, in.Named)
+	s.rooms.putUp(id, up)
 	s.hub.Tell("class "+id, "board")
 	c.Status(http.StatusNoContent)
 }

@@ -438,6 +438,48 @@ func TestPictureKeys(t *testing.T) {
 	assert.NotContains(t, fmt.Sprint(class), "key:")
 }
 
+// All answers to a task stand on the board as they come, alike ones together, without names and
+// verdicts.
+func TestAllAnswersGatherOnTheBoard(t *testing.T) {
+	r := newClassroom(t)
+	at := "/api/classes/" + r.class + "/board"
+	assert.Nil(t, r.teacher.do("GET", at, nil, 200)["all"])
+	r.teacher.do("PUT", at, map[string]any{"set": r.set, "task": 0}, 204)
+	mirren, jorn, evi := r.sit("Mirren"), r.sit("Jorn"), r.sit("Evi")
+	given := func() []string {
+		var list []string
+		raw, err := json.Marshal(r.teacher.do("GET", at, nil, 200))
+		require.NoError(t, err)
+		for _, secret := range []string{"Mirren", "Jorn", "right", mirren.pupil} {
+			assert.NotContains(t, string(raw), secret)
+		}
+		var board struct {
+			All struct {
+				Groups []struct {
+					Lines []string
+					N     int
+				}
+			}
+		}
+		require.NoError(t, json.Unmarshal(raw, &board))
+		for _, g := range board.All.Groups {
+			list = append(list, fmt.Sprint(g.Lines[0], " ", g.N))
+		}
+		return list
+	}
+	assert.Empty(t, given())
+	mirren.handIn("blocks 4t 5o")
+	jorn.handIn("blocks 5t 4o")
+	assert.Equal(t, []string{"4 tens 5 ones 1", "5 tens 4 ones 1"}, given())
+	evi.handIn("blocks 5t 4o")
+	assert.Equal(t, []string{"4 tens 5 ones 1", "5 tens 4 ones 2"}, given())
+	r.teacher.do("PUT", at, map[string]any{"set": r.set, "task": 7}, 404)
+	r.teacher.do("PUT", at, map[string]any{"set": "none"}, 404)
+	r.teacher.do("DELETE", "/api/sets/"+r.set, nil, 204)
+	assert.Nil(t, r.teacher.do("GET", at, nil, 200)["all"])
+	r.teacher.do("PUT", at, map[string]any{}, 204)
+}
+
 // Set for a time and for some: before it begins and for others it is not there; what comes after its
 // end is late.
 func TestASetHasItsTime(t *testing.T) {

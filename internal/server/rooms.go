@@ -14,10 +14,18 @@ type rooms struct {
 	now     func() time.Time
 }
 
+// upThere is what is put up on a class's board: hand-ins side by side, with their names or
+// without, or all answers to one task of a set, as they come.
+type upThere struct {
+	attempts []string
+	named    bool
+	set      string
+	task     int
+}
+
 type room struct {
 	eyesUp bool
-	up     []string // attempts, side by side
-	named  bool
+	up     upThere
 	// stage is what the class's devices follow: what is drawn and said on the stage now, as the
 	// teacher's page sent it. Nothing of what is held back is in it.
 	stage []byte
@@ -61,19 +69,19 @@ func (r *rooms) setEyes(class string, up bool) {
 	r.of(class).eyesUp = up
 }
 
-func (r *rooms) putUp(class string, attempts []string, named bool) {
+func (r *rooms) putUp(class string, up upThere) {
 	r.mu.Lock()
 	defer r.mu.Unlock()
-	r.of(class).up, r.of(class).named = attempts, named
+	r.of(class).up = up
 }
 
-func (r *rooms) up(class string) (attempts []string, named bool) {
+func (r *rooms) up(class string) upThere {
 	r.mu.Lock()
 	defer r.mu.Unlock()
 	if r.classes[class] == nil {
-		return nil, false
+		return upThere{}
 	}
-	return r.classes[class].up, r.classes[class].named
+	return r.classes[class].up
 }
 
 func (r *rooms) setStage(class string, stage []byte) {

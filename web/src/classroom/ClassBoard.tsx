@@ -7,7 +7,7 @@ import { Flower } from '../shell/Mark';
 import { names } from '../shell/names';
 import css from './ClassBoard.module.css';
 import { useClassBoard, useClassEvents } from '../classwork/useClass';
-import { Works } from '../classwork/Works';
+import { isUp, Up } from '../classwork/Works';
 
 const cx = names(css);
 
@@ -20,8 +20,8 @@ export function ClassBoard() {
     document.title = name ? `${name} – the board` : 'Unit Bloom';
   }, [name]);
   if (!board.data) return <main className={cx('board')} aria-busy="true" />;
-  const { works, code } = board.data;
-  if (works.length > 0) return <Works works={works} />;
+  const { code } = board.data;
+  if (isUp(board.data)) return <Up board={board.data} />;
   return (
     <main className={cx('board')}>
       <h1>{name}</h1>

@@ -42,14 +42,22 @@ function Whole({ id, wall }: { id: string; wall: Wall }) {
   const [at, setAt] = useState(0);
   const [up, setUp] = useState<string[]>([]);
   const [named, setNamed] = useState(false);
+  /** The task of which all answers are up. */
+  const [all, setAll] = useState<number>();
   const view = useClass(id).data;
   const eyes = view?.eyes ?? false;
   const over = timeOf(wall.set) === 'over';
   const task = wall.tasks[Math.min(at, wall.tasks.length - 1)]!;
   const put = (attempts: string[], withNames = named) => {
     setUp(attempts);
+    setAll(undefined);
     setNamed(withNames);
     tell(classes.putUp(id, attempts, withNames));
+  };
+  const putAll = () => {
+    setUp([]);
+    setAll(at);
+    tell(classes.putUpAll(id, wall.set.id, at));
   };
   const turn = (attempt: string) =>
     put(up.includes(attempt) ? up.filter((a) => a !== attempt) : [...up, attempt].slice(-MOST_UP));
@@ -90,6 +98,17 @@ function Whole({ id, wall }: { id: string; wall: Wall }) {
           <p className={cx('count')} role="status">
             {task.handed} of {wall.children} handed in
           </p>
+          {view && !view.by && !wall.set.own && all !== at && (
+            <Button type="text" onClick={putAll}>
+              Put all answers up
+            </Button>
+          )}
+          {all !== undefined && (
+            <div className={cx('up-bar')} role="group" aria-label="On the board">
+              <span>On the class’s board: all answers, as they come</span>
+              <Button onClick={() => put([], false)}>Take down</Button>
+            </div>
+          )}
           {up.length > 0 && (
             <div className={cx('up-bar')} role="group" aria-label="On the board">
               <span>

@@ -2,7 +2,7 @@
 // until the teacher gives it.
 import { Face, roomFor } from '../board/Face';
 import { names } from '../shell/names';
-import type { Work } from '../state/classroom';
+import type { Answers, ClassBoard as Board, Work } from '../state/classroom';
 import css from './Works.module.css';
 
 const cx = names(css);
@@ -17,7 +17,45 @@ function under(n: number, room: { w: number; h: number }): boolean {
   return Math.min((SHARE.row * w) / room.w, (SHARE.rows * h) / n / room.h) > beside;
 }
 
-export function Works({ works }: { works: Work[] }) {
+/** What of the class's board is put up, if anything. */
+export const isUp = (board: Pick<Board, 'works' | 'all'> | undefined) =>
+  !!board && (board.works.length > 0 || board.all !== null);
+
+/** What is put up: works side by side, or all answers to a task. */
+export function Up({ board }: { board: Board }) {
+  return board.all ? <AllAnswers all={board.all} /> : <Works works={board.works} />;
+}
+
+/** All answers as they come, each with how many gave it; those that came first stand first. */
+function AllAnswers({ all: { of, groups } }: { all: Answers }) {
+  const room = roomFor(groups.flatMap((g) => g.views));
+  return (
+    <main className={cx('up')}>
+      <h1>{of}</h1>
+      <ul className={cx('answers')}>
+        {groups.map((g, i) => (
+          <li key={i}>
+            <output aria-label="Children">{g.n}</output>
+            <span>
+              {g.lines.map((line, k) => (
+                <p key={k}>{line}</p>
+              ))}
+            </span>
+            {g.views.length > 0 && (
+              <div className={cx('pictures')}>
+                {g.views.map((v, k) => (
+                  <Face key={k} models={v.models} room={room} name="What was laid" />
+                ))}
+              </div>
+            )}
+          </li>
+        ))}
+      </ul>
+    </main>
+  );
+}
+
+function Works({ works }: { works: Work[] }) {
   const room = roomFor(works.flatMap((w) => w.views));
   return (
     <main className={cx('up')}>

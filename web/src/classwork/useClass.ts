@@ -53,7 +53,7 @@ export function useClassEvents(id: string) {
     };
     events.onmessage = ({ data }: MessageEvent<string>) => {
       const [what, of] = data.split(' ');
-      if (what === 'set') return again('wall', of);
+      if (what === 'set') again('wall', of);
       if (what === 'class') {
         again('class', id);
         again('wall');

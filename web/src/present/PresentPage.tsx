@@ -4,7 +4,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { glance } from '../board/glance';
 import { useToday } from '../classwork/useClass';
-import { Works } from '../classwork/Works';
+import { isUp, Up } from '../classwork/Works';
 import { takePng } from '../export/usePictures';
 import { takePen } from '../ink/pen';
 import { PenBar } from '../ink/PenBar';
@@ -151,7 +151,7 @@ export function PresentPage() {
 
   if (status !== 'open' || !scene) return <main className={cx('present')} aria-busy="true" />;
   if (seen.blank) return <Blank showAgain={turn('blank')} />;
-  if (up.length > 0) return <Works works={up} />;
+  if (up && isUp(up)) return <Up board={up} />;
   const yourTurn = theirs > 0 && frame.open && frame.step >= frame.steps - theirs;
   return (
     <main className={cx('present')}>

@@ -3,7 +3,7 @@ import { Button } from 'antd';
 import { useEffect } from 'react';
 import { useClassBoard, useOwnClasses, useClassEvents, useToday } from '../classwork/useClass';
 import { Dialog, partOf, usePart } from '../shell/later';
-import type { Work } from '../state/classroom';
+import type { ClassBoard } from '../state/classroom';
 
 const setting = partOf(() => import('../classwork/SetDialog'));
 
@@ -24,13 +24,11 @@ export function YourTurn({ close, began }: { close: () => void; began: () => voi
   );
 }
 
-const none: Work[] = [];
-
-/** The works that the teacher has put up for the class that is here. */
-export function useUp(): Work[] {
+/** What the teacher has put up for the class that is here. */
+export function useUp(): ClassBoard | undefined {
   const of = useToday((s) => s.of);
   useClassEvents(of);
-  return useClassBoard(of).data?.works ?? none;
+  return useClassBoard(of).data;
 }
 
 /** Which class is here: the only one whose door is open, or that which is chosen. */

@@ -155,6 +155,14 @@ export interface ClassBoard {
   name: string;
   code: string;
   works: Work[];
+  /** All answers to a task, as they come; none where they are not put up. */
+  all: Answers | null;
+}
+
+/** What a class gave to a task, alike ones together: neither whose it is nor whether it is right. */
+export interface Answers {
+  of: string;
+  groups: { lines: string[]; views: Picture[]; n: number }[];
 }
 
 /** What is drawn and said on the stage: nothing of what is held back. */
@@ -197,6 +205,9 @@ export const classes = {
   board: (id: string) => request<ClassBoard>('GET', `/classes/${id}/board`),
   putUp: (id: string, attempts: string[], named: boolean) =>
     send<void>('PUT', `/classes/${id}/board`, { attempts, named }),
+  /** Puts all answers to a task up, as they come. */
+  putUpAll: (id: string, set: string, task: number) =>
+    send<void>('PUT', `/classes/${id}/board`, { set, task }),
   makeSet: (id: string, wish: SetWish) => send<TaskSet>('POST', `/classes/${id}/sets`, wish),
   endSet: (id: string, ended: boolean) => send<TaskSet>('PATCH', `/sets/${id}`, { ended }),
   deleteSet: (id: string) => request<void>('DELETE', `/sets/${id}`),
