@@ -191,7 +191,10 @@ test('without the network work is kept, and handed in when it is back; the next 
   await cut(context, true);
   await lay(mirren, { one: 3 });
   await handIn(mirren);
-  await expect(told(mirren)).toContainText('Kept. It is handed in when the network is back.');
+  // The device marks it meanwhile.
+  await expect(told(mirren)).toContainText(
+    'Yes, that is right. Kept. It is handed in when the network is back.',
+  );
   await expect(page.getByText('0 of 4 handed in')).toBeVisible();
   await cut(context, false);
   await expect(told(mirren)).toContainText('Yes, that is right.');

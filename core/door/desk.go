@@ -14,6 +14,9 @@ type DeskTask struct {
 	task.Face
 	Views []BoardView    `json:"views"`
 	Board *lesson.Lesson `json:"board,omitempty"`
+	// Task is there where the device may judge an answer while the server is away: it says no more
+	// than the face.
+	Task *task.Task `json:"task,omitempty"`
 }
 
 // Desk is a task as a child gets it. The board counts nothing for her: to count is what she
@@ -24,6 +27,9 @@ func Desk(t task.Task, w say.Vocabulary) (DeskTask, error) {
 		return DeskTask{}, err
 	}
 	out := DeskTask{Face: face}
+	if task.IsOpen(t) {
+		out.Task = &t
+	}
 	if out.Views, err = boardsSeen(boardsOf(face), w); err != nil {
 		return out, err
 	}
@@ -35,6 +41,24 @@ func Desk(t task.Task, w say.Vocabulary) (DeskTask, error) {
 			Scenes: []lesson.Scene{{ID: "board", Title: face.Ask, Start: empty}}}
 	}
 	return out, nil
+}
+
+// MarkArgs are a task that a device may judge, and what was given.
+type MarkArgs struct {
+	Task   task.Task      `json:"task"`
+	Answer task.Answer    `json:"answer"`
+	Words  say.Vocabulary `json:"words"`
+}
+
+// Marked is whether an answer is right, and a question where it is not yet.
+type Marked struct {
+	Right bool   `json:"right"`
+	Hint  string `json:"hint"`
+}
+
+func mark(_ *Door, a MarkArgs) (Marked, error) {
+	v, err := task.Mark(a.Task, a.Answer, a.Words)
+	return Marked{v.Right, v.Hint}, err
 }
 
 // Work is an answer as it is put up for the class: how it is read, what it is of, and pictures

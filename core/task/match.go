@@ -23,7 +23,8 @@ var match = Spec{
 		{Name: "spares", Doc: "How many more are in the bank than there are boards, at least.", Choices: []string{"2", "1", "0"}},
 		{Name: "seed", Doc: "The order of the bank: another number, another order."},
 	},
-	read: readMatch,
+	Keyed: true,
+	read:  readMatch,
 }
 
 // mostMatched is how many boards lie on one page.

@@ -145,6 +145,9 @@ type Spec struct {
 	// Teacher says that the teacher alone can judge an answer: it is kept, and nobody is told
 	// that it is right.
 	Teacher bool
+	// Keyed says that the task itself holds what would be right, which its face does not: it stays
+	// with whoever set it.
+	Keyed bool
 	// Free says that right answers are of many kinds: those are alike of which the same can be said.
 	Free bool
 
@@ -225,6 +228,17 @@ func open(t Task) (work, Task, error) {
 	}
 	w, err := spec.read(t)
 	return w, t, err
+}
+
+// IsOpen reports whether a device may have the task and judge an answer: nothing in it says more
+// than its face does.
+func IsOpen(t Task) bool {
+	spec, err := Find(t.Kind)
+	if err != nil || spec.Keyed || spec.Teacher {
+		return false
+	}
+	cover := t.Options["cover"]
+	return cover == "" || cover == nothing
 }
 
 // FaceOf is what a child gets of a task.

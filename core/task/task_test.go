@@ -507,3 +507,28 @@ func TestScenesGiveTasks(t *testing.T) {
 	_, ok = task.MatchScenes(scenes[:1])
 	assert.False(t, ok)
 }
+
+// A device may have a task and mark it where its face says as much: no text of it is a right answer.
+func TestAnOpenTaskHoldsNoKey(t *testing.T) {
+	kept := map[string]bool{}
+	for _, one := range many(t) {
+		if !task.IsOpen(one) {
+			kept[one.Kind] = true
+			continue
+		}
+		right, err := task.Right(one)
+		require.NoError(t, err)
+		face, err := task.FaceOf(one, plain)
+		require.NoError(t, err)
+		raw, err := json.Marshal(face)
+		require.NoError(t, err)
+		for _, text := range one.About {
+			for at, secret := range right[0] {
+				if len(secret) > 1 && strings.Contains(text, strings.TrimSpace(secret)) {
+					assert.Contains(t, string(raw), strings.TrimSpace(secret), "%v: %s is in the task and not in its face", one, at)
+				}
+			}
+		}
+	}
+	assert.Equal(t, map[string]bool{"match": true, "turns": true, "explain": true, "read": true}, kept, "what is covered is kept")
+}

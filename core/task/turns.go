@@ -22,7 +22,8 @@ var turns = Spec{
 			Choices: []string{"by the child", "already"}},
 		{Name: "seed", Doc: "The throws: another number, others."},
 	},
-	read: readTurns,
+	Keyed: true,
+	read:  readTurns,
 }
 
 // mostTurns is how many stand on one page.

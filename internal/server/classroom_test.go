@@ -291,6 +291,7 @@ func TestADeskHoldsNoKey(t *testing.T) {
 	raw, err := json.Marshal(mirren.do("GET", "/api/desk", nil, 200)["sets"].([]any)[0])
 	require.NoError(t, err)
 	assert.Contains(t, string(raw), "blocks 3h 7t 16o")
+	assert.Contains(t, string(raw), `"task":{`, "the device may mark what it can see")
 	for _, answer := range []string{"386", "three hundred", "answer", "key"} {
 		assert.NotContains(t, strings.ToLower(string(raw)), answer)
 	}

@@ -13,6 +13,7 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"unitbloom/core/door"
+	"unitbloom/core/say"
 	"unitbloom/core/task"
 	"unitbloom/internal/people"
 	"unitbloom/internal/store"
@@ -206,6 +207,7 @@ type deskSet struct {
 	ID    string          `json:"id"`
 	Title string          `json:"title"`
 	Help  string          `json:"help"`
+	Words say.Vocabulary  `json:"words"`
 	Tasks []door.DeskTask `json:"tasks"`
 	Done  []deskDone      `json:"done"`
 }
@@ -305,7 +307,7 @@ func (s *Server) deskStage(c *gin.Context) {
 }
 
 func (s *Server) deskSet(set store.Set, pupil string) (deskSet, error) {
-	out := deskSet{ID: set.ID, Title: set.Title, Help: set.Help, Tasks: []door.DeskTask{}, Done: []deskDone{}}
+	out := deskSet{ID: set.ID, Title: set.Title, Help: set.Help, Words: set.Source.Words, Tasks: []door.DeskTask{}, Done: []deskDone{}}
 	tasks, err := s.store.TasksFor(set, pupil)
 	if err != nil {
 		return out, err
@@ -314,6 +316,9 @@ func (s *Server) deskSet(set store.Set, pupil string) (deskSet, error) {
 		face, err := door.Desk(t, set.Source.Words)
 		if err != nil {
 			return out, err
+		}
+		if set.Help == store.HelpNone {
+			face.Task = nil // nothing is told, here or there
 		}
 		out.Tasks = append(out.Tasks, face)
 	}

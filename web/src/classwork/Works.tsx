@@ -32,6 +32,7 @@ function AllAnswers({ all: { of, groups } }: { all: Answers }) {
   return (
     <main className={cx('up')}>
       <h1>{of}</h1>
+      {groups.length === 0 && <p className={cx('waiting')}>What is handed in comes here.</p>}
       <ul className={cx('answers')}>
         {groups.map((g, i) => (
           <li key={i}>

@@ -208,6 +208,17 @@ export interface Calls {
     answer: Wished;
   };
   /**
+   * Marks an answer to a task of which a device may know all, while the server is away.
+   */
+  mark: {
+    arg: {
+      task: Task;
+      answer: Answer;
+      words: Vocabulary;
+    };
+    answer: Marked;
+  };
+  /**
    * Throws dice, a spinner or number cards; the same seed gives the same.
    */
   throw: {
@@ -4046,6 +4057,20 @@ export interface KeptView {
 export interface LineFault {
   line: number;
   why: string;
+}
+export interface Task {
+  kind: string;
+  about: string[];
+  options?: {
+    [k: string]: string;
+  };
+}
+export interface Answer {
+  [k: string]: string;
+}
+export interface Marked {
+  right: boolean;
+  hint: string;
 }
 export interface Opened {
   handle: number;

@@ -29,9 +29,7 @@ export function Desk() {
 /** Where a child is of a set: what she was told of each task. */
 function useTold(set: DeskSet): (Verdict & { waits?: boolean; back?: string })[] {
   const told = useDesk((s) => s.told);
-  return set.tasks.map((_, i) => {
-    return { ...set.done.find((d) => d.task === i), ...told[keyOf(set.id, i)] };
-  });
+  return set.tasks.map((_, i) => told[keyOf(set.id, i)] ?? set.done.find((d) => d.task === i) ?? {});
 }
 
 interface SetProps {
@@ -150,12 +148,12 @@ interface ToldProps {
 function Told({ result, done, just, all, last, next, stay }: ToldProps) {
   if (!done) return <div className={cx('told none')} role="status" />;
   const words = () => {
-    if (result.waits) return 'Kept. It is handed in when the network is back.';
-    if (result.right === undefined) return 'Handed in.';
-    if (result.right) return 'Yes, that is right.';
-    return result.hint ? `Not yet. ${result.hint}` : 'Not yet. Look again.';
+    const kept = result.waits ? 'Kept. It is handed in when the network is back.' : '';
+    if (result.right === undefined) return kept || 'Handed in.';
+    if (result.right) return `Yes, that is right. ${kept}`.trim();
+    return `Not yet. ${result.hint ?? 'Look again.'} ${kept}`.trim();
   };
-  const again = result.right === false && !result.waits;
+  const again = result.right === false;
   return (
     <div className={cx(`told ${result.right ? 'right' : again ? 'again' : ''}`)} role="status">
       <p>

@@ -1,5 +1,5 @@
 // The server's routes for classes: a teacher's, and those of children's devices.
-import type { BoardView, SheetView } from '../core/core';
+import type { BoardView, SheetView, Task, Vocabulary } from '../core/core';
 import { ApiError, byChance, request } from './api';
 
 export interface ClassLine {
@@ -227,6 +227,8 @@ export interface DeskTask extends Face {
   views: Picture[];
   /** A lesson of one free board to lay the answer on. */
   board?: unknown;
+  /** The task itself, where the device may mark it while the server is away. */
+  task?: Task;
 }
 
 /** What a child is told of what she handed in: nothing, or whether it is right, or a question too. */
@@ -240,6 +242,8 @@ export interface DeskSet {
   id: string;
   title: string;
   help: Help;
+  /** The words of the class. */
+  words: Vocabulary;
   tasks: DeskTask[];
   done: (Verdict & { task: number; back?: string })[];
 }

@@ -14,7 +14,13 @@ const net = {
   leave: vi.fn(() => Promise.resolve()),
 };
 
+const core = { mark: vi.fn() };
+vi.mock('../core/core', () => ({
+  loadCore: () => Promise.resolve(),
+  call: (_op: 'mark', arg: unknown) => core.mark(arg) as unknown,
+}));
 vi.mock('./device', () => ({
+  patient: <T>(work: Promise<T>) => work,
   deskKept: {
     put: (w: DeskWork) => Promise.resolve(void kept.set(w.attempt, w)),
     all: () => Promise.resolve([...kept.values()]),
@@ -45,7 +51,7 @@ const seen = (pupil: string, tasks = 1): DeskView => ({
   eyes: false,
   asks: false,
   stage: false,
-  sets: [{ id: 's', title: 'S', help: 'hint', tasks: Array(tasks).fill({}) as never, done: [] }],
+  sets: [{ id: 's', title: 'S', help: 'hint', words: {}, tasks: Array(tasks).fill({}) as never, done: [] }],
 });
 
 /** An answer that is none, as the page that is open now knows it. */
@@ -107,6 +113,32 @@ test('no answer of any server but an acknowledgement or a refusal of our own tak
       if (!refused) expect(desk.useDesk.getState().told[desk.keyOf('s', 0)]).toEqual({ waits: true });
     }
   }
+});
+
+test('what waits is marked here where all of the task is here; the server’s word holds', async () => {
+  const desk = await opened('mirren');
+  const { view: now } = desk.useDesk.getState();
+  now!.sets[0]!.tasks = [{ task: { kind: 'build', about: ['54'] } }] as never;
+  const told = () => desk.useDesk.getState().told[desk.keyOf('s', 0)];
+  net.handIn.mockRejectedValue(await fault(0, 'offline'));
+  core.mark.mockReturnValue({ right: false, hint: 'What does each piece count?' });
+  for (const board of ['blocks 4t', 'blocks 4t 5o']) {
+    desk.give('s', 0, 'board', board);
+    await desk.handIn('s', 0);
+    expect(core.mark).toHaveBeenLastCalledWith(expect.objectContaining({ answer: { board } }));
+  }
+  expect(told(), 'a question comes the second time').toEqual({
+    waits: true,
+    right: false,
+    hint: 'What does each piece count?',
+  });
+  desk.give('s', 0, 'board', 'blocks 5t 4o');
+  core.mark.mockReturnValue({ right: true, hint: '' });
+  await desk.handIn('s', 0);
+  expect(told()).toEqual({ waits: true, right: true });
+  net.handIn.mockResolvedValue({ verdict: { right: false }, ticket: 'next' });
+  await desk.openDesk();
+  expect(told()).toEqual({ right: false });
 });
 
 test('what waits is sent by whoever opens the page next, with its own ticket', async () => {

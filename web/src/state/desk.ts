@@ -1,9 +1,10 @@
 // A child's desk: who sits here, what is set for her, what she has done of it. All that she does
 // is on the device until the server has it; what waits is sent by whoever opens the page next.
 import { create } from 'zustand';
+import { call, loadCore } from '../core/core';
 import { ApiError } from './api';
 import { desks, newAttempt, type DeskView, type StageView, type Verdict } from './classroom';
-import { deskKept, type DeskWork } from './device';
+import { deskKept, patient, type DeskWork } from './device';
 
 export interface DeskState {
   /** Out: the code is wanted. */
@@ -203,7 +204,33 @@ async function send(work: DeskWork): Promise<boolean> {
     }
     set({ away: true });
     againSoon();
+    if (here()) await markHere(work);
     return false;
+  }
+}
+
+/** How often something was not right yet while the server was away, by set and task. */
+const notYet = new Map<string, number>();
+
+/** From this time on there is a question too. */
+const HINT_FROM = 2;
+
+/** Marks what waits on this device, where all of the task is here. The server marks it again, and its word holds. */
+async function markHere({ set: of, task: n, answer, attempt }: DeskWork) {
+  const key = keyOf(of, n);
+  const whole = get().view?.sets.find((s) => s.id === of);
+  const task = whole?.tasks[n]?.task;
+  if (!whole || !task) return;
+  try {
+    await patient(loadCore());
+    const { right, hint } = call('mark', { task, answer, words: whole.words });
+    const tries = right ? 0 : (notYet.get(key) ?? 0) + 1;
+    notYet.set(key, tries);
+    if (get().works[key]?.attempt !== attempt || !get().told[key]?.waits) return;
+    const asks = !right && whole.help === 'hint' && tries >= HINT_FROM;
+    set({ told: { ...get().told, [key]: { waits: true, right, ...(asks && { hint }) } } });
+  } catch {
+    // It is marked when it is sent.
   }
 }
 
