@@ -65,29 +65,35 @@ function App() {
   return (
     <BrowserRouter>
       {ended && <SignedOut was={teacher} />}
-      <NewBuild />
-      <Routes>
-        <Route path="/" element={<Later part={shelf} show={(m) => <m.ShelfPage />} />} />
-        <Route path="/lesson/:id" element={<BenchPage />} />
-        <Route path="/lesson/:id/present" element={<PresentPage />} />
-        <Route path="/lesson/:id/teach" element={<TeachPage />} />
-        <Route path="/paper" element={<Later part={paper} show={(m) => <m.PaperPage />} />} />
-        <Route path="/lesson/:id/paper" element={<Later part={paper} show={(m) => <m.PaperPage />} />} />
-        <Route path="/classes" element={<Later part={classroom} show={(m) => <m.ClassesPage />} />} />
-        <Route path="/class/:id" element={<Later part={classroom} show={(m) => <m.ClassPage />} />} />
-        <Route
-          path="/class/:id/progress"
-          element={<Later part={classroom} show={(m) => <m.ProgressPage />} />}
-        />
-        <Route path="/class/:id/board" element={<Later part={classroom} show={(m) => <m.ClassBoard />} />} />
-        <Route
-          path="/class/:id/wall/:set"
-          element={<Later part={classroom} show={(m) => <m.WallPage />} />}
-        />
-        <Route path="/desk" element={<Later part={desk} show={(m) => <m.DeskPage />} />} />
-        <Route path="/open" element={<OpenLine />} />
-        <Route path="*" element={<Navigate to="/" replace />} />
-      </Routes>
+      {/* What lies under the veil takes no key. */}
+      <div className="whole" inert={ended}>
+        <NewBuild />
+        <Routes>
+          <Route path="/" element={<Later part={shelf} show={(m) => <m.ShelfPage />} />} />
+          <Route path="/lesson/:id" element={<BenchPage />} />
+          <Route path="/lesson/:id/present" element={<PresentPage />} />
+          <Route path="/lesson/:id/teach" element={<TeachPage />} />
+          <Route path="/paper" element={<Later part={paper} show={(m) => <m.PaperPage />} />} />
+          <Route path="/lesson/:id/paper" element={<Later part={paper} show={(m) => <m.PaperPage />} />} />
+          <Route path="/classes" element={<Later part={classroom} show={(m) => <m.ClassesPage />} />} />
+          <Route path="/class/:id" element={<Later part={classroom} show={(m) => <m.ClassPage />} />} />
+          <Route
+            path="/class/:id/progress"
+            element={<Later part={classroom} show={(m) => <m.ProgressPage />} />}
+          />
+          <Route
+            path="/class/:id/board"
+            element={<Later part={classroom} show={(m) => <m.ClassBoard />} />}
+          />
+          <Route
+            path="/class/:id/wall/:set"
+            element={<Later part={classroom} show={(m) => <m.WallPage />} />}
+          />
+          <Route path="/desk" element={<Later part={desk} show={(m) => <m.DeskPage />} />} />
+          <Route path="/open" element={<OpenLine />} />
+          <Route path="*" element={<Navigate to="/" replace />} />
+        </Routes>
+      </div>
     </BrowserRouter>
   );
 }
