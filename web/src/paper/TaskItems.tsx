@@ -184,18 +184,19 @@ function stepsItem(task: Task): Item {
         {said.map((l, i) => (
           <p key={i}>{l.cells[0]?.text}</p>
         ))}
-        <span className={cx('picture')}>
-          <Pictured models={task.views[0]!.models} room={largest(task.views)} name="The board before it" />
-        </span>
-        {task.blanks.map((b) =>
-          b.gives === 'board' ? (
-            <div key={b.id} className={cx('box')} />
-          ) : (
-            <p key={b.id} className={cx('gap-line')}>
-              <span>{task.of} =</span> <i className={cx('square')} style={{ minWidth: FORMS.number }} />
-            </p>
-          ),
-        )}
+        <div className={cx('beside')}>
+          <span className={cx('picture')}>
+            <Pictured models={task.views[0]!.models} room={largest(task.views)} name="The board before it" />
+          </span>
+          {task.blanks
+            .filter((b) => b.gives === 'board')
+            .map((b) => (
+              <div key={b.id} className={cx('box')} />
+            ))}
+        </div>
+        <p className={cx('gap-line')}>
+          <span>{task.of} =</span> <i className={cx('square')} style={{ minWidth: FORMS.number }} />
+        </p>
       </>
     ),
   };
