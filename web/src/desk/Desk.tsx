@@ -29,7 +29,11 @@ export function Desk() {
 /** Where a child is of a set: what she was told of each task. */
 function useTold(set: DeskSet): (Verdict & { waits?: boolean; back?: string })[] {
   const told = useDesk((s) => s.told);
-  return set.tasks.map((_, i) => told[keyOf(set.id, i)] ?? set.done.find((d) => d.task === i) ?? {});
+  return set.tasks.map((_, i) => {
+    const now = told[keyOf(set.id, i)];
+    // What waits is another answer than that of which the server has told.
+    return now?.waits ? now : { ...set.done.find((d) => d.task === i), ...now };
+  });
 }
 
 interface SetProps {
