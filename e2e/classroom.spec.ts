@@ -24,12 +24,26 @@ async function newClass(page: Page, name: string): Promise<Class> {
 }
 
 /** Sets tasks made from boards for a class, as a teacher does; stands at the wall. */
-async function setFor(page: Page, name: string, models: object[], kinds: RegExp[], more: RegExp[] = []) {
+async function setFor(page: Page, name: string, models: object[], kinds: RegExp[]) {
   await open(page, models);
+  await setOpen(page, name, kinds);
+}
+
+/** Sets tasks of the lesson that is open, only those of the kinds, each once; what else is chosen comes last. */
+async function setOpen(
+  page: Page,
+  name: string,
+  kinds: RegExp[],
+  choices: (dialog: Locator) => Promise<void> = async () => undefined,
+) {
   await page.getByRole('button', { name: 'More', exact: true }).click();
   await page.getByRole('menuitem', { name: 'Set for a class' }).click();
   const dialog = page.getByRole('dialog', { name: 'Set for a class' });
   await choose(dialog, page, 'Class', name);
+  for (const label of kinds) {
+    const box = dialog.getByRole('checkbox', { name: label });
+    if (!(await box.isChecked())) await box.click();
+  }
   for (const box of await dialog.getByRole('group', { name: 'To do' }).getByRole('checkbox').all()) {
     const label = (await box.locator('xpath=ancestor::label').innerText()).trim();
     if (!kinds.some((k) => k.test(label)) && (await box.isChecked())) await box.click();
@@ -38,7 +52,7 @@ async function setFor(page: Page, name: string, models: object[], kinds: RegExp[
   await few.click();
   await page.keyboard.press('ControlOrMeta+A');
   await page.keyboard.type('0');
-  for (const label of more) await dialog.getByText(label).click();
+  await choices(dialog);
   await dialog.getByRole('button', { name: `Set for ${name}` }).click();
   await page.waitForURL(/\/wall\//);
 }
@@ -461,26 +475,12 @@ test('a sentence of her own, one of four, quick facts and a reason', async ({ pa
   await page.keyboard.type('402 - 167');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: /^Present/ }).waitFor();
-  await page.getByRole('button', { name: 'More', exact: true }).click();
-  await page.getByRole('menuitem', { name: 'Set for a class' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Set for a class' });
-  await choose(dialog, page, 'Class', 'Terns');
-  for (const label of [
-    /Fill gaps/,
-    /Work in columns/,
-    /A sentence of her own/,
-    /quick facts/,
-    /Explain something/,
-  ])
-    await dialog.getByText(label).click();
-  await dialog.getByRole('textbox', { name: 'What is to be explained' }).click();
-  await page.keyboard.type('Why is it more than 200?');
-  await dialog.getByRole('spinbutton', { name: 'More like each' }).click();
-  await page.keyboard.press('ControlOrMeta+A');
-  await page.keyboard.type('0');
-  await expect(dialog.getByRole('heading', { name: '4 tasks' })).toBeVisible();
-  await dialog.getByRole('button', { name: 'Set for Terns' }).click();
-  await page.waitForURL(/\/wall\//);
+  const kinds = [/Choose one/, /A sentence of her own/, /quick facts/, /Explain something/];
+  await setOpen(page, 'Terns', kinds, async (dialog) => {
+    await dialog.getByRole('textbox', { name: 'What is to be explained' }).click();
+    await page.keyboard.type('Why is it more than 200?');
+    await expect(dialog.getByRole('heading', { name: '4 tasks' })).toBeVisible();
+  });
   const child = await device(browser, app.url, code, 'Evi');
   const next = () => child.getByRole('button', { name: 'The next task' }).click();
 
@@ -534,35 +534,18 @@ test('a sentence of her own, one of four, quick facts and a reason', async ({ pa
 test('the last steps of an example, and how one sees what lies there', async ({ page, browser, app }) => {
   test.setTimeout(120_000);
   const { code } = await newClass(page, 'Auks');
-  const setTo = async (kinds: RegExp[]) => {
-    await page.getByRole('button', { name: 'More', exact: true }).click();
-    await page.getByRole('menuitem', { name: 'Set for a class' }).click();
-    const dialog = page.getByRole('dialog', { name: 'Set for a class' });
-    await choose(dialog, page, 'Class', 'Auks');
-    for (const label of kinds) {
-      const box = dialog.getByRole('checkbox', { name: label });
-      if (!(await box.isChecked())) await box.click();
-    }
-    for (const box of await dialog.getByRole('group', { name: 'To do' }).getByRole('checkbox').all()) {
-      const label = (await box.locator('xpath=ancestor::label').innerText()).trim();
-      if (!kinds.some((k) => k.test(label)) && (await box.isChecked())) await box.click();
-    }
-    await dialog.getByRole('spinbutton', { name: 'More like each' }).click();
-    await page.keyboard.press('ControlOrMeta+A');
-    await page.keyboard.type('0');
+  const forMara = async (dialog: Locator) => {
     await expect(dialog.getByRole('heading', { name: 'One task' })).toBeVisible();
     await dialog.getByText('For some children only').click();
     await expect(dialog.getByRole('button', { name: 'Set for Auks' })).toBeDisabled();
     await dialog.getByRole('checkbox', { name: 'Mara' }).click();
-    await dialog.getByRole('button', { name: 'Set for Auks' }).click();
-    await page.waitForURL(/\/wall\//);
   };
   await page.goto('/');
   await page.getByRole('textbox', { name: 'What shall the class see?' }).focus();
   await page.keyboard.type('146 + 87');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: /^Present/ }).waitFor();
-  await setTo([/Do the last steps/]);
+  await setOpen(page, 'Auks', [/Do the last steps/], forMara);
   const child = await device(browser, app.url, code, 'Mara');
 
   await expect(child.getByRole('heading', { name: '146 + 87: do the last step.' })).toBeVisible();
@@ -580,7 +563,7 @@ test('the last steps of an example, and how one sees what lies there', async ({ 
   await expect(told(child)).toContainText('Yes, that is right.');
 
   await open(page, [counters(8, { frames: [{ rows: 2, columns: 5 }] })]);
-  await setTo([/Say how one sees it/]);
+  await setOpen(page, 'Auks', [/Say how one sees it/], forMara);
   await child.locator('select').selectOption({ index: 0 });
   await expect(child.getByRole('heading', { name: /How do you see how many there are/ })).toBeVisible();
   const write = async (way: string, text: string) => {

@@ -78,9 +78,9 @@ func (b building) bare() (board.Board, error) {
 	return board.Parse(b.spec.Empty(min(room, max(b.spec.Most, 10))))
 }
 
-// empty is the model with nothing on it, and room for the number: columns up to its largest
+// start is the model with nothing on it, and room for the number: columns up to its largest
 // place, where the model has columns.
-func (b building) empty() (board.Board, error) {
+func (b building) start() (board.Board, error) {
 	laid, err := b.bare()
 	form := b.number.UnitForm()
 	if err != nil || b.spec.Acts.Reach == nil || len(form) == 0 {

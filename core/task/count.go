@@ -44,8 +44,8 @@ func readCount(t Task) (work, error) {
 	return c, nil
 }
 
-// empty has no frames: they would count for her.
-func (c counting) empty() (board.Board, error) { return board.Parse(c.spec.Kind + " 0") }
+// start has no frames: they would count for her.
+func (c counting) start() (board.Board, error) { return board.Parse(c.spec.Kind + " 0") }
 
 func (c counting) face(w say.Vocabulary) Face {
 	f := c.building.face(w)

@@ -23,7 +23,7 @@ var match = Spec{
 		{Name: "spares", Doc: "How many more are in the bank than there are boards, at least.", Choices: []string{"2", "1", "0"}},
 		{Name: "seed", Doc: "The order of the bank: another number, another order."},
 	},
-	Keyed: true,
+	keyed: always,
 	read:  readMatch,
 }
 

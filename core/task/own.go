@@ -165,12 +165,12 @@ func (o owning) face(w say.Vocabulary) Face {
 	return f
 }
 
-// empty is the board that the sentence is shown on.
-func (o owning) empty() (board.Board, error) {
+// start is the board that the sentence is shown on.
+func (o owning) start() (board.Board, error) {
 	if o.spec == nil {
 		return board.Board{}, say.Refuse("task-own-none")
 	}
-	return building{number: place.Int(min(o.most, 100)), spec: *o.spec}.empty()
+	return building{number: place.Int(min(o.most, 100)), spec: *o.spec}.start()
 }
 
 func (o owning) mark(a Answer) []Part {

@@ -26,6 +26,10 @@ var read = Spec{
 			Choices: []string{nothing, "ones", "tens", "hundreds", "thousands"}},
 	},
 	read: readRead,
+	keyed: func(t Task) bool {
+		cover := t.Options["cover"]
+		return cover != "" && cover != nothing
+	},
 	from: func(sc lesson.Scene) (Task, bool) {
 		_, _, ok := numberOfScene(sc)
 		if !ok {

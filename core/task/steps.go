@@ -55,9 +55,10 @@ func readSteps(t Task) (work, error) {
 	if err != nil {
 		return nil, err
 	}
+	none := say.Refuse("task-no-steps", say.Text("problem", say.Given, text),
+		say.Text("methods", say.Name, strings.Join(stepped, ", ")))
 	if !slices.Contains(stepped, r.Method) {
-		return nil, say.Refuse("task-no-steps", say.Text("problem", say.Given, text), say.Text("methods", say.Name,
-			strings.Join(stepped, ", ")))
+		return nil, none
 	}
 	r.Model = t.Options["on"]
 	r.Options = map[string]string{"ask": "never"}
@@ -82,8 +83,7 @@ func readSteps(t Task) (work, error) {
 		s.open = s.open[len(s.open)-n:]
 	}
 	if len(s.open) == 0 {
-		return nil, say.Refuse("task-no-steps", say.Text("problem", say.Given, text), say.Text("methods", say.Name,
-			strings.Join(stepped, ", ")))
+		return nil, none
 	}
 	return s, nil
 }
@@ -100,8 +100,8 @@ func sameForm(a, b board.Board) bool {
 	return board.Total(x) == board.Total(y) && x.InPlay().String() == y.InPlay().String()
 }
 
-// empty is the board as the class left it: the steps before are done.
-func (s stepping) empty() (board.Board, error) { return s.after(s.open[0] - 1), nil }
+// start is the board as the class left it: the steps before are done.
+func (s stepping) start() (board.Board, error) { return s.after(s.open[0] - 1), nil }
 
 func (s stepping) face(w say.Vocabulary) Face {
 	typed := say.Text("problem", say.Given, s.typed)

@@ -145,13 +145,13 @@ type Spec struct {
 	// Teacher says that the teacher alone can judge an answer: it is kept, and nobody is told
 	// that it is right.
 	Teacher bool
-	// Keyed says that the task itself holds what would be right, which its face does not: it stays
-	// with whoever set it.
-	Keyed bool
 	// Free says that right answers are of many kinds: those are alike of which the same can be said.
 	Free bool
 
 	read func(Task) (work, error)
+	// keyed reports whether a task itself holds what would be right, which its face does not: it
+	// stays with whoever set it. None of a kind does where it is left out.
+	keyed func(Task) bool
 	// from makes a task of the kind of a scene, if there is one in it.
 	from func(lesson.Scene) (Task, bool)
 }
@@ -234,12 +234,11 @@ func open(t Task) (work, Task, error) {
 // than its face does.
 func IsOpen(t Task) bool {
 	spec, err := Find(t.Kind)
-	if err != nil || spec.Keyed || spec.Teacher {
-		return false
-	}
-	cover := t.Options["cover"]
-	return cover == "" || cover == nothing
+	return err == nil && !spec.Teacher && (spec.keyed == nil || !spec.keyed(t))
 }
+
+// always is of kinds whose tasks are all keyed.
+func always(Task) bool { return true }
 
 // FaceOf is what a child gets of a task.
 func FaceOf(t Task, w say.Vocabulary) (Face, error) {
@@ -260,11 +259,12 @@ func FaceOf(t Task, w say.Vocabulary) (Face, error) {
 	return f, nil
 }
 
-// Start is the empty board that a child lays something on; false where nothing is to be laid.
+// Start is the board that a child works on: with nothing on it, or as she goes on with it; false
+// where there is none.
 func Start(t Task) (board.Board, bool) {
 	did, _, err := open(t)
-	if b, ok := did.(interface{ empty() (board.Board, error) }); ok && err == nil {
-		laid, err := b.empty()
+	if b, ok := did.(interface{ start() (board.Board, error) }); ok && err == nil {
+		laid, err := b.start()
 		return laid, err == nil
 	}
 	return board.Board{}, false

@@ -22,7 +22,7 @@ var turns = Spec{
 			Choices: []string{"by the child", "already"}},
 		{Name: "seed", Doc: "The throws: another number, others."},
 	},
-	Keyed: true,
+	keyed: always,
 	read:  readTurns,
 }
 

@@ -73,8 +73,8 @@ func readWays(t Task) (work, error) {
 // way is a way of seeing what lies there, or why it is none.
 func (s seeing) way(text string) (method.Way, error) { return method.TakeIn(s.board, 0, text, nil) }
 
-// empty is the board itself: she draws round what she sees.
-func (s seeing) empty() (board.Board, error) { return s.board, nil }
+// start is the board itself: she draws round what she sees.
+func (s seeing) start() (board.Board, error) { return s.board, nil }
 
 func (s seeing) face(w say.Vocabulary) Face {
 	ask := say.New("task.ways")

@@ -13,8 +13,8 @@ import (
 
 // signedInAs is the session of a request with its teacher.
 func (s *Server) signedInAs(c *gin.Context) (store.Session, store.Teacher, error) {
-	token, err := c.Cookie(s.teacherCookie(c))
-	if err != nil || !s.open {
+	token := s.token(c)
+	if token == "" || !s.open {
 		return store.Session{}, store.Teacher{}, store.ErrNoSession
 	}
 	return s.store.SessionOf(token)
@@ -58,7 +58,7 @@ func (s *Server) otherTeacher(c *gin.Context, owner string) string {
 
 // stillSignedIn is what a stream asks now and then: whether it may go on.
 func (s *Server) stillSignedIn(c *gin.Context) func() bool {
-	token, _ := c.Cookie(s.teacherCookie(c))
+	token := s.token(c)
 	return func() bool { return !s.open || s.store.Lasts(token) }
 }
 

@@ -419,10 +419,7 @@ func (s *Server) record(id string) (record, error) {
 	if err != nil {
 		return r, err
 	}
-	names := map[string]string{}
-	for _, p := range pupils {
-		names[p.ID] = p.Name
-	}
+	names := namesOf(pupils)
 	for _, set := range slices.Backward(sets) {
 		attempts, err := s.store.Attempts(set.ID)
 		if err != nil {
@@ -527,23 +524,37 @@ type answerGiven struct {
 	N     int              `json:"n"`
 }
 
+// setUp is the set of which all answers are put up, where it is one of the class's.
+func (s *Server) setUp(class string, up upThere) (store.Set, error) {
+	set, err := s.store.Set(up.set)
+	if err == nil && (set.ClassID != class || up.task < 0 || up.task >= len(set.Tasks)) {
+		err = store.ErrNoSet
+	}
+	return set, err
+}
+
 // answersOf are those that are put up; nil where none are.
 func (s *Server) answersOf(class string, up upThere) (*answers, error) {
 	if up.set == "" {
 		return nil, nil
 	}
-	set, err := s.store.Set(up.set)
+	set, err := s.setUp(class, up)
 	if err != nil {
 		return nil, err
 	}
-	if set.ClassID != class || up.task < 0 || up.task >= len(set.Tasks) {
-		return nil, store.ErrNoSet
-	}
-	w, err := s.wallOf(set)
+	pupils, err := s.store.Pupils(class)
 	if err != nil {
 		return nil, err
 	}
-	one := w.Tasks[up.task]
+	attempts, err := s.store.Attempts(set.ID)
+	if err != nil {
+		return nil, err
+	}
+	last, tries, _ := lastOf(attempts)
+	one, err := s.wallTaskOf(set, up.task, last, tries, namesOf(pupils))
+	if err != nil {
+		return nil, err
+	}
 	out := &answers{Of: one.Ask, Groups: []answerGiven{}}
 	for _, g := range one.Groups {
 		out.Groups = append(out.Groups, answerGiven{g.Lines, g.Views, len(g.Who)})
@@ -621,9 +632,11 @@ func (s *Server) putUp(c *gin.Context) {
 	}
 	id := c.Param("class")
 	up := upThere{in.Attempts, in.Named, in.Set, in.Task}
-	if _, err := s.answersOf(id, up); err != nil {
-		s.classError(c, err)
-		return
+	if up.set != "" {
+		if _, err := s.setUp(id, up); err != nil {
+			s.classError(c, err)
+			return
+		}
 	}
 	if len(in.Attempts) > mostUp {
 		fail(c, http.StatusUnprocessableEntity, "up", "At most three works stand side by side.")

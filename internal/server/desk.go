@@ -3,7 +3,6 @@ package server
 import (
 	"crypto/subtle"
 	"errors"
-	"fmt"
 	"net/http"
 	"slices"
 	"strconv"
@@ -64,9 +63,7 @@ func (s *Server) tryCode(c *gin.Context, typed string) (store.Class, bool) {
 		s.setCookie(c, deviceCookie, device, 24*time.Hour)
 	}
 	if wait := s.slow.Wait(device); wait > 0 {
-		seconds := int(wait.Seconds()) + 1
-		c.Header("Retry-After", strconv.Itoa(seconds))
-		fail(c, http.StatusTooManyRequests, "wait", fmt.Sprintf("Wait %d seconds, look at the board, and try again.", seconds))
+		tooSoon(c, wait, "Wait "+inWords(wait)+", look at the board, and try again.")
 		return store.Class{}, false
 	}
 	if !s.slow.Turn(c.Request.Context(), device) {
@@ -169,8 +166,7 @@ func (s *Server) sit(c *gin.Context) {
 // times waits, at this tile.
 func (s *Server) opens(c *gin.Context, p store.Pupil, keys []string, i int) bool {
 	if wait := s.keys.Wait(p.ID); wait > 0 {
-		c.Header("Retry-After", strconv.Itoa(int(wait.Seconds())+1))
-		fail(c, http.StatusTooManyRequests, "wait", "Wait "+inWords(wait)+", and try again.")
+		tooSoon(c, wait, "Wait "+inWords(wait)+", and try again.")
 		return false
 	}
 	if i < len(keys) && p.PictureKey != "" && subtle.ConstantTimeCompare([]byte(keys[i]), []byte(p.PictureKey)) == 1 {

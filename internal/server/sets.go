@@ -199,33 +199,13 @@ func (s *Server) wallOf(set store.Set) (wall, error) {
 	}
 	w := wall{Set: set, Class: class.Name, Tasks: []wallTask{}, NotBegun: []string{}, Quiet: []string{}, Asks: []person{},
 		Away: []string{}, Children: len(pupils)}
-	names := map[string]string{}
-	for _, p := range pupils {
-		names[p.ID] = p.Name
-	}
+	names := namesOf(pupils)
 	pupils = slices.DeleteFunc(pupils, func(p store.Pupil) bool { return !set.IsFor(p.ID) })
 	w.Children = len(pupils)
 	last, tries, done := lastOf(attempts)
-	for n, t := range set.Tasks {
-		face, err := task.FaceOf(t, set.Source.Words)
+	for n := range set.Tasks {
+		one, err := s.wallTaskOf(set, n, last, tries, names)
 		if err != nil {
-			return w, err
-		}
-		one := wallTask{Ask: face.Ask, Kind: t.Kind, Who: map[string]handed{}}
-		var all []task.Handed
-		for _, a := range last {
-			tasks, err := s.store.TasksFor(set, a.PupilID)
-			if err != nil {
-				return w, err
-			}
-			if a.Task != n || n >= len(tasks) || names[a.PupilID] == "" {
-				continue
-			}
-			all = append(all, task.Handed{Who: a.ID, Task: tasks[n], Answer: a.Answer})
-			one.Who[a.ID] = handed{together(names, a), a.PupilID, tries[keyOf(a)], a.Late, a.Away, a.Back}
-		}
-		one.Handed = len(all)
-		if one.Gathered, err = door.Gather(all, set.Own, set.Source.Words); err != nil {
 			return w, err
 		}
 		w.Tasks = append(w.Tasks, one)
@@ -246,6 +226,43 @@ func (s *Server) wallOf(set store.Set) (wall, error) {
 		}
 	}
 	return w, nil
+}
+
+// wallTaskOf is one task of a set with what was handed in of it last, alike answers together.
+func (s *Server) wallTaskOf(set store.Set, n int, last []store.Attempt, tries map[[2]any]int,
+	names map[string]string) (wallTask, error) {
+	face, err := task.FaceOf(set.Tasks[n], set.Source.Words)
+	if err != nil {
+		return wallTask{}, err
+	}
+	one := wallTask{Ask: face.Ask, Kind: set.Tasks[n].Kind, Who: map[string]handed{}}
+	var all []task.Handed
+	for _, a := range last {
+		if a.Task != n || names[a.PupilID] == "" {
+			continue
+		}
+		tasks, err := s.store.TasksFor(set, a.PupilID)
+		if err != nil {
+			return one, err
+		}
+		if n >= len(tasks) {
+			continue
+		}
+		all = append(all, task.Handed{Who: a.ID, Task: tasks[n], Answer: a.Answer})
+		one.Who[a.ID] = handed{together(names, a), a.PupilID, tries[keyOf(a)], a.Late, a.Away, a.Back}
+	}
+	one.Handed = len(all)
+	one.Gathered, err = door.Gather(all, set.Own, set.Source.Words)
+	return one, err
+}
+
+// namesOf are children's names by their ids.
+func namesOf(pupils []store.Pupil) map[string]string {
+	names := map[string]string{}
+	for _, p := range pupils {
+		names[p.ID] = p.Name
+	}
+	return names
 }
 
 // keyOf is a child's task.

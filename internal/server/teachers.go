@@ -60,9 +60,7 @@ func (s *Server) signIn(c *gin.Context) {
 		who = "browser of " + t.ID
 	}
 	if wait := s.lock.Wait(who); wait > 0 || !s.lock.Turn(c.Request.Context(), who) {
-		wait = max(wait, time.Second)
-		c.Header("Retry-After", strconv.Itoa(int(wait.Seconds())+1))
-		fail(c, http.StatusTooManyRequests, "wait", "There were too many wrong tries. Try again in "+inWords(wait)+".")
+		tooOften(c, max(wait, time.Second))
 		return
 	}
 	if !people.IsPassphrase(t.Hash, in.Passphrase) {
@@ -86,13 +84,22 @@ func inWords(wait time.Duration) string {
 	return fmt.Sprintf("%d seconds", int(wait.Seconds())+1)
 }
 
+// tooSoon answers who tries again before her time, in words, and when she may.
+func tooSoon(c *gin.Context, wait time.Duration, text string) {
+	c.Header("Retry-After", strconv.Itoa(int(wait.Seconds())+1))
+	fail(c, http.StatusTooManyRequests, "wait", text)
+}
+
+// tooOften answers who was wrong with a passphrase too often.
+func tooOften(c *gin.Context, wait time.Duration) {
+	tooSoon(c, wait, "There were too many wrong tries. Try again in "+inWords(wait)+".")
+}
+
 // begin begins a session, in the place of one that there may be.
 func (s *Server) begin(c *gin.Context, t store.Teacher) {
-	if was, err := c.Cookie(s.teacherCookie(c)); err == nil {
-		if err := s.store.End(was); err != nil {
-			s.accountError(c, err)
-			return
-		}
+	if err := s.store.End(s.token(c)); err != nil {
+		s.accountError(c, err)
+		return
 	}
 	token, err := s.store.Begin(t.ID)
 	if err != nil {
@@ -126,6 +133,12 @@ func (s *Server) teacherCookie(c *gin.Context) string {
 	return "unitbloom"
 }
 
+// token is that of the session that a request says it is of; empty where it says none.
+func (s *Server) token(c *gin.Context) string {
+	token, _ := c.Cookie(s.teacherCookie(c))
+	return token
+}
+
 func (s *Server) setTeacherCookie(c *gin.Context, name, value string, age time.Duration) {
 	http.SetCookie(c.Writer, &http.Cookie{Name: name, Value: value, Path: "/", HttpOnly: true,
 		SameSite: http.SameSiteStrictMode, MaxAge: int(age.Seconds()), Secure: s.secure(c)})
@@ -133,10 +146,7 @@ func (s *Server) setTeacherCookie(c *gin.Context, name, value string, age time.D
 
 // signOut ends this session, or with "everywhere" all of this teacher's.
 func (s *Server) signOut(c *gin.Context) {
-	token, err := c.Cookie(s.teacherCookie(c))
-	if err == nil {
-		err = s.store.End(token)
-	}
+	err := s.store.End(s.token(c))
 	if c.Query("everywhere") != "" {
 		err = s.store.EndAll(teacher(c))
 	}
@@ -236,7 +246,7 @@ func (s *Server) setPassphrase(c *gin.Context) {
 	}
 	who := "passphrase of " + t.ID
 	if wait := s.lock.Wait(who); wait > 0 {
-		fail(c, http.StatusTooManyRequests, "wait", "There were too many wrong tries. Try again in "+inWords(wait)+".")
+		tooOften(c, wait)
 		return
 	}
 	if !people.IsPassphrase(t.Hash, in.Old) {
@@ -248,8 +258,7 @@ func (s *Server) setPassphrase(c *gin.Context) {
 	if !ok {
 		return
 	}
-	token, _ := c.Cookie(s.teacherCookie(c))
-	if err := s.store.SetPassphrase(t.ID, hash, token); err != nil {
+	if err := s.store.SetPassphrase(t.ID, hash, s.token(c)); err != nil {
 		s.accountError(c, err)
 		return
 	}

@@ -2,7 +2,6 @@ package store
 
 import (
 	"cmp"
-	"errors"
 	"slices"
 	"strings"
 	"time"
@@ -106,13 +105,17 @@ func (s *Store) Shelf(q Query) (Page, error) {
 	if !q.Others {
 		return page, nil
 	}
+	teachers, err := s.Teachers()
+	if err != nil {
+		return page, err
+	}
+	names := map[string]string{}
+	for _, t := range teachers {
+		names[t.ID] = t.Name
+	}
 	page.Lessons = slices.Clone(page.Lessons)
 	for i, line := range page.Lessons {
-		t, err := s.Teacher(line.Owner)
-		if err != nil && !errors.Is(err, ErrNoTeacher) {
-			return page, err
-		}
-		page.Lessons[i].By = t.Name
+		page.Lessons[i].By = names[line.Owner]
 	}
 	return page, nil
 }

@@ -102,24 +102,22 @@ export function SetDialog({ close, then }: Props) {
   const possible = KINDS.filter((k) => every.tasks.some((t) => t.kind === k.value));
   const there = possible.map((k) => k.value).filter((k) => kinds?.includes(k) ?? !UNASKED.includes(k));
   // To see in another way is the point of seeing; to show a number once is enough.
-  const glimpse = look === 'glimpse';
   const ways = several ?? (there.includes('build') ? 1 : 2);
   const asked = [...there, ...alone.filter((k) => k !== 'explain' || question.trim() !== '')];
   const conditions = `${ofOwn}, at most ${most}, on counters`;
-  const { tasks, fault } = useSheet({
-    handle,
-    scenes,
+  const wanted = {
     kinds: asked,
     facts,
     conditions,
     question: question.trim(),
     pieces,
     ways,
-    glimpse,
+    glimpse: look === 'glimpse',
     last,
     more,
     seed,
-  });
+  };
+  const { tasks, fault } = useSheet({ handle, scenes, ...wanted });
   const list = known.data ?? [];
   const to = list.find((c) => c.id === (chosen || lastClass)) ?? list[0];
   const set = async () => {
@@ -128,17 +126,8 @@ export function SetDialog({ close, then }: Props) {
     const wish: SetWish = {
       title: title.trim(),
       lesson: { ...lesson, scenes: lesson.scenes.filter((s) => scenes.includes(s.id)) },
-      kinds: asked,
       forms: [],
-      facts,
-      conditions,
-      question: question.trim(),
-      pieces,
-      ways,
-      glimpse,
-      last,
-      more,
-      seed,
+      ...wanted,
       own,
       help,
       ...timesOf(when),

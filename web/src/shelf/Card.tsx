@@ -35,32 +35,32 @@ export function Card({ line, shelf, chosen, choosing, choose }: Props) {
     void deed()
       .then(shelf.again)
       .catch((error: unknown) => notify('refusal', sentence(error)));
-  const reading = [
-    ...(line.by && line.shared !== 'copy'
-      ? []
-      : [
-          {
-            key: 'copy',
-            label: line.by ? 'Make a copy of my own' : 'Duplicate',
-            onClick: act(() => duplicate(line.id)),
-          },
-          { key: 'file', label: 'Save as a file', onClick: () => takeAway([line.id]) },
-        ]),
-    { key: 'paper', label: 'Print', onClick: () => void go(`/lesson/${line.id}/paper`) },
-  ];
-  const own = [
-    { key: 'title', label: 'Rename', onClick: () => setAsking('title') },
-    { key: 'folder', label: 'Move to a folder', onClick: () => setAsking('folder') },
-    ...(accounts
-      ? [{ key: 'share', label: 'Share with the school', onClick: () => setAsking('share') }]
-      : []),
+  const copying = [
     {
-      key: 'delete',
-      label: 'Delete (can be brought back for 30 days)',
-      danger: true,
-      onClick: act(() => remove(line.id)),
+      key: 'copy',
+      label: line.by ? 'Make a copy of my own' : 'Duplicate',
+      onClick: act(() => duplicate(line.id)),
     },
+    { key: 'file', label: 'Save as a file', onClick: () => takeAway([line.id]) },
   ];
+  const print = { key: 'paper', label: 'Print', onClick: () => void go(`/lesson/${line.id}/paper`) };
+  const items = line.by
+    ? [...(line.shared === 'copy' ? copying : []), print]
+    : [
+        { key: 'title', label: 'Rename', onClick: () => setAsking('title') },
+        ...copying,
+        print,
+        { key: 'folder', label: 'Move to a folder', onClick: () => setAsking('folder') },
+        ...(accounts
+          ? [{ key: 'share', label: 'Share with the school', onClick: () => setAsking('share') }]
+          : []),
+        {
+          key: 'delete',
+          label: 'Delete (can be brought back for 30 days)',
+          danger: true,
+          onClick: act(() => remove(line.id)),
+        },
+      ];
   const text = (
     <>
       <Picture line={line} />
@@ -95,7 +95,7 @@ export function Card({ line, shelf, chosen, choosing, choose }: Props) {
               onChange={() => choose(line.id)}
             />
           )}
-          <Menu items={line.by ? reading : [...own.slice(0, 1), ...reading, ...own.slice(1)]}>
+          <Menu items={items}>
             <Button type="text" className={cx('small more')} aria-label={`More for ${line.title}`}>
               ⋯
             </Button>
