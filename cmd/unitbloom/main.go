@@ -32,7 +32,8 @@ func run(args []string) int {
 	root.SetFlagErrorFunc(func(_ *cobra.Command, err error) error { return fmt.Errorf("%w: %w", errUsage, err) })
 	root.CompletionOptions.DisableDefaultCmd = true
 	root.DisableSuggestions = true
-	root.AddCommand(serveCommand(), demoCommand(), backupCommand(), restoreCommand(), checkCommand(), linkCommand(), deedsCommand(), exampleCommand(),
+	root.AddCommand(serveCommand(), demoCommand(), backupCommand(), restoreCommand(), checkCommand(), linkCommand(),
+		deedsCommand(), exampleCommand(),
 		readCommand(), applyCommand(), movesCommand(), methodsCommand(), parallelCommand(), tasksCommand(), taskCommand(),
 		markCommand(), lessonCommand(), versionCommand(), licencesCommand())
 	root.SetArgs(args)

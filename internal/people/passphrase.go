@@ -30,13 +30,14 @@ var hashing = make(chan struct{}, 2)
 // CheckPassphrase says in a sentence why a passphrase of a teacher's will not do.
 func CheckPassphrase(passphrase, name string) error {
 	n := utf8.RuneCountInString(passphrase)
+	near := []string{name, "unit", "bloom", "unitbloom", "teacher", "school"}
 	switch {
 	case n < LeastPassphrase:
 		return fmt.Errorf("a passphrase has at least %d letters; a few words that nobody would put together do well",
 			LeastPassphrase)
 	case n > MostPassphrase:
 		return fmt.Errorf("a passphrase has at most %d letters", MostPassphrase)
-	case zxcvbn.PasswordStrength(passphrase, []string{name, "unit", "bloom", "unitbloom", "teacher", "school"}).Guesses < hard:
+	case zxcvbn.PasswordStrength(passphrase, near).Guesses < hard:
 		return errors.New("this passphrase is found soon by guessing; a few words that nobody would put together do well")
 	}
 	return nil

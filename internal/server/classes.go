@@ -432,8 +432,8 @@ func (s *Server) record(id string) (record, error) {
 				continue
 			}
 			lines, _ := task.Lines(tasks[a.Task], a.Answer, set.Source.Words)
-			one.HandIns = append(one.HandIns, handIn{names[a.PupilID], names[a.WithID], a.Task + 1, tasks[a.Task], a.Answer, lines,
-				a.Right, a.Late, a.Back, a.HandedAt.UTC()})
+			one.HandIns = append(one.HandIns, handIn{names[a.PupilID], names[a.WithID], a.Task + 1, tasks[a.Task], a.Answer,
+				lines, a.Right, a.Late, a.Back, a.HandedAt.UTC()})
 		}
 		r.Sets = append(r.Sets, one)
 	}
@@ -452,8 +452,8 @@ func (r record) table(to io.Writer) {
 	write("class", "set", "task", "child", "with", "handed in", "answer", "right", "late")
 	for _, set := range r.Sets {
 		for _, h := range set.HandIns {
-			write(r.class.Name, set.Title, strconv.Itoa(h.N), h.Child, h.With, h.At.Format(time.RFC3339), strings.Join(h.Read, "; "),
-				yes(h.Right), yes(h.Late))
+			write(r.class.Name, set.Title, strconv.Itoa(h.N), h.Child, h.With, h.At.Format(time.RFC3339),
+				strings.Join(h.Read, "; "), yes(h.Right), yes(h.Late))
 		}
 	}
 	w.Flush()

@@ -92,7 +92,8 @@ func New(s *store.Store, c Config) (*Server, error) {
 		return nil, err
 	}
 	return &Server{store: s, config: c, holds: newHolds(), build: buildID(c.Files), open: open, lock: people.NewLock(),
-		hub: live.New(time.Now), rooms: newRooms(time.Now), slow: people.NewSlow(), keys: people.NewSlow(), tickets: tickets, started: time.Now()}, nil
+		hub: live.New(time.Now), rooms: newRooms(time.Now), slow: people.NewSlow(), keys: people.NewSlow(),
+		tickets: tickets, started: time.Now()}, nil
 }
 
 func isLoopback(host string) bool {

@@ -196,8 +196,8 @@ func (s *Store) addPupils(tx *gorm.DB, class string, names []string) error {
 		for tries := 0; used[sign*7%Signs] && tries < Signs; tries++ {
 			sign++
 		}
-		p := Pupil{ID: people.NewToken(), ClassID: class, Name: name, Sign: sign * 7 % Signs, PictureKey: people.NewPictureKey(),
-			CreatedAt: s.now()}
+		p := Pupil{ID: people.NewToken(), ClassID: class, Name: name, Sign: sign * 7 % Signs,
+			PictureKey: people.NewPictureKey(), CreatedAt: s.now()}
 		used[p.Sign] = true
 		sign++
 		if err := tx.Create(&p).Error; err != nil {
@@ -212,7 +212,8 @@ func (s *Store) addPupils(tx *gorm.DB, class string, names []string) error {
 func (s *Store) NewKey(class, id string) error {
 	return s.write.Transaction(func(tx *gorm.DB) error {
 		var list []Pupil
-		if err := tx.Where("class_id = ? AND (id = ? OR ? = '' AND picture_key = '')", class, id, id).Find(&list).Error; err != nil {
+		err := tx.Where("class_id = ? AND (id = ? OR ? = '' AND picture_key = '')", class, id, id).Find(&list).Error
+		if err != nil {
 			return err
 		}
 		if id != "" && len(list) == 0 {

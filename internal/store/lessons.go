@@ -66,7 +66,8 @@ func (s *Store) Showings(owner, of string) ([]Showing, error) {
 		return nil, ErrNotFound
 	}
 	list := []Showing{}
-	err := s.read.Model(&Row{}).Select("id", "created_at", "updated_at").Where("showing_of = ? AND (owner = ? OR ? = '')", of, owner, owner).
+	err := s.read.Model(&Row{}).Select("id", "created_at", "updated_at").
+		Where("showing_of = ? AND (owner = ? OR ? = '')", of, owner, owner).
 		Order("created_at DESC, id").Scan(&list).Error
 	return list, err
 }
@@ -82,7 +83,8 @@ func (s *Store) create(owner string, list []lesson.Lesson, showingOf string) (re
 			sum := sha256.Sum256(doc)
 			made := hex.EncodeToString(sum[:])
 			var there []Row
-			if err := tx.Unscoped().Select("rev", "made", "showing_of", "owner").Where("id = ?", l.ID).Limit(1).Find(&there).Error; err != nil {
+			err = tx.Unscoped().Select("rev", "made", "showing_of", "owner").Where("id = ?", l.ID).Limit(1).Find(&there).Error
+			if err != nil {
 				return err
 			}
 			if len(there) > 0 {
@@ -95,7 +97,8 @@ func (s *Store) create(owner string, list []lesson.Lesson, showingOf string) (re
 			rev = 1
 			now := s.now()
 			row := Row{ID: l.ID, Title: l.Title, Objective: l.Objective, Scenes: len(l.Scenes), Rev: 1, Made: made,
-				ShowingOf: showingOf, Owner: owner, Topics: topics(l), Found: method.FoundBy(l), OpenedAt: now, CreatedAt: now, UpdatedAt: now}
+				ShowingOf: showingOf, Owner: owner, Topics: topics(l), Found: method.FoundBy(l), OpenedAt: now,
+				CreatedAt: now, UpdatedAt: now}
 			if err := errors.Join(tx.Create(&row).Error, tx.Create(&Document{l.ID, 1, doc}).Error); err != nil {
 				return err
 			}

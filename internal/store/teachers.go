@@ -159,7 +159,8 @@ func (s *Store) UseLink(token, name, hash string) (Teacher, error) {
 		if err != nil {
 			return err
 		}
-		t = Teacher{ID: people.NewToken(), Name: name, Folded: folded, Hash: hash, Lead: l.Lead || others == 0, CreatedAt: s.now()}
+		t = Teacher{ID: people.NewToken(), Name: name, Folded: folded, Hash: hash, Lead: l.Lead || others == 0,
+			CreatedAt: s.now()}
 		if err := tx.Create(&t).Error; err != nil || others > 0 {
 			return err
 		}
@@ -241,7 +242,8 @@ func (s *Store) SessionOf(token string) (Session, Teacher, error) {
 	}
 	now := s.now()
 	if now.Sub(session.SeenAt) > SessionIdle || now.Sub(session.CreatedAt) > SessionLife {
-		return session, Teacher{}, errors.Join(ErrNoSession, s.write.Where("token = ?", session.Token).Delete(&Session{}).Error)
+		err := s.write.Where("token = ?", session.Token).Delete(&Session{}).Error
+		return session, Teacher{}, errors.Join(ErrNoSession, err)
 	}
 	t, err := s.Teacher(session.TeacherID)
 	if err == nil && now.Sub(session.SeenAt) > seenEvery {
