@@ -148,6 +148,19 @@ test('a lesson: set, done on three devices, gathered, two put up, given back', a
   await swapped.getByRole('button', { name: 'who' }).click();
   await expect(swapped).toContainText('Jorn');
 
+  // How he came to it, over both tries: ten by ten, one by one.
+  await swapped.getByRole('button', { name: 'Replay' }).click();
+  const replay = page.getByRole('dialog', { name: 'How Jorn came to it' });
+  await expect(replay.getByText('2 of 9')).toBeVisible();
+  await replay.getByRole('slider').focus();
+  await page.keyboard.press('Home');
+  await expect(replay.getByText('1 of 9')).toBeVisible();
+  await expect(replay.getByRole('button', { name: 'Play', exact: true })).toBeVisible();
+  await page.keyboard.press('End');
+  await expect(replay.getByText('9 of 9')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(replay).toBeHidden();
+
   // Two ways side by side on the class's board, without names, then with.
   const board = await page.context().newPage();
   await board.goto(`/class/${id}/board`);
@@ -447,6 +460,8 @@ test('devices follow the stage, without what is held back, until it is their tur
   const prompt = page.getByRole('region', { name: 'Prompt' });
   const words = async () => (await prompt.locator('.Cue_cue-say').innerText()).trim();
   let asked = 0;
+  let checked = 0;
+  let open = '';
   for (let n = 0; n < 12; n++) {
     await page.keyboard.press('ArrowRight');
     await expect
@@ -456,9 +471,18 @@ test('devices follow the stage, without what is held back, until it is their tur
     if ((await answer.count()) > 0 && (await answer.getAttribute('aria-hidden')) === 'true') {
       asked++;
       await expect(child.locator('.Following_answer')).toHaveCount(0);
+      open = await child.evaluate(() => fetch('/api/desk/stage').then((r) => r.text()));
+    } else if (open && (await answer.count()) > 0) {
+      // What is answered now was not in what the server had for devices before.
+      const said = (await answer.textContent())!.trim();
+      expect(said).not.toBe('');
+      expect(open).not.toContain(JSON.stringify(said).slice(1, -1));
+      checked++;
+      open = '';
     }
   }
   expect(asked).toBeGreaterThan(1);
+  expect(checked).toBeGreaterThan(1);
   // Whoever comes back is where the class is.
   await child.reload();
   await expect(child.getByText('Jorn: look with the class.')).toBeVisible();
@@ -475,7 +499,7 @@ test('a sentence of her own, one of four, quick facts and a reason', async ({ pa
   await page.keyboard.type('402 - 167');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: /^Present/ }).waitFor();
-  const kinds = [/Choose one/, /A sentence of her own/, /quick facts/, /Explain something/];
+  const kinds = [/Choose one/, /A sentence of her own/, /Quick facts/, /Explain something/];
   await setOpen(page, 'Terns', kinds, async (dialog) => {
     await dialog.getByRole('textbox', { name: 'What is to be explained' }).click();
     await page.keyboard.type('Why is it more than 200?');
@@ -618,4 +642,21 @@ test('a tile opens with three pictures, also where another device sits', async (
   await tap(key);
   await expect(child.getByText('You are in Owls.')).toBeVisible();
   await expect(first.getByRole('textbox', { name: 'Type the letters on the board.' })).toBeVisible();
+});
+
+test('the classes of a year are deleted together, with all that was done in them', async ({ page, app }) => {
+  await newClass(page, 'Plovers');
+  await newClass(page, 'Finches');
+  await page.goto('/classes');
+  const year = String(new Date().getFullYear());
+  await page.getByRole('button', { name: 'Delete the classes of a year' }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('combobox', { name: 'Made in' })).toBeFocused();
+  await expect(dialog).toContainText(year);
+  await expect(dialog.getByRole('listitem').filter({ hasText: /^Plovers$/ })).toBeVisible();
+  await sound(page);
+  await dialog.getByRole('button', { name: /^Delete these \d+ classes$/ }).click();
+  await expect(page.getByText('No class yet.')).toBeVisible();
+  const left = (await (await page.request.get(`${app.url}/api/classes`)).json()) as { classes: unknown[] };
+  expect(left.classes).toEqual([]);
 });

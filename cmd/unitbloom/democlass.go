@@ -3,6 +3,8 @@ package main
 import (
 	"fmt"
 	"maps"
+	"strconv"
+	"strings"
 
 	"unitbloom/core/lesson"
 	"unitbloom/core/task"
@@ -80,7 +82,7 @@ func demoClass(db *store.Store, lessons []lesson.Lesson) error {
 		if !gave {
 			continue
 		}
-		if err := demoHandIn(db, build, named[name], 0, task.Answer{"board": board}); err != nil {
+		if err := demoHandIn(db, build, named[name], 0, task.Answer{"board": board}, wayTo(board)...); err != nil {
 			return fmt.Errorf("%s: %w", name, err)
 		}
 	}
@@ -107,12 +109,29 @@ func demoSet(
 	return store.Set{}, fmt.Errorf("no demo lesson has a scene %q", scene)
 }
 
-func demoHandIn(db *store.Store, set store.Set, pupil string, n int, a task.Answer) error {
+func demoHandIn(db *store.Store, set store.Set, pupil string, n int, a task.Answer, trail ...task.Laid) error {
 	v, err := task.Mark(set.Tasks[n], a, set.Source.Words)
 	if err != nil {
 		return err
 	}
 	id := people.NewToken()
-	_, err = db.HandIn(store.Attempt{ID: id, SetID: set.ID, PupilID: pupil, Task: n, Answer: a, Right: v.Right, Digest: id})
+	_, err = db.HandIn(store.Attempt{ID: id, SetID: set.ID, PupilID: pupil, Task: n, Answer: a, Trail: trail,
+		Right: v.Right, Digest: id})
 	return err
+}
+
+// wayTo lays blocks one after another, in the order in which they are written.
+func wayTo(board string) []task.Laid {
+	model, pieces, _ := strings.Cut(board, " ")
+	var trail []task.Laid
+	lain := model
+	for _, part := range strings.Fields(pieces) {
+		place := part[len(part)-1:]
+		count, _ := strconv.Atoi(strings.TrimSuffix(part, place))
+		for n := range count {
+			trail = append(trail, task.Laid{Blank: "board", Board: fmt.Sprintf("%s %d%s", lain, n+1, place)})
+		}
+		lain += " " + part
+	}
+	return trail
 }

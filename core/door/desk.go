@@ -1,6 +1,8 @@
 package door
 
 import (
+	"slices"
+
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
 	"unitbloom/core/say"
@@ -39,6 +41,20 @@ func Desk(t task.Task, w say.Vocabulary) (DeskTask, error) {
 		}
 		out.Board = &lesson.Lesson{Format: lesson.Format, Minor: lesson.Minor, Title: face.Ask, Words: w,
 			Scenes: []lesson.Scene{{ID: "board", Title: face.Ask, Start: empty}}}
+	}
+	return out, nil
+}
+
+// KindInfo is a kind of tasks, and what a teacher calls it.
+type KindInfo struct {
+	Kind  string `json:"kind"`
+	Title string `json:"title"`
+}
+
+func listKinds(_ *Door, _ None) ([]KindInfo, error) {
+	out := []KindInfo{}
+	for _, spec := range task.Specs() {
+		out = append(out, KindInfo{spec.Kind, spec.Title})
 	}
 	return out, nil
 }
@@ -82,6 +98,34 @@ func Work(t task.Task, a task.Answer, w say.Vocabulary) (lines []string, of stri
 	}
 	lines, err = task.Lines(t, a, w)
 	return lines, face.Ask, views, err
+}
+
+// ReplayStep is a board as it lay on the way to an answer: of which blank, and its picture.
+type ReplayStep struct {
+	Of   string    `json:"of"`
+	View BoardView `json:"view"`
+}
+
+// Replay is the way to an answer, board after board. What does not belong to the task, or cannot be
+// read, is left out: it came from a device.
+func Replay(t task.Task, trail []task.Laid, w say.Vocabulary) ([]ReplayStep, error) {
+	face, err := task.FaceOf(t, w)
+	if err != nil {
+		return nil, err
+	}
+	steps := []ReplayStep{}
+	for _, laid := range trail {
+		i := slices.IndexFunc(face.Blanks, func(b task.Blank) bool { return b.ID == laid.Blank && b.Gives == task.OnBoard })
+		if i < 0 {
+			continue
+		}
+		views, err := boardsSeen([]string{laid.Board}, w)
+		if err != nil {
+			continue
+		}
+		steps = append(steps, ReplayStep{face.Blanks[i].Label, views[0]})
+	}
+	return steps, nil
 }
 
 // GroupView is children who answered alike, with pictures of what they laid.

@@ -19,6 +19,7 @@ func init() {
 		op("read", "Reads a number and tells all its forms.", readNumber),
 		op("wish", "A lesson of what a teacher types for the class to see, and the other ways to show it.", wish),
 		op("mark", "Marks an answer to a task of which a device may know all, while the server is away.", mark),
+		op("kinds", "The kinds of tasks, by what a teacher calls them.", listKinds),
 		op("throw", "Throws dice, a spinner or number cards; the same seed gives the same.", throw),
 
 		op("open", "Opens a lesson behind a handle.", open),

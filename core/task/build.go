@@ -21,7 +21,7 @@ const (
 )
 
 var build = Spec{
-	Kind: "build", Title: "Show it", Doc: "Show a number on a model, in one or more ways.",
+	Kind: "build", Title: "Show numbers", Doc: "Show a number on a model, in one or more ways.",
 	About: "a number", Sample: []string{"146"},
 	Options: []method.Option{
 		{Name: "on", Doc: "The model.", Choices: []string{"blocks", "discs", "counters", "rack", "cubes"}},

@@ -17,7 +17,7 @@ import (
 var columnMethods = []string{"column-add", "column-subtract", "short-multiply", "share"}
 
 var column = Spec{
-	Kind: "column", Title: "Work it in columns", Doc: "Work a written method on the grid: each digit, and marks too.",
+	Kind: "column", Title: "Work in columns", Doc: "Work a written method on the grid: each digit, and marks too.",
 	About: "a problem: 402 − 167", Sample: []string{"402 − 167"},
 	Options: []method.Option{
 		{Name: "numbers", Doc: "Whether the numbers stand there, or the child writes them place under place.",

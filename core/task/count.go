@@ -11,7 +11,7 @@ import (
 )
 
 var count = Spec{
-	Kind: "count", Title: "Count out", Doc: "Count out so many single things, one for each number said.",
+	Kind: "count", Title: "Count out so many", Doc: "Count out so many single things, one for each number said.",
 	About: "a number up to 30", Sample: []string{"14"},
 	Options: []method.Option{
 		{Name: "on", Doc: "The things.", Choices: []string{"counters", "cubes"}},

@@ -11,7 +11,7 @@ import (
 )
 
 var explain = Spec{
-	Kind: "explain", Title: "Explain", Doc: "Say in words how one knows; or tell it to the teacher, and say so.",
+	Kind: "explain", Title: "Explain something", Doc: "Say in words how one knows; or tell it to the teacher, and say so.",
 	About:  "a question, and a board to look at if wanted: question | board",
 	Sample: []string{"How do you know that there are no more ways?"},
 	Options: []method.Option{

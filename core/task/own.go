@@ -13,7 +13,7 @@ import (
 )
 
 var own = Spec{
-	Kind: "own", Title: "Her own numbers", Doc: "A number sentence of her own within conditions, told one by one; shown on a " +
+	Kind: "own", Title: "A sentence of her own", Doc: "A number sentence of her own within conditions, told one by one; shown on a " +
 		"board too if wanted.",
 	About:  ownForm,
 	Sample: []string{"sum, at most 20, regroup, both ways round"},

@@ -16,7 +16,7 @@ import (
 const nothing = "none"
 
 var read = Spec{
-	Kind: "read", Title: "Say what is there", Doc: "Write what a board shows, in one or more forms.",
+	Kind: "read", Title: "Read numbers", Doc: "Write what a board shows, in one or more forms.",
 	About: "a board in its text form", Sample: []string{"blocks 1h 3t 16o"},
 	Options: []method.Option{
 		{Name: "forms", Doc: "The forms that are asked for, parted by commas: number, units, expanded, words; the number " +

@@ -17,7 +17,7 @@ import (
 var stepped = []string{"column-add", "column-subtract", "short-multiply", "add-facts", "subtract-facts"}
 
 var steps = Spec{
-	Kind: "steps", Title: "Do the steps",
+	Kind: "steps", Title: "Do the last steps of an example",
 	Doc: "Do the last steps of a worked example, of which the class saw the rest; each is " +
 		"right by what lies there after it, whatever the moves.",
 	About: "a problem: 402 − 167", Sample: []string{"402 − 167"},

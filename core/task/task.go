@@ -107,6 +107,13 @@ const (
 // Answer is what a child gave: a text for each blank, a board in notation.
 type Answer map[string]string
 
+// Laid is a board as it lay on the way to an answer.
+type Laid struct {
+	Blank string `json:"blank"`
+	// Board is the whole of it, in notation.
+	Board string `json:"board"`
+}
+
 // Verdict is what an answer comes to. Nothing in it tells what would be right.
 type Verdict struct {
 	Right bool   `json:"right"`

@@ -14,7 +14,7 @@ import (
 )
 
 var turns = Spec{
-	Kind: "turns", Title: "Take turns", Doc: "Turns of dice or cards make a number each: choose every digit's place, draw it, " +
+	Kind: "turns", Title: "Turns with dice or cards", Doc: "Turns of dice or cards make a number each: choose every digit's place, draw it, " +
 		"tell its units, expand it.",
 	About: "how many turns, how many are thrown, and what: 4 2 six", Sample: []string{"3", "2", "six"},
 	Options: []method.Option{

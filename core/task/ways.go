@@ -14,7 +14,7 @@ import (
 )
 
 var ways = Spec{
-	Kind: "ways", Title: "How do you see it?",
+	Kind: "ways", Title: "Say how one sees it",
 	Doc: "Say how one sees how many there are, in one or more ways: 5 + 3, double 4, " +
 		"10 − 2. The child may draw round the parts.",
 	About: "a board of single things in its text form", Sample: []string{"counters 2x5: 8"},

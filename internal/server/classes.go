@@ -291,7 +291,7 @@ func (s *Server) progress(c *gin.Context) {
 		s.classError(c, err)
 		return
 	}
-	kinds := []string{}
+	kinds := []door.KindInfo{}
 	done := map[string]map[string][]gave{}
 	for _, set := range slices.Backward(sets) {
 		attempts, err := s.store.Attempts(set.ID)
@@ -318,8 +318,8 @@ func (s *Server) progress(c *gin.Context) {
 				}
 				done[pupil][spec.Kind] = append(done[pupil][spec.Kind], gave{set.ID, set.Title, a.HandedAt, a.Right})
 			}
-			if !slices.Contains(kinds, spec.Kind) {
-				kinds = append(kinds, spec.Kind)
+			if kind := (door.KindInfo{Kind: spec.Kind, Title: spec.Title}); !slices.Contains(kinds, kind) {
+				kinds = append(kinds, kind)
 			}
 		}
 	}

@@ -120,6 +120,44 @@ func (s *seat) handIn(board string) map[string]any {
 	return out["verdict"].(map[string]any)
 }
 
+func TestAHandInIsReplayed(t *testing.T) {
+	r := newClassroom(t)
+	mirren := r.sit("Mirren")
+	laid := func(blank, board string) map[string]string { return map[string]string{"blank": blank, "board": board} }
+	body := mirren.body("blocks 5t 4o")
+	body["trail"] = []any{laid("board", "blocks 4t"), laid("board", "blocks 4t 14o"), laid("board", "no board"),
+		laid("elsewhere", "blocks 1o"), laid("board", "blocks 5t 4o")}
+	mirren.do("POST", "/api/handins", body, 200)
+	replayOf := func(attempt string) []any {
+		return r.teacher.do("GET", "/api/sets/"+r.set+"/attempts/"+attempt+"/replay", nil, 200)["steps"].([]any)
+	}
+	pieces := []int{}
+	for _, step := range replayOf(mirren.attempt) {
+		view := step.(map[string]any)["view"].(map[string]any)
+		model := view["models"].([]any)[0].(map[string]any)
+		pieces = append(pieces, len(model["pieces"].([]any)))
+	}
+	assert.Equal(t, []int{4, 18, 9}, pieces, "in order; what cannot be read, or is of no blank, is left out")
+
+	jorn := r.sit("Jorn")
+	body = jorn.body("blocks 5t 4o")
+	var long []any
+	for n := range 250 {
+		long = append(long, laid("board", fmt.Sprintf("blocks %do", n%9+1)))
+	}
+	body["trail"] = long
+	jorn.do("POST", "/api/handins", body, 200)
+	assert.Len(t, replayOf(jorn.attempt), 200, "the last ones")
+
+	evi := r.sit("Evi")
+	evi.do("POST", "/api/handins", evi.body("blocks 5t 4o"), 200)
+	assert.Empty(t, replayOf(evi.attempt), "an earlier page kept none")
+
+	wall := r.teacher.do("GET", "/api/sets/"+r.set+"/wall", nil, 200)
+	assert.Equal(t, true, wall["tasks"].([]any)[0].(map[string]any)["lays"])
+	r.teacher.do("GET", "/api/sets/other/attempts/"+evi.attempt+"/replay", nil, 404)
+}
+
 func TestAWholeRound(t *testing.T) {
 	r := newClassroom(t)
 	tablet := r.newDevice()
@@ -366,7 +404,7 @@ func TestProgressIsTheLastOfEachTask(t *testing.T) {
 	evi := r.sit("Evi")
 	evi.handIn("blocks 4t 5o")
 	got := r.teacher.do("GET", "/api/classes/"+r.class+"/progress", nil, 200)
-	assert.Equal(t, []any{"build"}, got["kinds"])
+	assert.Equal(t, []any{map[string]any{"kind": "build", "title": "Show numbers"}}, got["kinds"])
 	right := map[string][]bool{}
 	for _, p := range got["pupils"].([]any) {
 		pupil := p.(map[string]any)

@@ -375,7 +375,9 @@ func (s *Server) handIn(c *gin.Context) {
 		Attempt string      `json:"attempt"`
 		Ticket  string      `json:"ticket"`
 		Answer  task.Answer `json:"answer"`
-		Away    int         `json:"away"`
+		// Trail is how it was laid.
+		Trail []task.Laid `json:"trail"`
+		Away  int         `json:"away"`
 		// Next names the attempt that may follow.
 		Next string `json:"next"`
 	}
@@ -410,7 +412,7 @@ func (s *Server) handIn(c *gin.Context) {
 		return
 	}
 	a, err := s.store.HandIn(store.Attempt{ID: in.Attempt, SetID: in.Set, PupilID: in.Pupil, WithID: in.With, Task: in.Task,
-		Answer: in.Answer, Right: judged.Right, Away: max(0, in.Away), Digest: digestOf(in.Answer), Core: s.config.Version})
+		Answer: in.Answer, Trail: in.Trail[max(0, len(in.Trail)-mostLaid):], Right: judged.Right, Away: max(0, in.Away), Digest: digestOf(in.Answer), Core: s.config.Version})
 	if err != nil {
 		s.classError(c, err)
 		return
@@ -446,6 +448,9 @@ func (s *Server) tryOf(set store.Set, a store.Attempt) (int, error) {
 	}
 	return try, err
 }
+
+// mostLaid is how many boards are kept of the way to an answer: the last ones.
+const mostLaid = 200
 
 // digestOf tells one answer from another.
 func digestOf(a task.Answer) string {

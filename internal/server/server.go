@@ -196,6 +196,7 @@ func (s *Server) classroom(known, zipped *gin.RouterGroup) {
 	write.PUT("/stage", s.setStage)
 	write.POST("/sets", s.makeSet)
 	zipped.GET("/sets/:set/wall", s.setTo(reads), s.wall)
+	zipped.GET("/sets/:set/attempts/:attempt/replay", s.setTo(reads), s.replay)
 	sets := zipped.Group("/sets/:set", s.setTo(writes))
 	sets.PATCH("", s.endSet)
 	sets.DELETE("", s.deleteSet)

@@ -146,6 +146,8 @@ type wallTask struct {
 	Ask    string `json:"ask"`
 	Kind   string `json:"kind"`
 	Handed int    `json:"handed"`
+	// Lays says that boards are laid, whose way can be replayed.
+	Lays bool `json:"lays,omitempty"`
 	door.Gathered
 	// Who are the hand-ins that the groups name.
 	Who map[string]handed `json:"who"`
@@ -236,6 +238,7 @@ func (s *Server) wallTaskOf(set store.Set, n int, last []store.Attempt, tries ma
 		return wallTask{}, err
 	}
 	one := wallTask{Ask: face.Ask, Kind: set.Tasks[n].Kind, Who: map[string]handed{}}
+	one.Lays = slices.ContainsFunc(face.Blanks, func(b task.Blank) bool { return b.Gives == task.OnBoard })
 	var all []task.Handed
 	for _, a := range last {
 		if a.Task != n || names[a.PupilID] == "" {
@@ -337,6 +340,48 @@ func (s *Server) another(c *gin.Context) {
 	c.JSON(http.StatusCreated, set)
 }
 
+// attemptIn is a hand-in of the set that is asked for, or an answer that says that there is none.
+func (s *Server) attemptIn(c *gin.Context) (a store.Attempt, set store.Set, ok bool) {
+	a, err := s.store.Attempt(c.Param("attempt"))
+	if err == nil && a.SetID != c.Param("set") {
+		err = store.ErrNoAttempt
+	}
+	if err == nil {
+		set, err = s.store.Set(a.SetID)
+	}
+	if err != nil {
+		s.classError(c, err)
+	}
+	return a, set, err == nil
+}
+
+// replay is how a hand-in was laid, board after board.
+func (s *Server) replay(c *gin.Context) {
+	a, set, ok := s.attemptIn(c)
+	if !ok {
+		return
+	}
+	trail, err := s.store.TrailOf(a.ID)
+	if err != nil {
+		s.classError(c, err)
+		return
+	}
+	tasks, err := s.store.TasksFor(set, a.PupilID)
+	if err == nil && a.Task >= len(tasks) {
+		err = store.ErrNoAttempt
+	}
+	if err != nil {
+		s.classError(c, err)
+		return
+	}
+	steps, err := door.Replay(tasks[a.Task], trail, set.Source.Words)
+	if err != nil {
+		s.classError(c, err)
+		return
+	}
+	c.JSON(http.StatusOK, gin.H{"steps": steps})
+}
+
 // giveBack gives a hand-in back with a word, or lets a child's question go.
 func (s *Server) giveBack(c *gin.Context) {
 	var in struct {
@@ -345,9 +390,8 @@ func (s *Server) giveBack(c *gin.Context) {
 	if !bind(c, &in, maxClass) {
 		return
 	}
-	a, err := s.store.Attempt(c.Param("attempt"))
-	if err != nil || a.SetID != c.Param("set") {
-		s.classError(c, store.ErrNoAttempt)
+	a, set, ok := s.attemptIn(c)
+	if !ok {
 		return
 	}
 	word := strings.TrimSpace(in.Word)
@@ -355,11 +399,7 @@ func (s *Server) giveBack(c *gin.Context) {
 		fail(c, http.StatusUnprocessableEntity, "word", "word: write what she should look at, in at most 300 letters.")
 		return
 	}
-	set, err := s.store.Set(a.SetID)
-	if err == nil {
-		err = s.store.GiveBack(a.ID, word)
-	}
-	if err != nil {
+	if err := s.store.GiveBack(a.ID, word); err != nil {
 		s.classError(c, err)
 		return
 	}

@@ -80,6 +80,8 @@ type Attempt struct {
 	// had waited for the network.
 	Late bool `json:"late,omitempty"`
 	Away int  `json:"away,omitempty"`
+	// Trail is how it was laid, board after board: written once, and read by itself with TrailOf.
+	Trail []task.Laid `json:"-" gorm:"serializer:json;->:false;<-:create"`
 	// Digest tells the same hand-in sent again from another one.
 	Digest string `json:"-"`
 	// Core is the version that gave the verdict.
@@ -223,6 +225,17 @@ func (s *Store) AttemptsBy(set, pupil string) ([]Attempt, error) {
 func (s *Store) Attempt(id string) (Attempt, error) {
 	var a Attempt
 	return a, orElse(s.read.Where("id = ?", id).Take(&a).Error, ErrNoAttempt)
+}
+
+// TrailOf is how a hand-in was laid; nothing where that was not kept.
+func (s *Store) TrailOf(id string) ([]task.Laid, error) {
+	var kept struct{ Trail []byte }
+	err := s.read.Table("attempts").Select("trail").Where("id = ?", id).Take(&kept).Error
+	if err != nil || len(kept.Trail) == 0 {
+		return nil, orElse(err, ErrNoAttempt)
+	}
+	var trail []task.Laid
+	return trail, json.Unmarshal(kept.Trail, &trail)
 }
 
 // GiveBack gives a hand-in back with a word.

@@ -152,6 +152,10 @@ var migrations = []*gormigrate.Migration{
 			"ALTER TABLE `pupils` ADD COLUMN `picture_key` text NOT NULL DEFAULT ''",
 		)
 	}},
+	// How a hand-in was laid.
+	{ID: "2026-11-27-trails", Migrate: func(tx *gorm.DB) error {
+		return run(tx, "ALTER TABLE `attempts` ADD COLUMN `trail` blob")
+	}},
 }
 
 func run(tx *gorm.DB, statements ...string) error {

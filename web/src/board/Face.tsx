@@ -22,8 +22,8 @@ export function roomFor(pictures: Pick<BoardView, 'models'>[]): Size {
 }
 
 /** The models side by side, each without what has nothing in it. */
-function laid(models: Model[]) {
-  const parts = models.map((m) => ({ m, box: filled(m) }));
+function laid(models: Model[], whole = false) {
+  const parts = models.map((m) => ({ m, box: whole ? { x: 0, y: 0, w: m.w, h: m.h } : filled(m) }));
   const places = parts.map((_, i) => parts.slice(0, i).reduce((x, p) => x + p.box.w + GAP, 0));
   return {
     parts,
@@ -38,11 +38,13 @@ interface Props {
   name?: string;
   /** The room that it shares with others, as roomFor tells it; its own when left out. */
   room?: Size;
+  /** Whether the models stand in their whole room, so that of one picture and the next nothing jumps. */
+  whole?: boolean;
 }
 
-export function Face({ models, name, room }: Props) {
+export function Face({ models, name, room, whole = false }: Props) {
   if (models.length === 0) return null;
-  const { parts, places, w, h } = laid(models);
+  const { parts, places, w, h } = laid(models, whole);
   const wide = Math.max(w, room?.w ?? 0);
   const high = Math.max(h, room?.h ?? 0);
   return (

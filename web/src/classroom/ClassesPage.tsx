@@ -1,11 +1,11 @@
 // A teacher's classes, and a new one from a pasted list of names.
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Alert, Button, Input } from 'antd';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { Dialog, Select } from '../shell/later';
 import { names } from '../shell/names';
-import { classes } from '../state/classroom';
+import { classes, type ClassLine } from '../state/classroom';
 import { api } from '../state/api';
 import { notify, sentence } from '../state/lesson';
 import { useLeads } from '../state/teacher';
@@ -20,6 +20,8 @@ export function ClassesPage() {
   const all = useClasses();
   const leads = useLeads();
   const [making, setMaking] = useState(false);
+  const [ending, setEnding] = useState(false);
+  const own = all.data?.filter((c) => !c.by) ?? [];
   useEffect(() => {
     document.title = 'Classes – Unit Bloom';
   }, []);
@@ -52,6 +54,12 @@ export function ClassesPage() {
         ))}
       </ul>
       {leads && <Keeping />}
+      {own.length > 0 && (
+        <Button type="text" className={cx('year')} onClick={() => setEnding(true)}>
+          Delete the classes of a year
+        </Button>
+      )}
+      {ending && <YearDialog own={own} close={() => setEnding(false)} />}
       {making && <NewClass close={() => setMaking(false)} />}
     </Frame>
   );
@@ -99,6 +107,52 @@ function Keeping() {
         Nothing brings it back.
       </Dialog>
     </label>
+  );
+}
+
+/** Deletes a teacher's classes that were made in one year: when it is over, or a child's work may stay no longer. */
+function YearDialog({ own, close }: { own: ClassLine[]; close: () => void }) {
+  const client = useQueryClient();
+  const yearOf = (c: ClassLine) => new Date(c.createdAt).getFullYear();
+  const years = [...new Set(own.map(yearOf))].toSorted();
+  const [year, setYear] = useState(years[0]!);
+  const [why, setWhy] = useState('');
+  const those = own.filter((c) => yearOf(c) === year);
+  const remove = async () => {
+    try {
+      for (const c of those) await classes.delete(c.id);
+      close();
+    } catch (error) {
+      setWhy(sentence(error));
+    }
+    void client.invalidateQueries({ queryKey: ['classes'] });
+  };
+  return (
+    <Dialog
+      title="Delete the classes of a year"
+      open
+      onCancel={close}
+      okText={those.length === 1 ? 'Delete this class' : `Delete these ${those.length} classes`}
+      okButtonProps={{ danger: true }}
+      onOk={() => void remove()}
+    >
+      <label className="field">
+        Made in
+        <Select
+          aria-label="Made in"
+          value={String(year)}
+          options={years.map((y) => ({ value: String(y), label: String(y) }))}
+          onChange={(y) => setYear(Number(y))}
+        />
+      </label>
+      <ul className={cx('those')}>
+        {those.map((c) => (
+          <li key={c.id}>{c.name}</li>
+        ))}
+      </ul>
+      <p>Their children and all that they did are removed at once. Nothing brings them back.</p>
+      {why && <Alert type="warning" title={why} />}
+    </Dialog>
   );
 }
 

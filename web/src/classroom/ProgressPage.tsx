@@ -11,21 +11,6 @@ import css from './ProgressPage.module.css';
 
 const cx = names(css);
 
-const KINDS: Record<string, string> = {
-  build: 'Show numbers',
-  count: 'Count out',
-  read: 'Read numbers',
-  match: 'Match',
-  fill: 'Fill gaps',
-  quick: 'Quick facts',
-  column: 'Columns',
-  steps: 'Steps',
-  ways: 'Ways',
-  own: 'Own sentence',
-  turns: 'Turns',
-  choose: 'Choose',
-};
-
 /** As many as are told apart at a glance: the last ones. */
 const MOST = 12;
 
@@ -52,8 +37,8 @@ export function ProgressPage() {
               <tr>
                 <th scope="col">Child</th>
                 {all.data.kinds.map((k) => (
-                  <th key={k} scope="col">
-                    {KINDS[k] ?? k}
+                  <th key={k.kind} scope="col">
+                    {k.title}
                   </th>
                 ))}
               </tr>
@@ -63,8 +48,8 @@ export function ProgressPage() {
                 <tr key={p.id}>
                   <th scope="row">{p.name}</th>
                   {all.data.kinds.map((k) => (
-                    <td key={k}>
-                      {(p.done?.[k] ?? []).slice(-MOST).map((g, i) => {
+                    <td key={k.kind}>
+                      {(p.done?.[k.kind] ?? []).slice(-MOST).map((g, i) => {
                         const said = `${g.title}, ${day.format(new Date(g.at))}: ${g.right ? 'right' : 'not yet'}`;
                         return (
                           <Link key={i} to={`/class/${id}/wall/${g.set}`} title={said} aria-label={said}>

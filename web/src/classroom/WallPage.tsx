@@ -5,10 +5,11 @@ import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
 import { Face, roomFor } from '../board/Face';
 import { names } from '../shell/names';
-import { classes, timeOf, type Group, type Handed, type Wall, type WallTask } from '../state/classroom';
+import { classes, timeOf, type Group, type Wall, type WallTask } from '../state/classroom';
 import { notify, sentence } from '../state/lesson';
 import { openBoard, TextDialog } from './ClassPage';
 import { Frame } from './Frame';
+import { Replay } from './Replay';
 import { useClass, useClassEvents, useWall } from '../classwork/useClass';
 import css from './WallPage.module.css';
 
@@ -194,7 +195,7 @@ function Groups({ reads, set, n, task, up, turn }: GroupsProps) {
           n={n}
           group={g}
           room={room}
-          who={task.who}
+          task={task}
           up={up}
           turn={turn}
         />
@@ -217,15 +218,17 @@ interface GroupProps {
   n: number;
   group: Group;
   room: { w: number; h: number };
-  who: Record<string, Handed>;
+  task: WallTask;
   up: string[];
   turn: (attempt: string) => void;
 }
 
-function OneGroup({ reads, set, n, group, room, who, up, turn }: GroupProps) {
+function OneGroup({ reads, set, n, group, room, task, up, turn }: GroupProps) {
   const [open, setOpen] = useState(false);
   const [back, setBack] = useState<string>();
   const [given, setGiven] = useState(false);
+  const [replayed, setReplayed] = useState<string>();
+  const { who } = task;
   const [first] = group.who;
   const give = () => {
     setGiven(true);
@@ -299,6 +302,11 @@ function OneGroup({ reads, set, n, group, room, who, up, turn }: GroupProps) {
                       .join(', ')}
                   </small>
                 </span>
+                {task.lays && (
+                  <Button type="text" onClick={() => setReplayed(a)}>
+                    Replay
+                  </Button>
+                )}
                 {!reads && (
                   <>
                     <Button type="text" onClick={() => turn(a)}>
@@ -313,6 +321,14 @@ function OneGroup({ reads, set, n, group, room, who, up, turn }: GroupProps) {
             );
           })}
         </ul>
+      )}
+      {replayed && (
+        <Replay
+          set={set}
+          attempt={replayed}
+          name={who[replayed]?.name ?? ''}
+          close={() => setReplayed(undefined)}
+        />
       )}
       {back && (
         <TextDialog

@@ -8,6 +8,7 @@ import { call, type SheetView } from '../core/core';
 import { Dialog, InputNumber, Select } from '../shell/later';
 import { names } from '../shell/names';
 import { classes, type Help, type SetWish } from '../state/classroom';
+import { kindsToChoose } from '../state/kinds';
 import { sentence, useLesson } from '../state/lesson';
 import { openDocument } from '../state/session';
 import css from './SetDialog.module.css';
@@ -17,24 +18,10 @@ import { always, timesOf, WhenAndWho } from './WhenAndWho';
 const cx = names(css);
 
 /** What can be made of boards and examples; what of nothing but a choice here. */
-const KINDS = [
-  { value: 'count', label: 'Count out so many' },
-  { value: 'build', label: 'Show numbers with pieces' },
-  { value: 'read', label: 'Read numbers' },
-  { value: 'match', label: 'Match pictures with numbers' },
-  { value: 'fill', label: 'Fill gaps in sentences, bonds, tables' },
-  { value: 'column', label: 'Work in columns' },
-  { value: 'steps', label: 'Do the last steps of an example' },
-  { value: 'ways', label: 'Say how one sees it' },
-  { value: 'choose', label: 'Choose one of four, and say why' },
-];
+const KINDS = ['count', 'build', 'read', 'match', 'fill', 'column', 'steps', 'ways', 'choose'];
 /** What is set only where it is chosen. */
 const UNASKED = ['steps', 'ways'];
-const ALONE = [
-  { value: 'own', label: 'A sentence of her own, within conditions' },
-  { value: 'quick', label: 'A few quick facts' },
-  { value: 'explain', label: 'Explain something' },
-];
+const ALONE = ['own', 'quick', 'explain'];
 const OWN = [
   { value: 'sum', label: 'A sum' },
   { value: 'sum, regroup', label: 'A sum that regroups' },
@@ -98,9 +85,9 @@ export function SetDialog({ close, then }: Props) {
   const [why, setWhy] = useState('');
   const go = useNavigate();
   // All that can be made of what was chosen: only the kinds that are in it are offered.
-  const every = useSheet({ handle, scenes, kinds: KINDS.map((k) => k.value), pieces, more, seed });
-  const possible = KINDS.filter((k) => every.tasks.some((t) => t.kind === k.value));
-  const there = possible.map((k) => k.value).filter((k) => kinds?.includes(k) ?? !UNASKED.includes(k));
+  const every = useSheet({ handle, scenes, kinds: KINDS, pieces, more, seed });
+  const possible = KINDS.filter((k) => every.tasks.some((t) => t.kind === k));
+  const there = possible.filter((k) => kinds?.includes(k) ?? !UNASKED.includes(k));
   // To see in another way is the point of seeing; to show a number once is enough.
   const ways = several ?? (there.includes('build') ? 1 : 2);
   const asked = [...there, ...alone.filter((k) => k !== 'explain' || question.trim() !== '')];
@@ -189,7 +176,7 @@ export function SetDialog({ close, then }: Props) {
           </fieldset>
           <fieldset>
             <legend>To do</legend>
-            <Checkbox.Group className={cx('list')} value={there} options={possible} onChange={setKinds} />
+            <Checkbox.Group className={cx('list')} value={there} options={kindsToChoose(possible)} onChange={setKinds} />
             {there.includes('build') && (
               <Select aria-label="Which pieces" value={pieces} options={PIECES} onChange={setPieces} />
             )}
@@ -205,7 +192,7 @@ export function SetDialog({ close, then }: Props) {
             {there.includes('steps') && (
               <Select aria-label="Which steps" value={last} options={LAST} onChange={setLast} />
             )}
-            <Checkbox.Group className={cx('list')} value={alone} options={ALONE} onChange={setAlone} />
+            <Checkbox.Group className={cx('list')} value={alone} options={kindsToChoose(ALONE)} onChange={setAlone} />
             {alone.includes('quick') && (
               <Select
                 aria-label="Which facts"

@@ -219,6 +219,13 @@ export interface Calls {
     answer: Marked;
   };
   /**
+   * The kinds of tasks, by what a teacher calls them.
+   */
+  kinds: {
+    arg: {};
+    answer: KindInfo[];
+  };
+  /**
    * Throws dice, a spinner or number cards; the same seed gives the same.
    */
   throw: {
@@ -4071,6 +4078,10 @@ export interface Answer {
 export interface Marked {
   right: boolean;
   hint: string;
+}
+export interface KindInfo {
+  kind: string;
+  title: string;
 }
 export interface Opened {
   handle: number;

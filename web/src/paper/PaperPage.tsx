@@ -17,6 +17,7 @@ import { Flower } from '../shell/Mark';
 import { Notices } from '../shell/Notices';
 import { names } from '../shell/names';
 import { classes } from '../state/classroom';
+import { kindsToChoose } from '../state/kinds';
 import { sentence, useLesson } from '../state/lesson';
 import { openLesson } from '../state/session';
 import { linkOf } from '../wish/address';
@@ -42,16 +43,9 @@ const WHATS = [
 ] as const;
 type What = (typeof WHATS)[number]['value'];
 
-const KINDS = [
-  { value: 'read', label: 'Numbers to read' },
-  { value: 'build', label: 'Numbers to show or draw' },
-  { value: 'match', label: 'Pictures to match with numbers' },
-  { value: 'fill', label: 'Gaps in sentences, bonds, tables' },
-  { value: 'column', label: 'Written columns' },
-  { value: 'turns', label: 'Turns with dice or cards' },
-  { value: 'ways', label: 'Ways to see how many there are' },
-  { value: 'steps', label: 'The last step of an example' },
-];
+/** What can be printed; the first ones are, where nothing else is chosen. */
+const KINDS = ['read', 'build', 'match', 'fill', 'column', 'turns', 'ways', 'steps'];
+const UNASKED = ['turns', 'ways', 'steps'];
 const FORMS = [
   { value: 'number', label: 'as a number' },
   { value: 'units', label: 'in tens and ones' },
@@ -273,7 +267,7 @@ function useSheet(wanted: boolean, scenes: string[], linked: boolean): Made {
       turns: `${turns.n} ${turns.count} ${turns.kind}`,
     };
     try {
-      return call('sheet', { ...ask, kinds: kinds ?? KINDS.slice(0, 5).map((k) => k.value) });
+      return call('sheet', { ...ask, kinds: kinds ?? KINDS.filter((k) => !UNASKED.includes(k)) });
     } catch (error) {
       return sentence(error);
     }
@@ -339,7 +333,7 @@ function useSheet(wanted: boolean, scenes: string[], linked: boolean): Made {
         </label>
       </Group>
       <Group name="To do">
-        <Checkbox.Group className={cx('list')} value={there} options={KINDS} onChange={setKinds} />
+        <Checkbox.Group className={cx('list')} value={there} options={kindsToChoose(KINDS)} onChange={setKinds} />
         {there.includes('read') && (
           <Select
             mode="multiple"
@@ -389,8 +383,11 @@ function useSheet(wanted: boolean, scenes: string[], linked: boolean): Made {
   const without = found && kinds ? found.without.filter((k) => kinds.includes(k)) : [];
   const told = without.length > 0 && (
     <p className={cx('fault')} role="status">
-      Nothing here gives{' '}
-      {without.map((k) => KINDS.find((x) => x.value === k)!.label.toLowerCase()).join(', ')}.
+      Not possible with what is chosen:{' '}
+      {kindsToChoose(without)
+        .map((k) => k.label.toLowerCase())
+        .join(', ')}
+      .
     </p>
   );
   return {

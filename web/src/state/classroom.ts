@@ -1,6 +1,7 @@
 // The server's routes for classes: a teacher's, and those of children's devices.
 import type { BoardView, SheetView, Task, Vocabulary } from '../core/core';
 import { ApiError, byChance, request } from './api';
+import type { Laid } from './device';
 
 export interface ClassLine {
   id: string;
@@ -14,6 +15,7 @@ export interface ClassLine {
   by?: string;
   /** Whether a tile is opened with three pictures. */
   keys?: boolean;
+  createdAt: string;
 }
 
 export interface Pupil {
@@ -114,9 +116,17 @@ export interface WallTask {
   ask: string;
   kind: string;
   handed: number;
+  /** Whether boards are laid, whose way can be replayed. */
+  lays?: boolean;
   groups: Group[];
   mistakes: { id: string; as: string; n: number; of: number }[];
   who: Record<string, Handed>;
+}
+
+/** A board on the way to an answer, and which of several it is of. */
+export interface ReplayStep {
+  of: string;
+  view: Picture;
 }
 
 export interface Wall {
@@ -139,7 +149,7 @@ export interface Work {
 
 /** What each child handed in last of each task, by kind, the oldest first. */
 export interface Progress {
-  kinds: string[];
+  kinds: { kind: string; title: string }[];
   pupils: { id: string; name: string; done: Record<string, Gave[]> | null }[];
 }
 
@@ -212,6 +222,8 @@ export const classes = {
   endSet: (id: string, ended: boolean) => send<TaskSet>('PATCH', `/sets/${id}`, { ended }),
   deleteSet: (id: string) => request<void>('DELETE', `/sets/${id}`),
   wall: (set: string) => request<Wall>('GET', `/sets/${set}/wall`),
+  replay: (set: string, attempt: string) =>
+    request<{ steps: ReplayStep[] }>('GET', `/sets/${set}/attempts/${attempt}/replay`).then((r) => r.steps),
   giveBack: (set: string, attempt: string, word: string) =>
     send<void>('POST', `/sets/${set}/attempts/${attempt}/back`, { word }),
   /** Sets another such task for some children alone, each her own. */
@@ -266,6 +278,7 @@ interface HandIn {
   attempt: string;
   ticket: string;
   answer: Record<string, string>;
+  trail?: Laid[] | undefined;
   away: number;
   next: string;
 }

@@ -131,6 +131,9 @@ function keep(work: DeskWork) {
 const TOLD_MS = 8000;
 let lastTold = 0;
 
+/** How many boards are kept of the way to an answer, the last ones. */
+const MOST_LAID = 200;
+
 /** Notes what a child gives for a blank, with the board that it was laid on. */
 export function give(of: string, task: number, blank: string, text: string, board?: unknown) {
   const was = get().works[keyOf(of, task)];
@@ -138,7 +141,10 @@ export function give(of: string, task: number, blank: string, text: string, boar
   const work = {
     ...was,
     answer: { ...was.answer, [blank]: text },
-    boards: board === undefined ? was.boards : { ...was.boards, [blank]: board },
+    ...(board !== undefined && {
+      boards: { ...was.boards, [blank]: board },
+      trail: text ? [...(was.trail ?? []), { blank, board: text }].slice(-MOST_LAID) : was.trail,
+    }),
   };
   const told = { ...get().told };
   delete told[keyOf(of, task)];

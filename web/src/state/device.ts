@@ -37,6 +37,12 @@ export interface KeptLesson {
   at: number;
 }
 
+/** A board on the way to an answer, in notation, and which blank it is of. */
+export interface Laid {
+  blank: string;
+  board: string;
+}
+
 /** What a child has done of a task on this device, until the server has it. */
 export interface DeskWork {
   /** The name of the attempt, which its ticket is for. */
@@ -49,6 +55,8 @@ export interface DeskWork {
   answer: Record<string, string>;
   /** The boards of the answer as lessons, by their blanks, to be gone on with. */
   boards: Record<string, unknown>;
+  /** How it was laid, board after board; what an earlier version kept has none. */
+  trail?: Laid[] | undefined;
   /** Since when it waits to be sent, in milliseconds since 1970; none while it is worked on. */
   waits?: number;
 }

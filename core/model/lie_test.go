@@ -1,0 +1,110 @@
+package model_test
+
+import (
+	"flag"
+	"fmt"
+	"maps"
+	"os"
+	"path/filepath"
+	"slices"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"unitbloom/core/board"
+)
+
+// The files in testdata/lie show how the pieces of a model lie, in lines that a person can read:
+// a change of a layout shows there as what it is, and is written anew with -update.
+var update = flag.Bool("update", false, "write the files of how pieces lie anew")
+
+// crowded are boards that the examples of moves do not come by: full and empty columns, tens
+// across a break, large and small places.
+var crowded = map[string][]string{
+	"blocks": {"blocks 4h 17t 23o", "blocks 3th 12h 1t 9o", "blocks 2h 4t 6o + 1h 8t 7o", "blocks 11t + 9t 9o + 30o"},
+	"rack":   {"rack 2: 10 3", "rack 1: 7", "rack 10: 10 10 10 4 0 0 0 0 0 0"},
+	"counters": {"counters 23", "counters 2x5 2x5 2x5: 27", "counters 2x5: 7 + 8", "counters 3 @ 5 5 5",
+		"counters 10x10: 64"},
+	"cubes": {"cubes 13", "cubes 10a 10a 4b", "cubes 3a3b3c 2", "cubes 10T 7a"},
+	"discs": {"discs 12h 15t 31o", "discs 4th 2t 1.h", "discs 6h 2t + 3h 9t 8o", "discs 1m 25o 3.h 4.t"},
+}
+
+func TestHowPiecesLie(t *testing.T) {
+	for _, spec := range board.Specs() {
+		if spec.Kind == "tally" {
+			continue // of the tests
+		}
+		var out strings.Builder
+		show := func(title string, b board.Board) {
+			fmt.Fprintf(&out, "# %s\n", title)
+			for i := range b.Models {
+				if b.Models[i].Kind() == spec.Kind {
+					lie(t, &out, b.Models[i])
+				}
+			}
+		}
+		for _, text := range slices.Concat(spec.Examples, crowded[spec.Kind]) {
+			b, err := board.Parse(text)
+			require.NoError(t, err, text)
+			show(text, b)
+		}
+		for _, mv := range spec.Moves {
+			b, err := board.Parse(mv.Board)
+			require.NoError(t, err, mv.Board)
+			b, err = board.ApplyAll(b, append(slices.Clone(mv.Before), board.Move{Kind: mv.Kind, Args: mv.Example}))
+			require.NoError(t, err, mv.Kind)
+			show(mv.Board+" · "+mv.Kind, b)
+		}
+		path := filepath.Join("testdata/lie", spec.Kind+".txt")
+		if *update {
+			require.NoError(t, os.MkdirAll("testdata/lie", 0o755))
+			require.NoError(t, os.WriteFile(path, []byte(out.String()), 0o644))
+		}
+		want, err := os.ReadFile(path)
+		require.NoError(t, err)
+		require.Equal(t, strings.Split(string(want), "\n"), strings.Split(out.String(), "\n"),
+			"%s lie otherwise; if that is meant, write it anew with -update and read the difference", spec.Kind)
+	}
+}
+
+// lie writes how a model lies: loose as on a board, and tight in each way.
+func lie(t *testing.T, out *strings.Builder, m board.Model) {
+	lain := map[string]bool{}
+	for _, room := range []board.Room{{}, {Tight: true}, {Tight: true, Way: board.Way{Below: true}},
+		{Tight: true, Way: board.Way{Across: true}}, {Tight: true, Way: board.Way{Below: true, Across: true}}} {
+		l := board.LayIn(m, room)
+		var text strings.Builder
+		fmt.Fprintf(&text, "%d × %d, flags %v, settings %v, counts %v\n", l.W, l.H, l.Flags, l.Settings, l.Counts)
+		if room.Tight {
+			r := l.Room
+			fmt.Fprintf(&text, "room chart %d, columns %v, reach %v, rows %v, ", r.Chart, r.Columns, r.Reach, r.Rows)
+			fmt.Fprintf(&text, "track %d, least %d, kept %v, aside %t, addends %t\n", r.Track, r.Least, r.Kept, r.Aside, r.Addends)
+		}
+		for _, z := range l.Zones {
+			fmt.Fprintf(&text, "zone %s %q %d %q at %d,%d %d × %d side %t", z.ID, z.Label, z.Count, z.Text,
+				z.X, z.Y, z.W, z.H, z.Side)
+			if z.Offer != nil {
+				fmt.Fprintf(&text, " offers %s", asJSON(t, z.Offer.Move))
+			}
+			text.WriteByte('\n')
+		}
+		alike := map[string][]string{}
+		add := func(key, at string) { alike[key] = append(alike[key], at) }
+		for _, d := range l.Decor {
+			add(fmt.Sprintf("behind %s %q %s %d × %d", d.Kind, d.Text, d.Zone, d.W, d.H), fmt.Sprintf("%d,%d", d.X, d.Y))
+		}
+		for _, p := range l.Pieces {
+			key := fmt.Sprintf("%s %q in %s part %d marks %d %d × %d", p.Drawing, p.Text, p.Zone, p.Part, p.Marks, p.W, p.H)
+			add(key, fmt.Sprintf("%d,%d", p.X, p.Y))
+		}
+		for _, key := range slices.Sorted(maps.Keys(alike)) {
+			fmt.Fprintf(&text, "%s: %s\n", key, strings.Join(alike[key], " "))
+		}
+		if lain[text.String()] {
+			continue // as in another room
+		}
+		lain[text.String()] = true
+		fmt.Fprintf(out, "## tight %t, below %t, across %t\n%s", room.Tight, room.Below, room.Across, text.String())
+	}
+}
