@@ -176,7 +176,12 @@ export function SetDialog({ close, then }: Props) {
           </fieldset>
           <fieldset>
             <legend>To do</legend>
-            <Checkbox.Group className={cx('list')} value={there} options={kindsToChoose(possible)} onChange={setKinds} />
+            <Checkbox.Group
+              className={cx('list')}
+              value={there}
+              options={kindsToChoose(possible)}
+              onChange={setKinds}
+            />
             {there.includes('build') && (
               <Select aria-label="Which pieces" value={pieces} options={PIECES} onChange={setPieces} />
             )}
@@ -192,7 +197,12 @@ export function SetDialog({ close, then }: Props) {
             {there.includes('steps') && (
               <Select aria-label="Which steps" value={last} options={LAST} onChange={setLast} />
             )}
-            <Checkbox.Group className={cx('list')} value={alone} options={kindsToChoose(ALONE)} onChange={setAlone} />
+            <Checkbox.Group
+              className={cx('list')}
+              value={alone}
+              options={kindsToChoose(ALONE)}
+              onChange={setAlone}
+            />
             {alone.includes('quick') && (
               <Select
                 aria-label="Which facts"

@@ -333,7 +333,12 @@ function useSheet(wanted: boolean, scenes: string[], linked: boolean): Made {
         </label>
       </Group>
       <Group name="To do">
-        <Checkbox.Group className={cx('list')} value={there} options={kindsToChoose(KINDS)} onChange={setKinds} />
+        <Checkbox.Group
+          className={cx('list')}
+          value={there}
+          options={kindsToChoose(KINDS)}
+          onChange={setKinds}
+        />
         {there.includes('read') && (
           <Select
             mode="multiple"
