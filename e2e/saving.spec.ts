@@ -1,6 +1,19 @@
 import type { Page, Route } from '@playwright/test';
 import { startApp } from './app.mjs';
-import { add, blocks, choose, expect, newLesson, open, saved, says, test, type, write } from './teacher';
+import {
+  add,
+  blocks,
+  choose,
+  expect,
+  newLesson,
+  open,
+  saved,
+  says,
+  sound,
+  test,
+  type,
+  write,
+} from './teacher';
 
 test('all is there after a reload, with the scenes and lines that were made', async ({ page }) => {
   await open(page, [blocks({})]);
@@ -377,4 +390,63 @@ test('an older answer of the server never takes the place of what was saved sinc
   await saved(page);
   await page.unroute((url) => url.pathname === `/api/lessons/${id}`).catch(() => undefined);
   await expect(says(page, 'numeral')).toHaveText('21');
+});
+
+test('a core that dies is started again, and the lesson goes on as it was', async ({ page }) => {
+  await open(page, [blocks({ tens: 2, ones: 3 })]);
+  await page.getByRole('button', { name: 'Add 1 ten' }).click();
+  await expect(says(page, 'numeral')).toHaveText('33');
+  // It dies in the middle of an act.
+  await page.evaluate(() => {
+    globalThis.unitbloomCore = () => {
+      throw new WebAssembly.RuntimeError('unreachable');
+    };
+  });
+  await page.getByRole('button', { name: 'Add 1 ten' }).click();
+  await expect(page.getByText('The core had to start again. The lesson is as it was.')).toBeVisible();
+  await expect(says(page, 'numeral')).toHaveText('33');
+  await page.getByRole('button', { name: 'Add 1 ten' }).click();
+  await expect(says(page, 'numeral')).toHaveText('43');
+  await saved(page);
+});
+
+test.describe('a page that cannot be drawn', () => {
+  /** Opens what is drawn from answers of a core that talks nonsense. */
+  async function breakIt(page: Page) {
+    await page.getByRole('button', { name: 'Add next' }).click();
+    await page.evaluate(() => {
+      globalThis.unitbloomCore = () => '{"ok":{}}';
+    });
+    await page
+      .getByRole('dialog')
+      .getByRole('button', { name: 'A worked example with options', exact: true })
+      .click();
+  }
+
+  test('goes on by itself, with all that was done', async ({ page }) => {
+    await open(page, [blocks({ tens: 2, ones: 3 })]);
+    await page.getByRole('button', { name: 'Add 1 ten' }).click();
+    page.removeAllListeners('pageerror');
+    await breakIt(page);
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+    await expect(says(page, 'numeral')).toHaveText('33');
+    await page.getByRole('button', { name: 'Add 1 ten' }).click();
+    await expect(says(page, 'numeral')).toHaveText('43');
+    await saved(page);
+  });
+
+  test('says so when it does not, and what was done comes back with it', async ({ page }) => {
+    await open(page, [blocks({ tens: 2, ones: 3 })]);
+    await page.getByRole('button', { name: 'Add 1 ten' }).click();
+    page.removeAllListeners('pageerror');
+    await breakIt(page);
+    await expect(says(page, 'numeral')).toHaveText('33');
+    await breakIt(page);
+    await expect(page.getByRole('heading', { name: 'This page has stopped' })).toBeVisible();
+    await expect(page.getByText('What was done is kept')).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Load the page again' })).toBeFocused();
+    await sound(page);
+    await page.keyboard.press('Enter');
+    await expect(says(page, 'numeral')).toHaveText('33');
+  });
 });

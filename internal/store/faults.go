@@ -78,8 +78,8 @@ func explain(path string, err error) error {
 		return fmt.Errorf("%w: %q, or the folder it is in, is read-only for this user. Change that, or name another "+
 			"database with --data", ErrReadOnly, path)
 	case ErrDamaged:
-		return fmt.Errorf("%w (%s). `unitbloom check --data %s` tells more; `unitbloom restore FILE --data %s` puts a backup in its place and keeps this one aside",
-			ErrDamaged, firstLine(err), path, path)
+		return fmt.Errorf("%w (%s). `unitbloom restore FILE --data %s` puts a backup in its place and keeps this one "+
+			"aside", ErrDamaged, findings(err), path)
 	case ErrNewer:
 		return fmt.Errorf("%w: %q. Start the newer Unit Bloom, or name another database with --data", err, path)
 	case errNoDB:
@@ -88,9 +88,15 @@ func explain(path string, err error) error {
 	return fmt.Errorf("the database %q does not open: %w", path, err)
 }
 
-func firstLine(err error) string {
-	line, _, _ := strings.Cut(strings.TrimPrefix(err.Error(), ErrDamaged.Error()+": "), "\n")
-	return line
+// findings are what a check found, without the heads of its list.
+func findings(err error) string {
+	var found []string
+	for line := range strings.Lines(strings.TrimPrefix(err.Error(), ErrDamaged.Error()+": ")) {
+		if line = strings.TrimSpace(line); line != "" && !strings.HasPrefix(line, "***") {
+			found = append(found, line)
+		}
+	}
+	return strings.Join(found, "; ")
 }
 
 // quickCheck looks whether the file's pages and rows hang together.
@@ -109,5 +115,5 @@ func checkWith(db *gorm.DB, pragma string) error {
 	if len(lines) == 1 && lines[0] == "ok" {
 		return nil
 	}
-	return fmt.Errorf("%w: %s", ErrDamaged, strings.Join(lines, "; "))
+	return fmt.Errorf("%w: %s", ErrDamaged, strings.Join(lines, "\n"))
 }

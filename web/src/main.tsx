@@ -6,6 +6,7 @@ import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-quer
 import { Alert, Button } from 'antd';
 import { StrictMode, useEffect, useState, type ReactNode } from 'react';
 import { createRoot } from 'react-dom/client';
+import { ErrorBoundary } from 'react-error-boundary';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import './tokens.css';
 import './base.css';
@@ -18,6 +19,7 @@ import { TeachPage } from './present/TeachPage';
 import { ApiError, onNewBuild } from './state/api';
 import { sendAgain } from './state/session';
 import { accounts, useTeacher, type Teacher } from './state/teacher';
+import { Fault } from './shell/Fault';
 import { keepFocus } from './shell/focus';
 import { keepOnDevice, takeUpNew } from './shell/kept';
 import { partOf, usePart, type Part } from './shell/later';
@@ -68,31 +70,33 @@ function App() {
       {/* What lies under the veil takes no key. */}
       <div className="whole" inert={ended}>
         <NewBuild />
-        <Routes>
-          <Route path="/" element={<Later part={shelf} show={(m) => <m.ShelfPage />} />} />
-          <Route path="/lesson/:id" element={<BenchPage />} />
-          <Route path="/lesson/:id/present" element={<PresentPage />} />
-          <Route path="/lesson/:id/teach" element={<TeachPage />} />
-          <Route path="/paper" element={<Later part={paper} show={(m) => <m.PaperPage />} />} />
-          <Route path="/lesson/:id/paper" element={<Later part={paper} show={(m) => <m.PaperPage />} />} />
-          <Route path="/classes" element={<Later part={classroom} show={(m) => <m.ClassesPage />} />} />
-          <Route path="/class/:id" element={<Later part={classroom} show={(m) => <m.ClassPage />} />} />
-          <Route
-            path="/class/:id/progress"
-            element={<Later part={classroom} show={(m) => <m.ProgressPage />} />}
-          />
-          <Route
-            path="/class/:id/board"
-            element={<Later part={classroom} show={(m) => <m.ClassBoard />} />}
-          />
-          <Route
-            path="/class/:id/wall/:set"
-            element={<Later part={classroom} show={(m) => <m.WallPage />} />}
-          />
-          <Route path="/desk" element={<Later part={desk} show={(m) => <m.DeskPage />} />} />
-          <Route path="/open" element={<OpenLine />} />
-          <Route path="*" element={<Navigate to="/" replace />} />
-        </Routes>
+        <ErrorBoundary FallbackComponent={Fault}>
+          <Routes>
+            <Route path="/" element={<Later part={shelf} show={(m) => <m.ShelfPage />} />} />
+            <Route path="/lesson/:id" element={<BenchPage />} />
+            <Route path="/lesson/:id/present" element={<PresentPage />} />
+            <Route path="/lesson/:id/teach" element={<TeachPage />} />
+            <Route path="/paper" element={<Later part={paper} show={(m) => <m.PaperPage />} />} />
+            <Route path="/lesson/:id/paper" element={<Later part={paper} show={(m) => <m.PaperPage />} />} />
+            <Route path="/classes" element={<Later part={classroom} show={(m) => <m.ClassesPage />} />} />
+            <Route path="/class/:id" element={<Later part={classroom} show={(m) => <m.ClassPage />} />} />
+            <Route
+              path="/class/:id/progress"
+              element={<Later part={classroom} show={(m) => <m.ProgressPage />} />}
+            />
+            <Route
+              path="/class/:id/board"
+              element={<Later part={classroom} show={(m) => <m.ClassBoard />} />}
+            />
+            <Route
+              path="/class/:id/wall/:set"
+              element={<Later part={classroom} show={(m) => <m.WallPage />} />}
+            />
+            <Route path="/desk" element={<Later part={desk} show={(m) => <m.DeskPage />} />} />
+            <Route path="/open" element={<OpenLine />} />
+            <Route path="*" element={<Navigate to="/" replace />} />
+          </Routes>
+        </ErrorBoundary>
       </div>
     </BrowserRouter>
   );

@@ -43,6 +43,7 @@ declare global {
 }
 
 let loading: Promise<void> | undefined;
+let running: object | undefined;
 let died: (() => void) | undefined;
 
 /** Called when the module has died and must be loaded again. */
@@ -69,10 +70,18 @@ async function start() {
   const module = (await globalThis.unitbloomEarly?.catch(() => undefined)) ?? (await compile());
   const instance = await WebAssembly.instantiate(module, go.importObject);
   void go.run(instance).finally(() => {
-    globalThis.unitbloomCore = undefined;
-    loading = undefined;
-    died?.();
+    if (running === go) endCore();
   });
+  running = go;
+}
+
+/** Lets go of a core that has died, or cannot be trusted any more; the next call for it starts another. */
+export function endCore() {
+  if (!running) return;
+  running = undefined;
+  globalThis.unitbloomCore = undefined;
+  loading = undefined;
+  died?.();
 }
 
 /** How long nobody acts before the core tidies its memory, in milliseconds. */
@@ -90,12 +99,21 @@ function restSoon() {
 
 /** Calls one operation of the door. Throws a CoreError on a refusal. */
 export function call<Op extends keyof Calls>(op: Op, arg: Calls[Op]['arg']): Calls[Op]['answer'] {
-  if (!globalThis.unitbloomCore) throw new CoreError('gone', 'The core is starting again. Try once more.');
-  const answer = JSON.parse(globalThis.unitbloomCore(op, JSON.stringify(arg))) as {
+  const answer = JSON.parse(asked(op, JSON.stringify(arg))) as {
     ok?: Calls[Op]['answer'];
     error?: { code: string; text: string; offer?: Offered };
   };
   restSoon();
   if (answer.error) throw new CoreError(answer.error.code, answer.error.text, answer.error.offer);
   return answer.ok as Calls[Op]['answer'];
+}
+
+function asked(op: string, arg: string): string {
+  try {
+    if (globalThis.unitbloomCore) return globalThis.unitbloomCore(op, arg);
+  } catch {
+    // It refuses in its answer: what it throws is its end.
+    endCore();
+  }
+  throw new CoreError('gone', 'The core is starting again. Try once more.');
 }
