@@ -398,9 +398,10 @@ test('a core that dies is started again, and the lesson goes on as it was', asyn
   await expect(says(page, 'numeral')).toHaveText('33');
   // It dies in the middle of an act.
   await page.evaluate(() => {
-    globalThis.unitbloomCore = () => {
+    const dead = () => {
       throw new WebAssembly.RuntimeError('unreachable');
     };
+    Object.assign(globalThis, { unitbloomCore: dead });
   });
   await page.getByRole('button', { name: 'Add 1 ten' }).click();
   await expect(page.getByText('The core had to start again. The lesson is as it was.')).toBeVisible();
@@ -414,9 +415,7 @@ test.describe('a page that cannot be drawn', () => {
   /** Opens what is drawn from answers of a core that talks nonsense. */
   async function breakIt(page: Page) {
     await page.getByRole('button', { name: 'Add next' }).click();
-    await page.evaluate(() => {
-      globalThis.unitbloomCore = () => '{"ok":{}}';
-    });
+    await page.evaluate(() => Object.assign(globalThis, { unitbloomCore: () => '{"ok":{}}' }) && undefined);
     await page
       .getByRole('dialog')
       .getByRole('button', { name: 'A worked example with options', exact: true })

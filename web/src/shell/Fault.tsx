@@ -10,12 +10,13 @@ import { Flower } from './Mark';
 /** For how long a page that went on has to stand, in milliseconds, until it may go on by itself again. */
 const STANDS_MS = 10_000;
 let wentOn = -Infinity;
+const wentOnJustNow = () => performance.now() - wentOn < STANDS_MS;
 
 export function Fault({ resetErrorBoundary }: FallbackProps) {
   const kept = useLesson((s) => s.save.kept);
-  const [asks, setAsks] = useState(false);
+  const [asks, setAsks] = useState(wentOnJustNow);
   useEffect(() => {
-    if (performance.now() - wentOn < STANDS_MS) return setAsks(true);
+    if (wentOnJustNow()) return;
     wentOn = performance.now();
     endCore();
     loadCore().then(resetErrorBoundary, () => setAsks(true));
