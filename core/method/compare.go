@@ -26,8 +26,12 @@ var compare = Spec{
 	make:    makeCompare,
 	read: func(text string) []string {
 		for _, sep := range []string{" and ", ",", "?", "<", ">", "="} {
-			if a, b, ok := strings.Cut(text, sep); ok {
-				return []string{strings.TrimSpace(a), strings.TrimSpace(b)}
+			if strings.Contains(text, sep) {
+				parts := strings.Split(text, sep)
+				for i := range parts {
+					parts[i] = strings.TrimSpace(parts[i])
+				}
+				return parts
 			}
 		}
 		return strings.Fields(text)

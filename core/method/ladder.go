@@ -3,6 +3,8 @@
 package method
 
 import (
+	"cmp"
+	"slices"
 	"strconv"
 	"strings"
 
@@ -41,8 +43,11 @@ func hardnessOf(e Example) hardness {
 		if !strings.ContainsAny(digits, "0123456789") {
 			continue
 		}
-		h.digits = max(h.digits, len(strings.ReplaceAll(digits, ".", "")))
-		h.zeros += strings.Count(digits, "0")
+		h.digits = max(h.digits, len(strings.NewReplacer(".", "", " ", "").Replace(digits)))
+		// 10 − 4 is not harder than 13 − 8.
+		if plain := strings.ReplaceAll(digits, " ", ""); len(plain) > 2 || e.Scene.Made.Method == columnSubtract.ID {
+			h.zeros += strings.Count(plain, "0")
+		}
 	}
 	for _, s := range e.Scene.Steps {
 		regroups := false
@@ -97,6 +102,10 @@ func harder(r Request, seen map[string]bool, draw func(int) int) (Rung, bool) {
 	if err != nil {
 		return Rung{}, false
 	}
+	spec, err := Find(r.Method)
+	if err != nil {
+		return Rung{}, false
+	}
 	was := hardnessOf(e)
 	for range 600 {
 		next := r
@@ -104,7 +113,7 @@ func harder(r Request, seen map[string]bool, draw func(int) int) (Rung, bool) {
 		for i, a := range r.Args {
 			next.Args[i] = grown(a, draw)
 		}
-		if seen[strings.Join(next.Args, " ")] {
+		if seen[strings.Join(next.Args, " ")] || !spec.alikeArgs(next.Args, r.Args) || !alikeLong(next.Args, r.Args) {
 			continue
 		}
 		other, err := Make(next)
@@ -118,13 +127,26 @@ func harder(r Request, seen map[string]bool, draw func(int) int) (Rung, bool) {
 	return Rung{}, false
 }
 
+// alikeLong reports whether two numbers that are as long as one another, or one of them longer, still
+// are. Powers of ten belong to the method.
+func alikeLong(a, b []string) bool {
+	number := func(text string) bool { return !isSign(text) && !isPower(text) }
+	first := slices.IndexFunc(b, number)
+	last := len(b) - 1
+	if first < 0 || first == last || !number(b[last]) || slices.ContainsFunc(b[first+1:last], number) {
+		return true // not two
+	}
+	return cmp.Compare(len(a[first]), len(a[last])) == cmp.Compare(len(b[first]), len(b[last]))
+}
+
 // grown is a whole number drawn anew, with as many digits or one more, any of them but the
 // first a 0 now and then. What is no whole number stays, and so does one digit.
 func grown(text string, draw func(int) int) string {
-	if _, err := strconv.Atoi(text); err != nil || len(text) == 1 {
+	plain := strings.ReplaceAll(text, " ", "")
+	if _, err := strconv.Atoi(plain); err != nil || len(plain) == 1 {
 		return redrawn(text, draw)
 	}
-	n := len(text) + draw(2)
+	n := len(plain) + draw(2)
 	var b strings.Builder
 	for i := range n {
 		if d := draw(12); i > 0 && d < 2 {

@@ -391,11 +391,20 @@ func Typed(id, text string) (Request, error) {
 	return Request{Method: id, Args: Tokens(text)}, nil
 }
 
+// hasSigns reports whether a line works anything.
+func hasSigns(text string) bool { return strings.ContainsAny(text, "+-−–×x*÷/:") }
+
 // methodOf guesses the method from the signs of a problem.
 func methodOf(text string) string {
 	switch {
 	case strings.ContainsAny(text, "?□_"):
 		return unknown.ID
+	case strings.Contains(text, ",") && !hasSigns(text):
+		return compare.ID
+	case strings.Count(text, ",") == 1 && strings.Count(text, "+") == 2:
+		return compare.ID
+	case strings.Contains(text, ",") && strings.ContainsAny(text, "+-−–"):
+		return pattern.ID
 	case strings.Contains(text, "+"):
 		return columnAdd.ID
 	case strings.ContainsAny(text, "-−–"):

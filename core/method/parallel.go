@@ -14,6 +14,9 @@ import (
 // tries is how many problems are drawn before it is said that there is no other.
 const tries = 4000
 
+// lenient is the draw from which on less has to be alike.
+const lenient = 3000
+
 // Parallel gives another problem like one that works: the same method, as many
 // digits, zeros inside where they were, and regroupings in the same places; but
 // other numbers. The same seed gives the same problem.
@@ -32,14 +35,20 @@ func Parallel(r Request, seed uint64) (Request, error) {
 	r.Options = maps.Clone(r.Options)
 	delete(r.Options, seenOption.Name)
 	draw := chance.Source(seed)
-	for range tries {
+	for try := range tries {
 		next := r
 		if spec.redraw != nil {
 			next.Args = spec.redraw(r.Args, draw)
 		} else {
 			next.Args = redrawnAll(r.Args, draw)
 		}
-		if strings.Join(next.Args, " ") == strings.Join(r.Args, " ") || spec.redraw == nil && sameNumber(next.Args, r.Args) {
+		if strings.Join(next.Args, " ") == strings.Join(r.Args, " ") {
+			continue
+		}
+		// Where no other numbers are alike, one may stand again, as in 20 − 8 for 20 − 3, and two need
+		// not be equal: 4 + 6 for 5 + 5.
+		again := spec.redraw == nil && sameNumber(next.Args, r.Args)
+		if try < lenient && (again || !spec.alikeArgs(next.Args, r.Args)) {
 			continue
 		}
 		if other, err := Make(next); err == nil && signature(other) == like {
@@ -47,6 +56,24 @@ func Parallel(r Request, seed uint64) (Request, error) {
 		}
 	}
 	return r, say.Refuse("no-parallel")
+}
+
+// alikeArgs reports whether numbers stand to one another as others do: equal where those are,
+// and a single one, to multiply or divide by, where they have one.
+func (s Spec) alikeArgs(a, b []string) bool {
+	multiplies := strings.ContainsAny(s.Signs, "×÷")
+	one := func(text string) bool { return strings.Trim(text, "0.") == "1" }
+	for i := range a {
+		if multiplies && one(a[i]) != one(b[i]) {
+			return false
+		}
+		for j := range i {
+			if (a[i] == a[j]) != (b[i] == b[j]) {
+				return false
+			}
+		}
+	}
+	return true
 }
 
 func redrawnAll(args []string, draw func(int) int) []string {
@@ -104,13 +131,19 @@ func redrawn(text string, draw func(int) int) string {
 func signature(e Example) string {
 	var b strings.Builder
 	fmt.Fprintf(&b, "%d:%s", len(e.Scene.Made.Answer), e.like)
+	last := ""
 	for _, s := range e.Scene.Steps {
 		for _, mv := range s.Moves {
+			now := ""
 			switch args := mv.Args.(type) {
 			case pieces.BundleArgs:
-				fmt.Fprintf(&b, "b%d", args.Place)
+				now = fmt.Sprintf("b%d", args.Place)
 			case pieces.UnbundleArgs:
-				fmt.Fprintf(&b, "u%d", args.Place)
+				now = fmt.Sprintf("u%d", args.Place)
+			}
+			if now != "" && now != last {
+				b.WriteString(now) // how many tens are made of one place is another matter
+				last = now
 			}
 		}
 	}

@@ -5,6 +5,7 @@ package method
 
 import (
 	"cmp"
+	"math"
 	"slices"
 	"strconv"
 	"strings"
@@ -13,6 +14,7 @@ import (
 	"unitbloom/core/lesson"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
+	"unitbloom/core/sentence"
 )
 
 // Wish is one way to show what a line says: as a worked example of a method, or with an empty
@@ -67,6 +69,11 @@ func Grant(text string, asked *Wish, w say.Vocabulary) (Granted, []ListError) {
 		return Granted{}, []ListError{{1, say.Refuse("wish-empty")}}
 	}
 	if len(lines) == 1 {
+		if parts := strings.Split(w.Plain(lines[0]), ","); len(parts) > 3 && !hasSigns(lines[0]) {
+			lines = parts // more than any method takes: one after another
+		}
+	}
+	if len(lines) == 1 {
 		g, err := grantLine(lines[0], asked, w)
 		if err != nil {
 			return Granted{}, []ListError{{1, err}}
@@ -90,9 +97,13 @@ func Grant(text string, asked *Wish, w say.Vocabulary) (Granted, []ListError) {
 }
 
 func grantLine(line string, asked *Wish, w say.Vocabulary) (Granted, error) {
-	text, model := onModel(line)
+	said, model := onModel(line)
+	text, err := inSigns(said, w)
+	if err != nil {
+		return Granted{}, err
+	}
 	amount, isAmount := amountOf(w.Plain(text))
-	free, worked := boards(strings.TrimSpace(text), amount, isAmount), examples(text, isAmount, w)
+	free, worked := boards(strings.TrimSpace(said), amount, isAmount), examples(text, isAmount, w)
 	if b, err := board.Parse(line); err == nil {
 		free = laidOut(b, w)
 	}
@@ -109,7 +120,7 @@ func grantLine(line string, asked *Wish, w say.Vocabulary) (Granted, error) {
 	if at < 0 {
 		return Granted{}, whyNot(text, amount, isAmount, asked, model, w)
 	}
-	title := strings.TrimSpace(text)
+	title := strings.TrimSpace(said)
 	if _, err := board.Parse(line); err == nil {
 		title = ways[at].Scenes[0].Title
 	}
@@ -120,6 +131,39 @@ func grantLine(line string, asked *Wish, w say.Vocabulary) (Granted, error) {
 		}
 	}
 	return g, nil
+}
+
+// inSigns is what a line says, in the signs of a problem: double 7 is 7 + 7, half of 14 is 14 ÷ 2,
+// and of an equality that is true the side that is worked stays.
+func inSigns(said string, w say.Vocabulary) (string, error) {
+	text := strings.TrimSpace(said)
+	lower := strings.ToLower(text)
+	if n, ok := strings.CutPrefix(lower, "double "); ok {
+		return n + " + " + n, nil
+	}
+	if n, ok := strings.CutPrefix(lower, "half of "); ok {
+		return n + " ÷ 2", nil
+	}
+	if id, n, ok := strings.Cut(lower, " of "); ok && !strings.Contains(id, " ") {
+		if _, err := Find(id); err == nil {
+			return id + " " + n, nil
+		}
+	}
+	left, right, equal := strings.Cut(strings.TrimSuffix(text, "="), "=")
+	if !equal || strings.ContainsAny(text, "?□_<>") || strings.Contains(right, "=") {
+		return text, nil
+	}
+	for _, side := range [][2]string{{left, right}, {right, left}} {
+		if _, err := place.Parse(w.Plain(side[1])); err != nil || len(Tokens(side[0])) < 2 {
+			continue
+		}
+		v, err := sentence.Judge(w.Plain(text))
+		if err == nil && v.State == "false" {
+			return "", say.Refuse("wish-false", say.Text("text", say.Given, text))
+		}
+		return strings.TrimSpace(side[0]), nil
+	}
+	return text, nil
 }
 
 // laidOut is a board that was written in its text form, as it is.
@@ -142,10 +186,28 @@ func whyNot(text, amount string, isAmount bool, asked *Wish, model string, w say
 		_, err := boardOf(amount, way.Model)
 		return err
 	}
-	if _, err := makeWish(text, way, w); err != nil {
-		return err
+	_, why := makeWish(text, way, w)
+	if r, err := ReadLine(text, w); err == nil && why != nil && way == (Wish{}) {
+		// Of the models it is the one that holds most whose reason counts.
+		if spec, err := Find(r.Method); err == nil && len(spec.Models) > 1 {
+			way.Model = slices.MaxFunc(spec.Kinds(), func(a, b string) int { return cmp.Compare(mostOf(a), mostOf(b)) })
+			if _, err := makeWish(text, way, w); err != nil {
+				why = err
+			}
+		}
+	}
+	if why != nil {
+		return why
 	}
 	return say.Refuse("wish-empty")
+}
+
+// mostOf is the largest number that a model shows.
+func mostOf(kind string) int {
+	if most := specOf(kind).Most; most > 0 {
+		return most
+	}
+	return math.MaxInt
 }
 
 // onModel cuts the model off a line that names one: "8 and 6 on a rack".
@@ -162,6 +224,15 @@ func onModel(line string) (text, kind string) {
 		for _, spec := range board.Specs() {
 			if spec.Called(named) {
 				return line[:at], spec.Kind
+			}
+		}
+	}
+	// 12 cubes.
+	trimmed := strings.TrimSpace(line)
+	if at := strings.LastIndex(trimmed, " "); at > 0 && strings.Contains("0123456789", trimmed[at-1:at]) {
+		for _, spec := range board.Specs() {
+			if spec.Called(strings.ToLower(trimmed[at+1:])) {
+				return trimmed[:at], spec.Kind
 			}
 		}
 	}
@@ -251,7 +322,7 @@ func examples(text string, isAmount bool, w say.Vocabulary) []Shown {
 		order = []Spec{fact, chosen}
 	}
 	for _, spec := range specs {
-		if spec.ID != chosen.ID && spec.ID != order[0].ID && spec.Operation == chosen.Operation && (spec.Signs != "") == (chosen.Signs != "") {
+		if spec.ID != chosen.ID && spec.ID != order[0].ID && spec.beside(chosen, text) {
 			order = append(order, spec)
 		}
 	}
@@ -271,6 +342,22 @@ func examples(text string, isAmount bool, w say.Vocabulary) []Shown {
 		}
 	}
 	return ways
+}
+
+// beside reports whether a method is another for what is worked by one: it works the same signs,
+// or as it does without any.
+func (s Spec) beside(chosen Spec, text string) bool {
+	switch {
+	case chosen.Signs == "" && hasSigns(text):
+		return s.ID == compare.ID || s.ID == pattern.ID // several problems
+	case chosen.Signs == "":
+		return s.Signs == "" && s.Operation == chosen.Operation
+	case s.Operation == chosen.Operation:
+		return s.Signs != ""
+	}
+	return slices.ContainsFunc(Tokens(text), func(token string) bool {
+		return isSign(token) && strings.Contains(s.Signs, mirrored(token)) && s.Operation == unitFact.Operation
+	})
 }
 
 // factOf is the method for a sum or a difference that is to be known by heart.

@@ -103,6 +103,7 @@ var general = map[string]string{
 	"refuse.sentence-unit":      "One side is in {unit}, and the other has no unit. Write the unit too.",
 	"refuse.sentence-square":    "Here {unit} is multiplied by {unit}. Multiply by a number alone.",
 	"refuse.sentence-kinds":     "Here are {a} and {b}. They do not measure the same.",
+	"refuse.wish-false":         "{text} is not true. Type ? for what is to be found.",
 	"refuse.wish-empty":         "Type what the class shall see, like 58 + 67, 146, or 8 and 6 on a rack.",
 	"refuse.stayed-two":         "Choose two lines or more.",
 	"refuse.stayed-number":      "There is no number in \"{text}\".",
