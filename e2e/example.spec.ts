@@ -52,7 +52,7 @@ test('wrong problems are answered under the field, a right one shows how it will
   }
   await dialog.getByText('Subtract', { exact: true }).click();
   await dialog.getByRole('radio', { name: 'Subtraction facts' }).click();
-  await expect(dialog.getByRole('alert')).toContainText('Subtraction facts is for −.');
+  await expect(dialog.getByRole('alert')).toContainText('“Subtraction facts” is for −.');
   await dialog.getByRole('button', { name: 'Take Column addition' }).click();
   await expect(dialog.getByText('Column addition: type')).toBeVisible();
   await write(dialog.getByRole('textbox'), '58 + 67');

@@ -134,7 +134,7 @@ func TestReadAndErrors(t *testing.T) {
 		{[]string{"read"}, 2, "requires at least 1 arg(s)"},
 		{[]string{"reed", "1"}, 2, `unknown command "reed"`},
 		{[]string{"read", "1", "--jason"}, 2, "unknown flag: --jason"},
-		{[]string{"example", "column-add", "-3", "4"}, 1, `"-3" is below 0`},
+		{[]string{"example", "column-add", "-3", "4"}, 1, "from 0 to 9999999.999"},
 		{[]string{"example"}, 2, "say which method"},
 		{[]string{"example", "column-add", "1", "2", "--set", "marks"}, 2, "is not key=value"},
 		{[]string{"example", "column-add", "1", "2", "--set", "marks=left"}, 1, "Marks cannot be left. Use above, below."},

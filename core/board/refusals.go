@@ -1,6 +1,11 @@
 package board
 
-import "unitbloom/core/say"
+import (
+	"errors"
+
+	"unitbloom/core/place"
+	"unitbloom/core/say"
+)
 
 // The refusals that moves of every model share.
 
@@ -38,5 +43,8 @@ func BadOption(option, value, choices string) error {
 
 // BadNumber refuses a typed number.
 func BadNumber(err error) error {
+	if errors.Is(err, place.ErrRange) {
+		return say.Refuse("number-beyond", say.Number("most", say.Given, place.Max))
+	}
 	return say.Refuse("bad-number", say.Text("reason", say.Given, err.Error()+"."))
 }

@@ -169,19 +169,37 @@ func (s Spec) works(args []string) error {
 		return nil
 	}
 	for _, a := range args {
-		if !isSign(a) || strings.Contains(s.Signs, mirrored(a)) {
+		if s.knows(a) {
 			continue
 		}
 		problem := strings.Join(args, " ")
-		other, err := Find(methodOf(problem))
-		if err != nil || !strings.Contains(other.Signs, mirrored(a)) {
-			other = columnAdd
+		values := []say.Value{say.Text("method", say.Name, s.Title), say.Text("signs", say.Given,
+			strings.Join(strings.Split(s.Signs, ""), " or ")), say.Text("problem", say.Given, problem)}
+		if other, works := worker(problem); works {
+			return say.Refuse("sign", append(values, say.Text("other", say.Name, other.Title))...)
 		}
-		return say.Refuse("sign", say.Text("method", say.Name, s.Title), say.Text("signs", say.Given,
-			strings.Join(strings.Split(s.Signs, ""), " or ")), say.Text("problem", say.Given, problem),
-			say.Text("other", say.Name, other.Title))
+		return say.Refuse("sign.none", values...)
 	}
 	return nil
+}
+
+// knows reports whether a token is no sign, or one that the method works.
+func (s Spec) knows(token string) bool {
+	return s.Signs == "" || !isSign(token) || strings.Contains(s.Signs, mirrored(token))
+}
+
+// worker is the method that works a problem, if one does.
+func worker(problem string) (Spec, bool) {
+	r, err := Typed("", problem)
+	if err != nil {
+		return Spec{}, false
+	}
+	spec, err := Find(r.Method)
+	if err != nil || slices.ContainsFunc(r.Args, func(a string) bool { return !spec.knows(a) }) {
+		return Spec{}, false
+	}
+	_, err = Make(r)
+	return spec, err == nil
 }
 
 // firstThatFits makes the example on the first of the method's models that holds
@@ -439,7 +457,8 @@ func timesMethod(tokens []string) string {
 	x, y := unitsOf(a.Number), unitsOf(b.Number)
 	twelve := place.Int(12)
 	switch {
-	case a.Number.Cmp(twelve) <= 0 && b.Number.Cmp(twelve) <= 0 && lowest(a.Number) == place.Ones:
+	case a.Number.Cmp(twelve) <= 0 && b.Number.Cmp(twelve) <= 0 && lowest(a.Number) == place.Ones &&
+		lowest(b.Number) == place.Ones:
 		return array.ID
 	case x.count <= 12 && y.count <= 12 && x.count > 0 && y.count > 0 && y.at >= place.Ones &&
 		(x.at != place.Ones || y.at != place.Ones):

@@ -54,7 +54,7 @@ func TestOneLessCanChangeEveryDigit(t *testing.T) {
 
 func TestASubtractionIsNotTurnedRound(t *testing.T) {
 	_, err := method.Make(method.Request{Method: "turn", Args: []string{"7", "-", "2"}})
-	assert.EqualError(t, err, "Either way round is for + or ×. For 7 - 2 take Column subtraction.")
+	assert.EqualError(t, err, "“Either way round” is for + or ×. For 7 - 2 take “Column subtraction”.")
 	said, asked := find(asking(t, "turn", "7", "+", "2"), "turn.minus")
 	assert.True(t, asked)
 	assert.Equal(t, "No: from 7 we can take 2 and keep 5. From 2 we cannot take 7.", said)
@@ -62,7 +62,7 @@ func TestASubtractionIsNotTurnedRound(t *testing.T) {
 
 func TestThreeTimesFourIsNotSeven(t *testing.T) {
 	_, err := method.Make(method.Request{Method: "array", Args: []string{"3", "+", "4"}})
-	assert.EqualError(t, err, "Rows and columns is for ×. For 3 + 4 take Column addition.")
+	assert.EqualError(t, err, "“Rows and columns” is for ×. For 3 + 4 take “Column addition”.")
 	assert.Equal(t, "12", asking(t, "array", "3", "x", "4").Scene.Made.Answer)
 }
 
@@ -105,7 +105,7 @@ func TestSignsMeanWhatTheySay(t *testing.T) {
 		words := strings.Fields(problem)
 		_, err := method.Make(method.Request{Method: words[0], Args: words[1:]})
 		require.Error(t, err, problem)
-		assert.ErrorContains(t, err, " take "+says+".", problem)
+		assert.ErrorContains(t, err, " take “"+says+"”.", problem)
 	}
 }
 

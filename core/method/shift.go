@@ -47,7 +47,8 @@ func makeShift(r Request) (Example, error) {
 	to, err := w.Number.Shift(power)
 	if err != nil {
 		return Example{}, say.Refuse("shift-range", say.Number("n", say.Given, w.Number), text("sign", sign),
-			text("by", r.Args[2]))
+			text("by", r.Args[2]), say.Number("least", say.Given, place.Thousandths.Value()),
+			say.Number("most", say.Given, place.Max))
 	}
 	problem := w.String() + " " + sign + " " + r.Args[2]
 	m := begin(r, r.Model+" 0")

@@ -33,7 +33,8 @@ var odd = map[string][]string{
 	"shift": {"0 × 10", "450 ÷ 100", "2.50 × 1000, use=mass", "3.05 × 100, way=at once", "1 ÷ 1000", "100 ÷ 100, use=money",
 		"7 ÷ 10, way=at once", "20.02 × 10"},
 	"add-facts": {"0 + 6", "6 + 0", "10 + 4", "4 + 10", "7 + 8", "9 + 2", "4 + 6", "5 + 5", "9 + 4",
-		"9 + 4 on counters", "6 + 8, seen=5 and 9", "6 + 8, seen=double 7; 7 and 7; 10 and 4", "1 + 9", "8 + 8",
+		"9 + 4 on counters", "6 + 8, seen=5 and 9", "6 + 8, seen=double 7; 7 and 7; 10 and 4",
+		"6 + 8, seen=6 and 8 on counters", "0 + 6 on counters", "1 + 9", "8 + 8",
 		"8 + 9, way=near doubles"},
 	"bonds": {"1", "4, zero=not allowed", "3, story=bulbs", "13"},
 	"snap":  {"8, 4", "2"},
@@ -43,9 +44,10 @@ var odd = map[string][]string{
 	"subtract-facts":  {"20 − 13", "14 − 6 on counters", "9 − 9", "20 − 3", "7 − 4, way=difference on counters"},
 	"difference":      {"9, 5", "7, 7", "463, 128", "12, 0"},
 	"column-subtract": {"5 − 5", "100 − 1", "3.5 − 2.75", "463 − 128, exchange=first", "64 − 4 on discs", "1001 − 999", "300 − 300", "4 − 0.04", "520 − 318, check=none"},
-	"pattern":         {"9989 + 10, 9999 − 10", "8 + 5, 18 + 5", "9 − 4, 19 − 4"},
-	"unknown":         {"? − 7 = 8", "15 − ? = 8", "6 + 7 = ?", "3 × ? = 12", "? ÷ 4 = 5"},
-	"array":           {"1 × 6", "12 × 3", "5 × 1"},
+	"pattern": {"9989 + 10, 9999 − 10", "8 + 5, 18 + 5", "9 − 4, 19 − 4", "28 + 5, 38 + 5, 24 + 5", "24 + 5, 28 + 5, 23 + 4",
+		"99 + 1, 100 − 1"},
+	"unknown": {"? − 7 = 8", "15 − ? = 8", "6 + 7 = ?", "3 × ? = 12", "? ÷ 4 = 5"},
+	"array":   {"1 × 6", "12 × 3", "5 × 1"},
 	"share": {"99 ÷ 9", "1200 ÷ 4", "12 ÷ 3 on counters", "5 ÷ 7 on counters", "864 ÷ 4",
 		"7 ÷ 2, remainder=decimals", "0 ÷ 3", "100 ÷ 7", "808 ÷ 8", "1 ÷ 8, remainder=decimals", "9 ÷ 1"},
 	"unit-fact": {"300 × 40", "0.3 × 4", "120 ÷ 4", "50 × 2", "3 × 20", "1.2 ÷ 4", "20 × 1 on blocks", "0.02 × 3", "8 × 500", "5600 ÷ 7", "90 ÷ 9"},
@@ -174,19 +176,21 @@ func lineOf(w lesson.Write) string {
 	return w.Text
 }
 
-// rung tells how many pieces stand in each ring.
+// rung tells how many pieces stand in each ring, and which is the first of them.
 func rung(b board.Board) string {
-	in := map[int]int{}
+	in, first := map[int]int{}, map[int]int{}
 	most := 0
-	for _, p := range b.Lay(0).Pieces {
+	for i, p := range b.Lay(0).Pieces {
 		if n := int(p.Marks >> 8); n > 0 {
-			in[n]++
+			if in[n]++; in[n] == 1 {
+				first[n] = i + 1
+			}
 			most = max(most, n)
 		}
 	}
 	out := ""
 	for n := 1; n <= most; n++ {
-		out += fmt.Sprintf(" ring of %d", in[n])
+		out += fmt.Sprintf(" ring of %d from %d", in[n], first[n])
 	}
 	return out
 }

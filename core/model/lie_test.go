@@ -1,6 +1,7 @@
 package model_test
 
 import (
+	"encoding/json"
 	"flag"
 	"fmt"
 	"maps"
@@ -13,6 +14,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"unitbloom/core/board"
+	"unitbloom/core/say"
 )
 
 // The files in testdata/lie show how the pieces of a model lie, in lines that a person can read:
@@ -39,9 +41,13 @@ func TestHowPiecesLie(t *testing.T) {
 		show := func(title string, b board.Board) {
 			fmt.Fprintf(&out, "# %s\n", title)
 			for i := range b.Models {
-				if b.Models[i].Kind() == spec.Kind {
-					lie(t, &out, b.Models[i])
+				if b.Models[i].Kind() != spec.Kind {
+					continue
 				}
+				for _, r := range b.ReadOuts(i, say.Vocabulary{}) {
+					fmt.Fprintf(&out, "reads %s: %q of %q in %q\n", r.ID, r.Text, r.Whole, r.Parts)
+				}
+				lie(t, &out, b.Models[i])
 			}
 		}
 		for _, text := range slices.Concat(spec.Examples, crowded[spec.Kind]) {
@@ -52,19 +58,17 @@ func TestHowPiecesLie(t *testing.T) {
 		for _, mv := range spec.Moves {
 			b, err := board.Parse(mv.Board)
 			require.NoError(t, err, mv.Board)
-			b, err = board.ApplyAll(b, append(slices.Clone(mv.Before), board.Move{Kind: mv.Kind, Args: mv.Example}))
+			b, err = board.ApplyAll(b, mv.Before)
 			require.NoError(t, err, mv.Kind)
-			show(mv.Board+" · "+mv.Kind, b)
+			example := board.Move{Kind: mv.Kind, Args: mv.Example}
+			law, err := board.LawOf(b, example)
+			require.NoError(t, err, mv.Kind)
+			b, effect, err := board.Apply(b, example)
+			require.NoError(t, err, mv.Kind)
+			show(fmt.Sprintf("%s · %s: %s %s %d, said %q", mv.Board, mv.Kind, law.Kind, law.Value, law.Power,
+				effect.Said.Text(say.Vocabulary{})), b)
 		}
-		path := filepath.Join("testdata/lie", spec.Kind+".txt")
-		if *update {
-			require.NoError(t, os.MkdirAll("testdata/lie", 0o755))
-			require.NoError(t, os.WriteFile(path, []byte(out.String()), 0o644))
-		}
-		want, err := os.ReadFile(path)
-		require.NoError(t, err)
-		require.Equal(t, strings.Split(string(want), "\n"), strings.Split(out.String(), "\n"),
-			"%s lie otherwise; if that is meant, write it anew with -update and read the difference", spec.Kind)
+		writtenDown(t, filepath.Join("testdata/lie", spec.Kind+".txt"), out.String())
 	}
 }
 
@@ -107,4 +111,83 @@ func lie(t *testing.T, out *strings.Builder, m board.Model) {
 		lain[text.String()] = true
 		fmt.Fprintf(out, "## tight %t, below %t, across %t\n%s", room.Tight, room.Below, room.Across, text.String())
 	}
+}
+
+// odd are values for a field that was another number: at the ends of what may be, and beyond.
+var odd = []float64{-1, 0, 1, 2, 4, 5, 6, 10, 11, 12, 13, 20, 21, 25, 100, 101, 3000, 3001, 100000}
+
+// What a file may say of a board, field by field: which of the odd values are taken, and why the others
+// are not.
+func TestWhatAFileMaySay(t *testing.T) {
+	for _, spec := range board.Specs() {
+		if spec.Kind == "tally" {
+			continue
+		}
+		var out strings.Builder
+		for _, text := range slices.Concat(spec.Examples, crowded[spec.Kind]) {
+			b, err := board.Parse(text)
+			require.NoError(t, err, text)
+			var whole any
+			require.NoError(t, json.Unmarshal([]byte(asJSON(t, b)), &whole))
+			fmt.Fprintf(&out, "# %s\n", text)
+			fields(whole, "", func(path string, set func(any)) {
+				var taken []string
+				faults := map[string][]string{}
+				var said []string
+				for _, value := range odd {
+					set(value)
+					var read board.Board
+					if err := json.Unmarshal([]byte(asJSON(t, whole)), &read); err == nil {
+						taken = append(taken, fmt.Sprint(value))
+					} else {
+						why := strings.ReplaceAll(err.Error(), fmt.Sprintf(" %v is not", value), " it is not")
+						if faults[why] == nil {
+							said = append(said, why)
+						}
+						faults[why] = append(faults[why], fmt.Sprint(value))
+					}
+				}
+				fmt.Fprintf(&out, "%s may be %s\n", path, strings.Join(taken, ", "))
+				for _, why := range said {
+					fmt.Fprintf(&out, "  not %s: %s\n", strings.Join(faults[why], ", "), why)
+				}
+			})
+		}
+		writtenDown(t, filepath.Join("testdata/said", spec.Kind+".txt"), out.String())
+	}
+}
+
+// fields goes through the numbers of a document, each of which can be set for as long as it is visited.
+func fields(node any, path string, visit func(path string, set func(any))) {
+	each := func(at string, was any, set func(any)) {
+		if _, isNumber := was.(float64); isNumber {
+			visit(at, set)
+			set(was)
+			return
+		}
+		fields(was, at, visit)
+	}
+	switch n := node.(type) {
+	case map[string]any:
+		for _, key := range slices.Sorted(maps.Keys(n)) {
+			each(path+"."+key, n[key], func(v any) { n[key] = v })
+		}
+	case []any:
+		for i := range n {
+			each(fmt.Sprintf("%s[%d]", path, i), n[i], func(v any) { n[i] = v })
+		}
+	}
+}
+
+// writtenDown holds what was made to what was made before, in a file that is there to be read.
+func writtenDown(t *testing.T, path, made string) {
+	t.Helper()
+	if *update {
+		require.NoError(t, os.MkdirAll(filepath.Dir(path), 0o755))
+		require.NoError(t, os.WriteFile(path, []byte(made), 0o644))
+	}
+	want, err := os.ReadFile(path)
+	require.NoError(t, err)
+	require.Equal(t, strings.Split(string(want), "\n"), strings.Split(made, "\n"),
+		"if this is meant, write it anew with -update and read the difference")
 }
