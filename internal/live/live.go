@@ -7,7 +7,23 @@ import (
 	"time"
 )
 
-// Hub is where pages listen.
+// Events are what pages listen to, and what knows which devices are there. A Hub is one; whatever
+// else is to be keeps the contract that live_test.go tries.
+type Events interface {
+	// Listen gives the events of a topic until it is left.
+	Listen(topic string) (events <-chan string, leave func())
+	// Tell tells those who listen to a topic, and waits for nobody.
+	Tell(topic, event string)
+	// See notes that somebody is there now, Forget that she has gone; Ago is for how long she
+	// has not been seen, if she was.
+	See(who string)
+	Forget(who string)
+	Ago(who string) (time.Duration, bool)
+}
+
+var _ Events = (*Hub)(nil)
+
+// Hub is where pages of one server listen.
 type Hub struct {
 	mu     sync.Mutex
 	topics map[string]map[chan string]bool

@@ -130,7 +130,7 @@ func (s *Server) setTo(write bool) gin.HandlerFunc {
 		if !s.open {
 			return
 		}
-		set, err := s.store.Set(c.Param("set"))
+		set, err := s.work.Set(c.Param("set"))
 		if err != nil {
 			s.classError(c, err)
 			return

@@ -121,7 +121,7 @@ func (s *Server) answerClass(c *gin.Context, id string) {
 		}
 	}
 	if err == nil {
-		view.Sets, err = s.store.Sets(id)
+		view.Sets, err = s.work.Sets(id)
 	}
 	if err != nil {
 		s.classError(c, err)
@@ -282,7 +282,7 @@ func (s *Server) progress(c *gin.Context) {
 	pupils, err := s.store.Pupils(id)
 	var sets []store.Set
 	if err == nil {
-		sets, err = s.store.Sets(id)
+		sets, err = s.work.Sets(id)
 	}
 	if err == nil {
 		_, err = s.store.Class(id)
@@ -294,7 +294,7 @@ func (s *Server) progress(c *gin.Context) {
 	kinds := []door.KindInfo{}
 	done := map[string]map[string][]gave{}
 	for _, set := range slices.Backward(sets) {
-		attempts, err := s.store.Attempts(set.ID)
+		attempts, err := s.work.Attempts(set.ID)
 		if err != nil {
 			s.classError(c, err)
 			return
@@ -414,20 +414,20 @@ func (s *Server) record(id string) (record, error) {
 		pupils, err = s.store.Pupils(id)
 	}
 	if err == nil {
-		sets, err = s.store.Sets(id)
+		sets, err = s.work.Sets(id)
 	}
 	if err != nil {
 		return r, err
 	}
 	names := namesOf(pupils)
 	for _, set := range slices.Backward(sets) {
-		attempts, err := s.store.Attempts(set.ID)
+		attempts, err := s.work.Attempts(set.ID)
 		if err != nil {
 			return r, err
 		}
 		one := setRecord{r.class.Name, set.Title, set.CreatedAt, set.EndedAt, []handIn{}}
 		for _, a := range attempts {
-			tasks, err := s.store.TasksFor(set, a.PupilID)
+			tasks, err := s.work.TasksFor(set, a.PupilID)
 			if err != nil || a.Task >= len(tasks) {
 				continue
 			}
@@ -526,7 +526,7 @@ type answerGiven struct {
 
 // setUp is the set of which all answers are put up, where it is one of the class's.
 func (s *Server) setUp(class string, up upThere) (store.Set, error) {
-	set, err := s.store.Set(up.set)
+	set, err := s.work.Set(up.set)
 	if err == nil && (set.ClassID != class || up.task < 0 || up.task >= len(set.Tasks)) {
 		err = store.ErrNoSet
 	}
@@ -546,7 +546,7 @@ func (s *Server) answersOf(class string, up upThere) (*answers, error) {
 	if err != nil {
 		return nil, err
 	}
-	attempts, err := s.store.Attempts(set.ID)
+	attempts, err := s.work.Attempts(set.ID)
 	if err != nil {
 		return nil, err
 	}
@@ -563,18 +563,18 @@ func (s *Server) answersOf(class string, up upThere) (*answers, error) {
 }
 
 func (s *Server) workOf(class, attempt string, named bool) (work, error) {
-	a, err := s.store.Attempt(attempt)
+	a, err := s.work.Attempt(attempt)
 	if err != nil {
 		return work{}, err
 	}
-	set, err := s.store.Set(a.SetID)
+	set, err := s.work.Set(a.SetID)
 	if err != nil {
 		return work{}, err
 	}
 	if set.ClassID != class {
 		return work{}, store.ErrNoAttempt
 	}
-	tasks, err := s.store.TasksFor(set, a.PupilID)
+	tasks, err := s.work.TasksFor(set, a.PupilID)
 	if err != nil || a.Task >= len(tasks) {
 		return work{}, errors.Join(err, store.ErrNoAttempt)
 	}

@@ -610,3 +610,35 @@ func TestAnotherLikeIt(t *testing.T) {
 	r.teacher.do("POST", "/api/sets/"+r.set+"/another", map[string]any{"task": 3, "pupils": []string{mirren.pupil}}, 404)
 	r.teacher.do("POST", "/api/sets/"+r.set+"/another", map[string]any{"task": 0, "pupils": []string{"x"}}, 404)
 }
+
+// fullNow keeps no hand-in while its disk is full.
+type fullNow struct {
+	store.Work
+	full bool
+}
+
+func (w *fullNow) HandIn(a store.Attempt) (store.Attempt, error) {
+	if w.full {
+		return a, fmt.Errorf("hand-in: %w", store.ErrFull)
+	}
+	return w.Work.HandIn(a)
+}
+
+func TestAHandInOnAFullDiskIsKeptWhenThereIsRoom(t *testing.T) {
+	var disk *fullNow
+	ts, db := start(t, server.Config{Work: func(s *store.Store) store.Work {
+		disk = &fullNow{Work: s}
+		return disk
+	}})
+	r := classroomAt(t, ts, db, "fewest")
+	mirren := r.sit("Mirren")
+	disk.full = true
+	body := mirren.body("blocks 5t 4o")
+	mirren.do("POST", "/api/handins", body, 507)
+	wall := r.teacher.do("GET", "/api/sets/"+r.set+"/wall", nil, 200)
+	assert.EqualValues(t, 0, wall["tasks"].([]any)[0].(map[string]any)["handed"])
+	disk.full = false
+	mirren.do("POST", "/api/handins", body, 200)
+	wall = r.teacher.do("GET", "/api/sets/"+r.set+"/wall", nil, 200)
+	assert.EqualValues(t, 1, wall["tasks"].([]any)[0].(map[string]any)["handed"])
+}

@@ -269,7 +269,7 @@ func (s *Server) desk(c *gin.Context) {
 		}
 		people = append(people, p)
 	}
-	sets, err := s.store.Sets(class.ID)
+	sets, err := s.work.Sets(class.ID)
 	if err != nil {
 		s.classError(c, err)
 		return
@@ -304,7 +304,7 @@ func (s *Server) deskStage(c *gin.Context) {
 
 func (s *Server) deskSet(set store.Set, pupil string) (deskSet, error) {
 	out := deskSet{ID: set.ID, Title: set.Title, Help: set.Help, Words: set.Source.Words, Tasks: []door.DeskTask{}, Done: []deskDone{}}
-	tasks, err := s.store.TasksFor(set, pupil)
+	tasks, err := s.work.TasksFor(set, pupil)
 	if err != nil {
 		return out, err
 	}
@@ -318,7 +318,7 @@ func (s *Server) deskSet(set store.Set, pupil string) (deskSet, error) {
 		}
 		out.Tasks = append(out.Tasks, face)
 	}
-	attempts, err := s.store.AttemptsBy(set.ID, pupil)
+	attempts, err := s.work.AttemptsBy(set.ID, pupil)
 	if err != nil {
 		return out, err
 	}
@@ -345,7 +345,7 @@ func (s *Server) openTasks(c *gin.Context) {
 		return
 	}
 	seat := seatOf(c)
-	set, err := s.store.Set(in.Set)
+	set, err := s.work.Set(in.Set)
 	if err != nil || set.ClassID != seat.ClassID || !set.IsFor(seat.PupilID) || set.Waits(s.rooms.now()) {
 		s.classError(c, store.ErrNoSet)
 		return
@@ -389,7 +389,7 @@ func (s *Server) handIn(c *gin.Context) {
 		fail(c, http.StatusForbidden, "ticket", "This was not opened for this child. Nothing was changed.")
 		return
 	}
-	set, err := s.store.Set(in.Set)
+	set, err := s.work.Set(in.Set)
 	if err == nil {
 		_, err = s.store.Pupil(set.ClassID, in.Pupil)
 	}
@@ -397,7 +397,7 @@ func (s *Server) handIn(c *gin.Context) {
 		s.classError(c, err)
 		return
 	}
-	tasks, err := s.store.TasksFor(set, in.Pupil)
+	tasks, err := s.work.TasksFor(set, in.Pupil)
 	if err != nil {
 		s.classError(c, err)
 		return
@@ -411,7 +411,7 @@ func (s *Server) handIn(c *gin.Context) {
 		fail(c, http.StatusUnprocessableEntity, "answer", "This cannot be handed in. "+err.Error())
 		return
 	}
-	a, err := s.store.HandIn(store.Attempt{ID: in.Attempt, SetID: in.Set, PupilID: in.Pupil, WithID: in.With, Task: in.Task,
+	a, err := s.work.HandIn(store.Attempt{ID: in.Attempt, SetID: in.Set, PupilID: in.Pupil, WithID: in.With, Task: in.Task,
 		Answer: in.Answer, Trail: in.Trail[max(0, len(in.Trail)-mostLaid):], Right: judged.Right, Away: max(0, in.Away), Digest: digestOf(in.Answer), Core: s.config.Version})
 	if err != nil {
 		s.classError(c, err)
@@ -436,7 +436,7 @@ func (s *Server) handIn(c *gin.Context) {
 
 // tryOf is which try of a child at a task an attempt was, counted from 1.
 func (s *Server) tryOf(set store.Set, a store.Attempt) (int, error) {
-	all, err := s.store.AttemptsBy(set.ID, a.PupilID)
+	all, err := s.work.AttemptsBy(set.ID, a.PupilID)
 	try := 0
 	for _, one := range all {
 		if one.Task == a.Task {
@@ -474,7 +474,7 @@ func (s *Server) here(c *gin.Context) {
 		return
 	}
 	seat := seatOf(c)
-	set, err := s.store.Set(in.Set)
+	set, err := s.work.Set(in.Set)
 	if err != nil || set.ClassID != seat.ClassID {
 		s.classError(c, store.ErrNoSet)
 		return

@@ -44,11 +44,14 @@ type Config struct {
 	// Version is told by /healthz and /api/version.
 	Version string
 	Log     *slog.Logger
+	// Work is where classes' work is kept, made from the store; the store itself where it is nil.
+	Work func(*store.Store) store.Work
 }
 
 // Server answers requests about the lessons of a store.
 type Server struct {
 	store  *store.Store
+	work   store.Work
 	config Config
 	holds  *holds
 	build  string
@@ -60,7 +63,7 @@ type Server struct {
 	keys  *people.Slow
 	// What goes on in classes: who listens, what is put up, who guesses codes; and what tickets
 	// are made with.
-	hub     *live.Hub
+	hub     live.Events
 	rooms   *rooms
 	slow    *people.Slow
 	tickets []byte
@@ -91,7 +94,11 @@ func New(s *store.Store, c Config) (*Server, error) {
 	if err != nil {
 		return nil, err
 	}
-	return &Server{store: s, config: c, holds: newHolds(), build: buildID(c.Files), open: open, lock: people.NewLock(),
+	work := store.Work(s)
+	if c.Work != nil {
+		work = c.Work(s)
+	}
+	return &Server{store: s, work: work, config: c, holds: newHolds(), build: buildID(c.Files), open: open, lock: people.NewLock(),
 		hub: live.New(time.Now), rooms: newRooms(time.Now), slow: people.NewSlow(), keys: people.NewSlow(),
 		tickets: tickets, started: time.Now()}, nil
 }

@@ -65,7 +65,7 @@ func (s *Server) makeSet(c *gin.Context) {
 			"Choose other scenes or kinds.")
 		return
 	}
-	set, err := s.store.MakeSet(store.Set{ID: NewID(), ClassID: c.Param("class"), Title: in.Title, Own: in.Own, Help: in.Help,
+	set, err := s.work.MakeSet(store.Set{ID: NewID(), ClassID: c.Param("class"), Title: in.Title, Own: in.Own, Help: in.Help,
 		StartsAt: in.From, EndedAt: in.Until, Only: in.Only,
 		Tasks: tasks, Source: store.Source{Scenes: in.Lesson.Scenes, Wanted: wanted, Words: in.Lesson.Words}})
 	if err != nil {
@@ -85,7 +85,7 @@ func (s *Server) setChanged(set store.Set) {
 
 // turnSets tells desks of sets that have begun or ended meanwhile, up to now.
 func (s *Server) turnSets(after, now time.Time) {
-	sets, err := s.store.SetsTurning(after, now)
+	sets, err := s.work.SetsTurning(after, now)
 	if err != nil {
 		s.config.Log.Error("sets", "cause", err)
 	}
@@ -102,7 +102,7 @@ func (s *Server) endSet(c *gin.Context) {
 	if !bind(c, &in, maxClass) {
 		return
 	}
-	set, err := s.store.EndSet(c.Param("set"), in.Ended)
+	set, err := s.work.EndSet(c.Param("set"), in.Ended)
 	if err != nil {
 		s.classError(c, err)
 		return
@@ -112,9 +112,9 @@ func (s *Server) endSet(c *gin.Context) {
 }
 
 func (s *Server) deleteSet(c *gin.Context) {
-	set, err := s.store.Set(c.Param("set"))
+	set, err := s.work.Set(c.Param("set"))
 	if err == nil {
-		err = s.store.DeleteSet(set.ID)
+		err = s.work.DeleteSet(set.ID)
 	}
 	if err != nil {
 		s.classError(c, err)
@@ -169,7 +169,7 @@ type person struct {
 }
 
 func (s *Server) wall(c *gin.Context) {
-	set, err := s.store.Set(c.Param("set"))
+	set, err := s.work.Set(c.Param("set"))
 	if err != nil {
 		s.classError(c, err)
 		return
@@ -191,7 +191,7 @@ func (s *Server) wallOf(set store.Set) (wall, error) {
 	if err != nil {
 		return wall{}, err
 	}
-	attempts, err := s.store.Attempts(set.ID)
+	attempts, err := s.work.Attempts(set.ID)
 	if err != nil {
 		return wall{}, err
 	}
@@ -244,7 +244,7 @@ func (s *Server) wallTaskOf(set store.Set, n int, last []store.Attempt, tries ma
 		if a.Task != n || names[a.PupilID] == "" {
 			continue
 		}
-		tasks, err := s.store.TasksFor(set, a.PupilID)
+		tasks, err := s.work.TasksFor(set, a.PupilID)
 		if err != nil {
 			return one, err
 		}
@@ -305,7 +305,7 @@ func (s *Server) another(c *gin.Context) {
 	if !bind(c, &in, maxClass) {
 		return
 	}
-	of, err := s.store.Set(c.Param("set"))
+	of, err := s.work.Set(c.Param("set"))
 	if err != nil {
 		s.classError(c, err)
 		return
@@ -329,7 +329,7 @@ func (s *Server) another(c *gin.Context) {
 		fail(c, http.StatusUnprocessableEntity, "tasks", "There is no other like it. Set something else.")
 		return
 	}
-	set, err := s.store.MakeSet(store.Set{ID: NewID(), ClassID: of.ClassID, Title: of.Title + ", another", Own: true,
+	set, err := s.work.MakeSet(store.Set{ID: NewID(), ClassID: of.ClassID, Title: of.Title + ", another", Own: true,
 		Help: of.Help, Tasks: tasks[:1], Source: source, Only: in.Pupils})
 	if err != nil {
 		s.classError(c, err)
@@ -342,12 +342,12 @@ func (s *Server) another(c *gin.Context) {
 
 // attemptIn is a hand-in of the set that is asked for, or an answer that says that there is none.
 func (s *Server) attemptIn(c *gin.Context) (a store.Attempt, set store.Set, ok bool) {
-	a, err := s.store.Attempt(c.Param("attempt"))
+	a, err := s.work.Attempt(c.Param("attempt"))
 	if err == nil && a.SetID != c.Param("set") {
 		err = store.ErrNoAttempt
 	}
 	if err == nil {
-		set, err = s.store.Set(a.SetID)
+		set, err = s.work.Set(a.SetID)
 	}
 	if err != nil {
 		s.classError(c, err)
@@ -361,12 +361,12 @@ func (s *Server) replay(c *gin.Context) {
 	if !ok {
 		return
 	}
-	trail, err := s.store.TrailOf(a.ID)
+	trail, err := s.work.TrailOf(a.ID)
 	if err != nil {
 		s.classError(c, err)
 		return
 	}
-	tasks, err := s.store.TasksFor(set, a.PupilID)
+	tasks, err := s.work.TasksFor(set, a.PupilID)
 	if err == nil && a.Task >= len(tasks) {
 		err = store.ErrNoAttempt
 	}
@@ -399,7 +399,7 @@ func (s *Server) giveBack(c *gin.Context) {
 		fail(c, http.StatusUnprocessableEntity, "word", "word: write what she should look at, in at most 300 letters.")
 		return
 	}
-	if err := s.store.GiveBack(a.ID, word); err != nil {
+	if err := s.work.GiveBack(a.ID, word); err != nil {
 		s.classError(c, err)
 		return
 	}
@@ -410,7 +410,7 @@ func (s *Server) giveBack(c *gin.Context) {
 
 // answered lets a child's hand go down: the teacher was there.
 func (s *Server) answered(c *gin.Context) {
-	set, err := s.store.Set(c.Param("set"))
+	set, err := s.work.Set(c.Param("set"))
 	if err != nil {
 		s.classError(c, err)
 		return
