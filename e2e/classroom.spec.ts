@@ -60,7 +60,12 @@ async function setOpen(
 async function choose(dialog: Locator, page: Page, list: string, label: string) {
   const field = dialog.getByRole('combobox', { name: list, exact: true });
   await field.click();
-  await page.locator('.ant-select-item-option', { hasText: label }).click();
+  // A long list is gone through by keys: what is far down is not in the page yet.
+  const here = page.locator('.ant-select-dropdown:visible .ant-select-item-option-active');
+  await here.waitFor();
+  for (let n = 0; n < 40 && !(await here.innerText()).includes(label); n++)
+    await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
 }
 
 /** A child's own device, at her tile. */
@@ -642,6 +647,25 @@ test('a tile opens with three pictures, also where another device sits', async (
   await tap(key);
   await expect(child.getByText('You are in Owls.')).toBeVisible();
   await expect(first.getByRole('textbox', { name: 'Type the letters on the board.' })).toBeVisible();
+});
+
+test('what is set meanwhile takes no child from what she has begun', async ({ page, browser, app }) => {
+  const { code } = await newClass(page, 'Siskins');
+  await setFor(page, 'Siskins', [blocks({ tens: 2, ones: 3 })], [/Show numbers/]);
+  const busy = await device(browser, app.url, code, 'Mara');
+  await lay(busy, { ten: 1 });
+  const idle = await device(browser, app.url, code, 'Evi');
+  await expect(idle.getByRole('heading', { name: 'Show 23 with base-ten blocks.' })).toBeVisible();
+  await setFor(page, 'Siskins', [blocks({ tens: 6, ones: 1 })], [/Show numbers/]);
+  await expect(idle.getByRole('heading', { name: 'Show 61 with base-ten blocks.' })).toBeVisible();
+  await expect(busy.getByText('New tasks have come.')).toBeVisible();
+  await expect(busy.getByRole('heading', { name: 'Show 23 with base-ten blocks.' })).toBeVisible();
+  await lay(busy, { ten: 1, one: 3 });
+  await handIn(busy);
+  await expect(told(busy)).toContainText('Yes, that is right.');
+  await busy.getByRole('button', { name: 'Go to them' }).click();
+  await expect(busy.getByRole('heading', { name: 'Show 61 with base-ten blocks.' })).toBeVisible();
+  await expect(busy.getByText('New tasks have come.')).toHaveCount(0);
 });
 
 test('the classes of a year are deleted together, with all that was done in them', async ({ page, app }) => {

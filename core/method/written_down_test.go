@@ -34,7 +34,11 @@ func TestProblemsLikeOthersAreWrittenDown(t *testing.T) {
 		for _, text := range append([]string{spec.Typed}, odd[spec.ID]...) {
 			r := request(t, spec.ID, text)
 			fmt.Fprintf(&b, "%s:", text)
-			for seed := range uint64(3) {
+			seeds := uint64(1)
+			if text == spec.Typed {
+				seeds = 3
+			}
+			for seed := range seeds {
 				if next, err := method.Parallel(r, seed); err != nil {
 					fmt.Fprintf(&b, " none (%v)", err)
 				} else {

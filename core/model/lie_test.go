@@ -1,6 +1,7 @@
 package model_test
 
 import (
+	"crypto/sha256"
 	"encoding/json"
 	"flag"
 	"fmt"
@@ -12,6 +13,7 @@ import (
 	"testing"
 
 	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
 
 	"unitbloom/core/board"
 	"unitbloom/core/say"
@@ -190,4 +192,44 @@ func writtenDown(t *testing.T, path, made string) {
 	require.NoError(t, err)
 	require.Equal(t, strings.Split(string(want), "\n"), strings.Split(made, "\n"),
 		"if this is meant, write it anew with -update and read the difference")
+}
+
+// Boards by chance, each after some moves by chance: how they lie and read, and what was said on
+// the way, is written down as a digest.
+func TestHowBoardsByChanceLie(t *testing.T) {
+	var begun []string
+	for _, spec := range board.Specs() {
+		begun = append(append(begun, spec.Examples...), crowded[spec.Kind]...)
+	}
+	type talked struct {
+		b    board.Board
+		said string
+	}
+	boards := rapid.Custom(func(t *rapid.T) talked {
+		b, err := board.Parse(rapid.SampledFrom(begun).Draw(t, "begun"))
+		require.NoError(t, err)
+		said := ""
+		for range rapid.IntRange(2, 9).Draw(t, "moves") {
+			next, effect, err := board.Apply(b, drawMove(t, b))
+			if said += fmt.Sprintln(effect.Said.Text(say.Vocabulary{}), err); err == nil {
+				b = next
+			}
+		}
+		return talked{b, said}
+	})
+	var out strings.Builder
+	for seed := range 1200 {
+		made := boards.Example(seed)
+		b := made.b
+		fmt.Fprintf(&out, "%d: %s", seed, board.Print(b))
+		for i, m := range b.Models {
+			var lain strings.Builder
+			lie(t, &lain, m)
+			fmt.Fprintf(&lain, "%+v %s", b.ReadOuts(i, say.Vocabulary{}), made.said)
+			digest := sha256.Sum256([]byte(lain.String()))
+			fmt.Fprintf(&out, " %x", digest[:6])
+		}
+		out.WriteByte('\n')
+	}
+	writtenDown(t, "testdata/lie/by-chance.txt", out.String())
 }

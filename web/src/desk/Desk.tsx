@@ -6,7 +6,7 @@ import { names } from '../shell/names';
 import { Sign } from '../shell/Sign';
 import { change } from '../state/acts';
 import type { DeskSet, DeskView, Verdict } from '../state/classroom';
-import { ask, handIn, keyOf, leaveDesk, useDesk } from '../state/desk';
+import { ask, handIn, keyOf, leaveDesk, useDesk, type DeskState } from '../state/desk';
 import { useLesson } from '../state/lesson';
 import css from './Desk.module.css';
 import { Following } from './Following';
@@ -18,13 +18,37 @@ const cx = names(css);
 export function Desk() {
   const view = useDesk((s) => s.view)!;
   const [of, setOf] = useState('');
-  const set = view.sets.find((s) => s.id === of) ?? view.sets[0];
+  const [at, setAt] = useState('');
+  const [kept, setKept] = useState('');
+  const begun = useDesk((s) => s.view!.sets.find((one) => one.id === at && hasBegun(s, one)));
+  const newest = view.sets[0];
+  const chosen = view.sets.find((s) => s.id === of);
+  // What is set meanwhile takes nobody from what she has begun, until she goes to it.
+  const set = chosen ?? begun ?? newest;
+  if (set && set.id !== at) setAt(set.id);
+  if (begun && !chosen && begun !== newest) {
+    setOf(begun.id);
+    setKept(begun.id);
+  }
+  const choose = (id: string) => {
+    setOf(id);
+    setKept('');
+  };
   const stage = useDesk((s) => s.stage);
   if (view.eyes) return <EyesUp view={view} />;
   if (stage) return <Following stage={stage} view={view} />;
   if (!set) return <Waiting view={view} />;
-  return <SetDesk key={set.id} view={view} set={set} choose={setOf} />;
+  const newer = kept === set.id && newest !== set ? newest : undefined;
+  return <SetDesk key={set.id} view={view} set={set} choose={choose} newer={newer} />;
 }
+
+/** Whether something of a set was begun and not handed in. */
+const hasBegun = ({ works, told }: DeskState, set: DeskSet) =>
+  set.tasks.some((_, i) => {
+    const key = keyOf(set.id, i);
+    const given = Object.values(works[key]?.answer ?? {}).some((text) => text.trim() !== '');
+    return given && !told[key] && !set.done.some((d) => d.task === i);
+  });
 
 /** Where a child is of a set: what she was told of each task. */
 function useTold(set: DeskSet): (Verdict & { waits?: boolean; back?: string })[] {
@@ -40,9 +64,11 @@ interface SetProps {
   view: DeskView;
   set: DeskSet;
   choose: (id: string) => void;
+  /** What was set while she was at this. */
+  newer: DeskSet | undefined;
 }
 
-function SetDesk({ view, set, choose }: SetProps) {
+function SetDesk({ view, set, choose, newer }: SetProps) {
   const told = useTold(set);
   const handed = useDesk((s) => s.told);
   const done = set.tasks.map(
@@ -117,6 +143,12 @@ function SetDesk({ view, set, choose }: SetProps) {
         >
           Hand in
         </Button>
+        {newer && (
+          <p className={cx('newer')} role="status">
+            New tasks have come.
+            <Button onClick={() => choose(newer.id)}>Go to them</Button>
+          </p>
+        )}
       </header>
       {work ? (
         <Task key={`${set.id} ${at}`} set={set.id} n={at} task={task} />
