@@ -318,6 +318,12 @@ func (s *Server) endTeacher(c *gin.Context) {
 // mostDeeds is how many deeds are told at once.
 const mostDeeds = 1000
 
+// deedTold is a deed with what its thing is called, where that is still there.
+type deedTold struct {
+	store.Deed
+	Title string `json:"title,omitempty"`
+}
+
 // deeds are what was done last.
 func (s *Server) deeds(c *gin.Context) {
 	list, err := s.store.Deeds(mostDeeds)
@@ -325,7 +331,16 @@ func (s *Server) deeds(c *gin.Context) {
 		s.accountError(c, err)
 		return
 	}
-	c.JSON(http.StatusOK, gin.H{"deeds": list})
+	titles, err := s.store.TitlesOf(list)
+	if err != nil {
+		s.accountError(c, err)
+		return
+	}
+	out := make([]deedTold, len(list))
+	for i, d := range list {
+		out[i] = deedTold{d, titles[d.ID]}
+	}
+	c.JSON(http.StatusOK, gin.H{"deeds": out})
 }
 
 // accountError answers what cannot be done with an account.

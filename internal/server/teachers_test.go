@@ -367,9 +367,10 @@ func TestTheDeedsNameNobody(t *testing.T) {
 	for _, d := range alder.do("GET", "/api/deeds", nil, 200)["deeds"].([]any) {
 		deed := d.(map[string]any)
 		of, _ := deed["of"].(string)
-		said = append(said, strings.TrimSpace(deed["did"].(string)+" "+of))
+		title, _ := deed["title"].(string)
+		said = append(said, strings.TrimSpace(deed["did"].(string)+" "+of+" "+title))
 	}
-	assert.Equal(t, []string{"deleted pupil", "set set", "looked class", "signed in", "made teacher", "invited teacher",
+	assert.Equal(t, []string{"deleted pupil", "set set Show it", "looked class Bulbs", "signed in", "made teacher", "invited teacher",
 		"signed in", "made teacher"}, said)
 	raw, err := os.ReadFile(s.path + "-deeds")
 	require.NoError(t, err)

@@ -60,6 +60,32 @@ func (s *Store) Note(d Deed) error {
 // Deeds are the last ones of a database, so many at most, the newest first; 0 for all.
 func (s *Store) Deeds(most int) ([]Deed, error) { return Deeds(s.path, most) }
 
+// TitlesOf are what lessons, classes and sets of deeds are called, by their ids. What is gone has
+// none, and a child's name is told to nobody but her teacher.
+func (s *Store) TitlesOf(deeds []Deed) (map[string]string, error) {
+	titles := map[string]string{}
+	called := map[string][2]string{"lesson": {"lessons", "title"}, OfClass: {"classes", "name"}, OfSet: {"sets", "title"}}
+	for of, from := range called {
+		var ids []string
+		for _, d := range deeds {
+			if d.Of == of && d.ID != "" {
+				ids = append(ids, d.ID)
+			}
+		}
+		for some := range slices.Chunk(ids, 500) {
+			var rows []struct{ ID, Title string }
+			err := s.read.Table(from[0]).Select("id", from[1]+" AS title").Where("id IN ?", some).Scan(&rows).Error
+			if err != nil {
+				return nil, err
+			}
+			for _, row := range rows {
+				titles[row.ID] = row.Title
+			}
+		}
+	}
+	return titles, nil
+}
+
 // Deeds are those of the database at path.
 func Deeds(path string, most int) ([]Deed, error) {
 	list, err := readDeeds(path)

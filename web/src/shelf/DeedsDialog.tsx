@@ -1,5 +1,5 @@
-// What was done in the school, as the server wrote it down: by whom, what, with which thing. It
-// knows ids only, and no names of children or lessons.
+// What was done in the school, as the server wrote it down: by whom, what, with which thing. The log
+// has ids only; what a thing is called is told as long as it is there, and of children nothing.
 import { useQuery } from '@tanstack/react-query';
 import { Alert } from 'antd';
 import { Dialog } from '../shell/later';
@@ -61,5 +61,6 @@ function said(d: Deed, nameOf: (id: string) => string): string {
   const verb = DID[d.did] ?? d.did;
   if (!d.of) return `${who} ${verb}`;
   if (d.of === 'teacher') return `${who} ${verb} ${nameOf(d.id ?? '')}`;
-  return `${who} ${verb} ${THINGS[d.of] ?? d.of} ${d.id ?? ''}`;
+  const what = d.title ? `“${d.title}”` : d.of === 'pupil' ? '' : `${d.id ?? ''}, which is gone`;
+  return `${who} ${verb} ${THINGS[d.of] ?? d.of} ${what}`.trim();
 }

@@ -38,6 +38,8 @@ export interface Deed {
   did: string;
   of?: string;
   id?: string;
+  /** What a lesson, a class or tasks are called, while they are there. */
+  title?: string;
 }
 
 const send = <T>(method: string, path: string, body: unknown) =>
