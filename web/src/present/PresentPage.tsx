@@ -159,9 +159,9 @@ export function PresentPage() {
       <Cue title={scene.title} yourTurn={yourTurn} />
       <div className={cx('middle')}>
         <Composition written={seen.written} all={seen.all} building={free && seen.hand}>
-          {({ work, closeUp }) => (
+          {({ work, rows, closeUp }) => (
             <>
-              {work && <WrittenSide at={work} />}
+              {work && <WrittenSide at={work} rows={rows} />}
               {closeUp && <CloseUp at={closeUp} />}
             </>
           )}

@@ -10,7 +10,7 @@ import css from './WrittenSide.module.css';
 
 const cx = names(css);
 
-export function WrittenSide({ at }: { at: Rect }) {
+export function WrittenSide({ at, rows }: { at: Rect; rows: number }) {
   const { written, lines, ways } = useLesson((s) => s.frame);
   const side = useRef<HTMLElement>(null);
   useEffect(() => {
@@ -25,7 +25,7 @@ export function WrittenSide({ at }: { at: Rect }) {
       aria-label="Written work"
     >
       {written && <Written work={written} />}
-      {lines.length > 0 && <Lines lines={lines} />}
+      {lines.length > 0 && <Lines lines={lines} rows={rows} />}
       <WaysTold />
     </aside>
   );

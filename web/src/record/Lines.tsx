@@ -21,37 +21,28 @@ function gathered(lines: WrittenLine[]): WrittenLine[][] {
 /** Whether a cell has a number in it, which is larger than words are. */
 export const hasNumber = (cell: string) => /\d/.test(cell);
 
-export function Lines({ lines }: { lines: WrittenLine[] }) {
+interface Props {
+  lines: WrittenLine[];
+  /** How many rows of a table stand under one another; the others beside them. */
+  rows?: number;
+}
+
+export function Lines({ lines, rows = Infinity }: Props) {
   return (
     <div className={cx('lines')} role="group" aria-label="Written in this example">
       {gathered(lines).map((group, i) => {
         const first = group[0]!;
         if (first.kind === 'row') {
+          if (rows === Infinity) return <Table key={i} heads={first.heads} rows={group} />;
+          const parts = Array.from({ length: Math.ceil(group.length / rows) }, (_, k) =>
+            group.slice(k * rows, (k + 1) * rows),
+          );
           return (
-            <table key={i}>
-              {first.heads && (
-                <thead>
-                  <tr>
-                    {first.heads.map((head, k) => (
-                      <th key={k} scope="col">
-                        {head}
-                      </th>
-                    ))}
-                  </tr>
-                </thead>
-              )}
-              <tbody>
-                {group.map((row, n) => (
-                  <tr key={n}>
-                    {(row.cells ?? []).map((cell, k) => (
-                      <td key={k} className={cx(hasNumber(cell) ? 'number' : '')}>
-                        {cell}
-                      </td>
-                    ))}
-                  </tr>
-                ))}
-              </tbody>
-            </table>
+            <div key={i} className={cx('tables')}>
+              {parts.map((part, k) => (
+                <Table key={k} heads={first.heads} rows={part} />
+              ))}
+            </div>
           );
         }
         if (first.kind === 'bond') {
@@ -60,5 +51,34 @@ export function Lines({ lines }: { lines: WrittenLine[] }) {
         return <p key={i}>{first.text}</p>;
       })}
     </div>
+  );
+}
+
+function Table({ heads, rows }: { heads: string[] | undefined; rows: WrittenLine[] }) {
+  return (
+    <table>
+      {heads && (
+        <thead>
+          <tr>
+            {heads.map((head, k) => (
+              <th key={k} scope="col">
+                {head}
+              </th>
+            ))}
+          </tr>
+        </thead>
+      )}
+      <tbody>
+        {rows.map((row, n) => (
+          <tr key={n}>
+            {(row.cells ?? []).map((cell, k) => (
+              <td key={k} className={cx(hasNumber(cell) ? 'number' : '')}>
+                {cell}
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }

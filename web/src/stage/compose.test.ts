@@ -58,6 +58,21 @@ describe('the composition', () => {
     }
   });
 
+  test('parts a long table in columns of rows, so that it can be read', () => {
+    const table = (digit: number, beside: number) => ({
+      w: beside * 6 * digit,
+      h: (Math.ceil(21 / beside) + 1) * 1.04 * digit,
+    });
+    const extents = [extent([[800, 160, 10]])];
+    const told = (besides: number[]) =>
+      compose({ ...asked, work: table, besides, extents, round: [round('counters')] });
+    const parted = told([1, 2, 3]);
+    expect(parted.beside).toBeGreaterThan(1);
+    expect(parted.digit).toBeGreaterThanOrEqual(44);
+    expect(told([1]).digit).toBeLessThan(44);
+    expect(within(parted.work!) && apart(parted.work!, parted.models[0]!.rect)).toBe(true);
+  });
+
   test('gives models of one kind one scale, and each of two kinds its share', () => {
     const two = extent([
       [300, 100, 10],

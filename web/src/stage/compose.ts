@@ -24,8 +24,8 @@ export interface Round {
   rim: number;
 }
 
-/** How large the written work is with digits of a size. */
-export type WorkSize = (digit: number) => { w: number; h: number };
+/** How large the written work is with digits of a size, and a long table in so many columns of rows. */
+export type WorkSize = (digit: number, beside: number) => { w: number; h: number };
 
 export interface Composition {
   /** Which of the extents it is. */
@@ -34,6 +34,8 @@ export interface Composition {
   work: Rect | undefined;
   /** The size of the digits of the written work. */
   digit: number;
+  /** In how many columns of rows a long table stands. */
+  beside: number;
   /** Whether copies that are kept stand above their model, not beside it. */
   above: boolean;
 }
@@ -43,6 +45,8 @@ interface Asked {
   extents: Extent[];
   round: Round[];
   work: WorkSize | undefined;
+  /** In how many columns of rows a table may stand; in one where it is not told. */
+  besides?: number[] | undefined;
   /** How the screen stands to one of 1280 × 800. */
   unit: number;
 }
@@ -67,15 +71,17 @@ export function compose(asked: Asked): Composition {
   const ways: (Composition & { least: number })[] = [];
   for (const extent of asked.extents) {
     for (const models of modelsOf(asked.round, extent)) {
-      if (!asked.work) ways.push(arranged(asked, extent, models, undefined, DIGITS[0]!));
+      if (!asked.work) ways.push(arranged(asked, extent, models, undefined, DIGITS[0]!, 1));
       else {
         for (const place of ['right', 'below'] as Place[]) {
-          for (const digit of DIGITS) {
-            const way = arranged(asked, extent, models, place, digit);
-            if (way.work && fits(way.work, asked.room, place)) ways.push(way);
+          for (const beside of asked.besides ?? [1]) {
+            for (const digit of DIGITS) {
+              const way = arranged(asked, extent, models, place, digit, beside);
+              if (way.work && fits(way.work, asked.room, place)) ways.push(way);
+            }
           }
         }
-        if (ways.length === 0) ways.push(arranged(asked, extent, models, 'right', DIGITS.at(-1)!));
+        if (ways.length === 0) ways.push(arranged(asked, extent, models, 'right', DIGITS.at(-1)!, 1));
       }
     }
   }
@@ -113,10 +119,11 @@ function arranged(
   { sides, above }: Standing,
   place: Place | undefined,
   digit: number,
+  beside: number,
 ): Composition & { least: number } {
   const { room, unit } = asked;
   const gap = GAP * unit;
-  const size = place && asked.work ? asked.work(digit * unit) : undefined;
+  const size = place && asked.work ? asked.work(digit * unit, beside) : undefined;
   const left = {
     w: room.w - (size && place === 'right' ? size.w + 2 * gap : 0),
     h: room.h - (size && place === 'below' ? size.h + gap : 0),
@@ -192,5 +199,5 @@ function arranged(
   }
   const least = Math.min(...models.map((m, i) => m.least * scales[i]!));
   const way = { below: extent.below, across: extent.across };
-  return { way, models: rects, work, digit: digit * unit, above, least };
+  return { way, models: rects, work, digit: digit * unit, beside, above, least };
 }

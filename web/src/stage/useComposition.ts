@@ -8,7 +8,7 @@ import { useIsPaper, useLesson, type DrawnModel } from '../state/lesson';
 import { finishBeats } from '../state/motion';
 import { withCloseUp, type CloseUp } from './closeUp';
 import { compose, type Composition, type Round } from './compose';
-import { widthOf, workSize } from './workSize';
+import { besidesOf, rowsOf, widthOf, workSize } from './workSize';
 
 /** The names over columns, in pixels at 1280 × 800: as large as they should be, and as small as they may. */
 const NAME = { large: 36, small: 28 };
@@ -20,6 +20,8 @@ const FINGER = 18;
 
 export interface Composed extends Composition {
   closeUp?: CloseUp | undefined;
+  /** How many rows of a table stand under one another. */
+  rows: number;
   rounds: Round[];
   /** The size of the names over columns, and whether their counts stand below them. */
   name: number;
@@ -76,7 +78,8 @@ export function useComposition(
     if (paper) return { ...bare, unit };
     const told = extents?.[0]?.written ?? { lines: lines.map((l) => l.text ?? ''), bonds: 0, table: [] };
     const work = wantsWork ? workSize(written, told, ways, size.w * 0.4) : undefined;
-    return composedOf(now, models, size, work, unit, building);
+    const made = composedOf(now, models, size, work, besidesOf(told.table), unit, building);
+    return { ...made, rows: made.beside > 1 ? rowsOf(told.table, made.beside) : Infinity };
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key, fonts]);
   const laid = extents?.[0];
@@ -101,6 +104,8 @@ const bare: Composed = {
   models: [],
   work: undefined,
   digit: 0,
+  beside: 1,
+  rows: Infinity,
   above: false,
   rounds: [],
   name: 0,
@@ -114,14 +119,15 @@ function composedOf(
   models: DrawnModel[],
   room: { w: number; h: number },
   work: ReturnType<typeof workSize>,
+  besides: number[],
   unit: number,
   building: boolean,
-): Composed {
+): Omit<Composed, 'rows'> {
   const reach = extents[0]?.models[0]?.reach ?? {};
   const enough = (views[models[0]!.kind as Kind].enough || 0) * unit;
   const attempt = (name: number, twoLines: boolean) => {
     const rounds = models.map((m) => roundOf(m, unit, name, twoLines, building));
-    const asked = { room, extents, round: rounds, work, unit };
+    const asked = { room, extents, round: rounds, work, besides, unit };
     const best = compose(asked);
     // What stands there now, in that way, may have been widened by what was tried.
     const [first] = extents;

@@ -7,7 +7,7 @@ import type { WorkSize } from './compose';
 /** The parts of the written work beside the size of its digits; the style sheet has the same. */
 const CELL = { w: 1.24, h: 1.3, mark: 0.92, division: 1.5 };
 const LINE = { text: 0.74, high: 1.32 };
-const TABLE = { number: 0.73, word: 0.55, high: 1.04, pad: 0.2 };
+const TABLE = { number: 0.73, word: 0.55, high: 1.04, pad: 0.2, between: 0.6 };
 const BOND = { w: 3.8, h: 2.6 };
 const WAY = { text: 0.62, high: 1.3, branches: 1.6, pad: 0.2 };
 const GAP = 0.35;
@@ -36,6 +36,18 @@ function columnsOf(table: string[][]): number[] {
   return widths;
 }
 
+/** More rows than stand large under one another. */
+const LONG = 11;
+
+const headsOf = (table: string[][]) => (table[0] && !table[0].some(hasNumber) ? 1 : 0);
+
+/** How many rows of a table stand under one another, in so many columns of them. */
+export const rowsOf = (table: string[][], beside: number) =>
+  Math.ceil((table.length - headsOf(table)) / beside);
+
+/** In how many columns of rows a table may stand: a long one in up to three. */
+export const besidesOf = (table: string[][]) => (table.length - headsOf(table) > LONG ? [1, 2, 3] : [1]);
+
 /** The size of all that is written in the end; nothing when nothing is. */
 export function workSize(
   written: Frame['written'],
@@ -47,7 +59,7 @@ export function workSize(
   const told = ways.map((w) => [w.name, w.text].map((text) => widthOf(text, 100, true) / 100));
   const columns = columnsOf(table);
   const texts = lines.map((text) => widthOf(text, 100, true) / 100);
-  return (digit) => {
+  return (digit, beside) => {
     let w = 0;
     let h = 0;
     const below = (wide: number, high: number) => {
@@ -83,7 +95,8 @@ export function workSize(
     }
     if (table.length > 0) {
       const wide = columns.reduce((sum, c) => sum + c * digit + 2, 2);
-      below(wide, table.length * (Math.ceil(digit * TABLE.high) + 2));
+      const rows = headsOf(table) + rowsOf(table, beside);
+      below(beside * wide + (beside - 1) * TABLE.between * digit, rows * (Math.ceil(digit * TABLE.high) + 2));
     }
     // And the lines of the grid, and what letters hang below their own.
     return { w: Math.ceil(w) + 4, h: Math.ceil(h + 0.12 * digit) + 6 };
