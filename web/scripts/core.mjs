@@ -8,18 +8,9 @@ mkdirSync(out, { recursive: true });
 // Calls are not copied into their callers in the packages that no act waits for, in models that
 // hold few pieces, nor in those of the standard library that an act spends little in: a twelfth
 // of the module.
-const own = [
-  'method',
-  'lesson',
-  'say',
-  'sentence',
-  'mistake',
-  'task',
-  'word',
-  'chance',
-  'form',
-  'door',
-].concat(['rack', 'cubes', 'counters', 'discs'].map((model) => `model/${model}`));
+const own = ['method', 'lesson', 'say', 'sentence', 'mistake', 'task', 'word', 'chance'].concat(
+  ['rack', 'cubes', 'counters', 'discs'].map((model) => `model/${model}`),
+);
 const library =
   'fmt time os syscall internal/... io/... errors sort path context encoding/... math/... unicode/...'.split(
     ' ',
