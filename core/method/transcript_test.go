@@ -3,8 +3,6 @@ package method_test
 import (
 	"flag"
 	"fmt"
-	"os"
-	"path/filepath"
 	"strings"
 	"testing"
 
@@ -14,6 +12,7 @@ import (
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
 	"unitbloom/core/method"
+	"unitbloom/internal/proptest"
 )
 
 var update = flag.Bool("update", false, "write the transcripts anew")
@@ -95,13 +94,7 @@ func TestLessonsReadAsTheyWereRead(t *testing.T) {
 					transcribe(t, &b, one)
 				}
 			}
-			path := filepath.Join("testdata", spec.ID+".txt")
-			if *update {
-				require.NoError(t, os.WriteFile(path, []byte(b.String()), 0o600))
-			}
-			want, err := os.ReadFile(path)
-			require.NoErrorf(t, err, "if %s is new, run go test ./core/method -update", spec.ID)
-			assert.Equal(t, string(want), b.String(), "if this is meant, run go test ./core/method -update and read it")
+			proptest.WrittenDown(t, *update, "testdata/"+spec.ID+".txt", b.String())
 		})
 	}
 }

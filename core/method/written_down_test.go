@@ -2,30 +2,14 @@ package method_test
 
 import (
 	"fmt"
-	"os"
-	"path/filepath"
 	"slices"
 	"strings"
 	"testing"
 
-	"github.com/stretchr/testify/require"
-
 	"unitbloom/core/method"
 	"unitbloom/core/say"
+	"unitbloom/internal/proptest"
 )
-
-// writtenDown holds what was made to what was made before, in a file that is there to be read.
-func writtenDown(t *testing.T, name, made string) {
-	t.Helper()
-	path := filepath.Join("testdata", name+".txt")
-	if *update {
-		require.NoError(t, os.WriteFile(path, []byte(made), 0o600))
-	}
-	want, err := os.ReadFile(path)
-	require.NoErrorf(t, err, "if %s is new, run go test ./core/method -update", name)
-	require.Equal(t, strings.Split(string(want), "\n"), strings.Split(made, "\n"),
-		"if this is meant, run go test ./core/method -update and read it")
-}
 
 func TestProblemsLikeOthersAreWrittenDown(t *testing.T) {
 	var b strings.Builder
@@ -55,7 +39,7 @@ func TestProblemsLikeOthersAreWrittenDown(t *testing.T) {
 			fmt.Fprintf(&b, "  rises to %s %s\n", strings.Join(rung.Args, " "), rung.Harder.Text(say.Vocabulary{}))
 		}
 	}
-	writtenDown(t, "another", b.String())
+	proptest.WrittenDown(t, *update, "testdata/another.txt", b.String())
 }
 
 // wrong is what a teacher may type by mistake, for any method.
@@ -102,7 +86,7 @@ func TestWhatDoesNotFitIsWrittenDown(t *testing.T) {
 			}
 		}
 	}
-	writtenDown(t, "refused", b.String())
+	proptest.WrittenDown(t, *update, "testdata/refused.txt", b.String())
 }
 
 func TestWhatIsTypedIsWrittenDown(t *testing.T) {
@@ -126,5 +110,5 @@ func TestWhatIsTypedIsWrittenDown(t *testing.T) {
 		}
 		b.WriteString("\n")
 	}
-	writtenDown(t, "typed", b.String())
+	proptest.WrittenDown(t, *update, "testdata/typed.txt", b.String())
 }

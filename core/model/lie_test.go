@@ -6,7 +6,6 @@ import (
 	"flag"
 	"fmt"
 	"maps"
-	"os"
 	"path/filepath"
 	"slices"
 	"strings"
@@ -17,6 +16,7 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/say"
+	"unitbloom/internal/proptest"
 )
 
 // The files in testdata/lie show how the pieces of a model lie, in lines that a person can read:
@@ -70,7 +70,7 @@ func TestHowPiecesLie(t *testing.T) {
 			show(fmt.Sprintf("%s · %s: %s %s %d, said %q", mv.Board, mv.Kind, law.Kind, law.Value, law.Power,
 				effect.Said.Text(say.Vocabulary{})), b)
 		}
-		writtenDown(t, filepath.Join("testdata/lie", spec.Kind+".txt"), out.String())
+		proptest.WrittenDown(t, *update, filepath.Join("testdata/lie", spec.Kind+".txt"), out.String())
 	}
 }
 
@@ -155,7 +155,7 @@ func TestWhatAFileMaySay(t *testing.T) {
 				}
 			})
 		}
-		writtenDown(t, filepath.Join("testdata/said", spec.Kind+".txt"), out.String())
+		proptest.WrittenDown(t, *update, filepath.Join("testdata/said", spec.Kind+".txt"), out.String())
 	}
 }
 
@@ -179,19 +179,6 @@ func fields(node any, path string, visit func(path string, set func(any))) {
 			each(fmt.Sprintf("%s[%d]", path, i), n[i], func(v any) { n[i] = v })
 		}
 	}
-}
-
-// writtenDown holds what was made to what was made before, in a file that is there to be read.
-func writtenDown(t *testing.T, path, made string) {
-	t.Helper()
-	if *update {
-		require.NoError(t, os.MkdirAll(filepath.Dir(path), 0o755))
-		require.NoError(t, os.WriteFile(path, []byte(made), 0o644))
-	}
-	want, err := os.ReadFile(path)
-	require.NoError(t, err)
-	require.Equal(t, strings.Split(string(want), "\n"), strings.Split(made, "\n"),
-		"if this is meant, write it anew with -update and read the difference")
 }
 
 // Boards by chance, each after some moves by chance: how they lie and read, and what was said on
@@ -231,5 +218,5 @@ func TestHowBoardsByChanceLie(t *testing.T) {
 		}
 		out.WriteByte('\n')
 	}
-	writtenDown(t, "testdata/lie/by-chance.txt", out.String())
+	proptest.WrittenDown(t, *update, "testdata/lie/by-chance.txt", out.String())
 }
