@@ -50,13 +50,15 @@ tools:
 test: tools build go-test web-test e2e
 
 go-test:
-	test -z "$$(gofmt -l cmd core demo internal web/*.go)"
+	test -z "$$(gofmt -l cmd core demo docs internal web/*.go)"
+	! LC_ALL=C.UTF-8 grep -rnP --include='*.go' '^.{121,}' cmd core demo docs internal web/*.go | grep -v '`json:'
 	go vet ./...
 	go tool staticcheck ./...
 	test -z "$$(go tool deadcode -test ./... | tee /dev/stderr)"
 	GOOS=js GOARCH=wasm go vet ./core/... ./cmd/corewasm
-	GOGC=600 CGO_ENABLED=1 go test -race ./internal/server ./internal/store ./cmd/...
-	GOGC=600 UNITBLOOM_CASES=100 go test $$(go list ./... | grep -vE '/(core|cmd|internal/server|internal/store)(/|$$)')
+	GOGC=600 CGO_ENABLED=1 go test -race -skip Costly ./internal/server ./internal/store ./internal/live
+	GOGC=600 go test -run Costly ./internal/server
+	GOGC=600 UNITBLOOM_CASES=100 go test $$(go list ./... | grep -vE '/(core|internal/server|internal/store|internal/live)(/|$$)')
 	GOGC=600 UNITBLOOM_CASES=10000 go test ./core/...
 
 web-test: node_modules/.ready web/src/core/generated/core.wasm check-generated

@@ -21,6 +21,7 @@ export default tseslint.config(
     rules: {
       '@typescript-eslint/no-unused-vars': ['error', { varsIgnorePattern: '^_', argsIgnorePattern: '^_' }],
       'no-irregular-whitespace': 'error',
+      'max-len': ['error', { code: 120, ignoreStrings: true, ignoreTemplateLiterals: true }],
     },
   },
   // Playwright hands fixtures to a function called use, which is no hook.

@@ -11,6 +11,7 @@ import (
 	"unitbloom/core/board"
 	_ "unitbloom/core/model" // the models that boards are made of
 	"unitbloom/core/say"
+	"unitbloom/docs"
 )
 
 // applied is what apply prints. Made is how many of the moves were made.
@@ -119,12 +120,18 @@ func (a applied) print(cmd *cobra.Command, asJSON bool) error {
 
 // moveLine is one move of the registry as moves prints it.
 type moveLine struct {
-	Model   string        `json:"model"`
-	Kind    string        `json:"kind"`
-	Doc     string        `json:"doc"`
-	Laws    []string      `json:"laws"`
-	Params  []board.Param `json:"params"`
-	Example exampleLine   `json:"example"`
+	Model   string      `json:"model"`
+	Kind    string      `json:"kind"`
+	Doc     string      `json:"doc"`
+	Laws    []string    `json:"laws"`
+	Params  []param     `json:"params"`
+	Example exampleLine `json:"example"`
+}
+
+// param is a parameter with what is published of it.
+type param struct {
+	board.Param
+	Doc string `json:"doc"`
 }
 
 // exampleLine is a board, and the moves to make on it: those before, and then
@@ -140,7 +147,10 @@ func movesCommand() *cobra.Command {
 	cmd := &cobra.Command{
 		Use: "moves", Short: "List the moves of every model", Args: arguments(cobra.NoArgs),
 		RunE: func(cmd *cobra.Command, _ []string) error {
-			lines := moveLines()
+			lines, err := moveLines()
+			if err != nil {
+				return err
+			}
 			if asJSON {
 				return encode(cmd.OutOrStdout(), lines)
 			}
@@ -154,11 +164,38 @@ func movesCommand() *cobra.Command {
 	return cmd
 }
 
-func moveLines() []moveLine {
+// published is what the schema says of each parameter of each move, by the move's name there.
+func published() (map[string]described, error) {
+	var schema struct {
+		Defs map[string]struct {
+			Properties described
+		} `json:"$defs"`
+	}
+	if err := json.Unmarshal(docs.LessonSchema, &schema); err != nil {
+		return nil, err
+	}
+	all := map[string]described{}
+	for name, def := range schema.Defs {
+		all[strings.ToLower(name)] = def.Properties
+	}
+	return all, nil
+}
+
+type described map[string]struct{ Description string }
+
+func moveLines() ([]moveLine, error) {
+	all, err := published()
+	if err != nil {
+		return nil, err
+	}
 	var lines []moveLine
-	add := func(model string, specs []board.MoveSpec) {
+	add := func(model, owner string, specs []board.MoveSpec) {
 		for _, mv := range specs {
-			l := moveLine{Model: model, Kind: mv.Kind, Doc: mv.Doc, Params: mv.Params()}
+			l := moveLine{Model: model, Kind: mv.Kind, Doc: mv.Doc, Params: []param{}}
+			for _, p := range mv.Params() {
+				told := all[strings.ToLower("move"+owner+mv.Kind)]
+				l.Params = append(l.Params, param{p, told[p.Name].Description})
+			}
 			for _, law := range mv.Laws {
 				l.Laws = append(l.Laws, string(law))
 			}
@@ -170,8 +207,8 @@ func moveLines() []moveLine {
 		}
 	}
 	for _, spec := range board.Specs() {
-		add(spec.Kind, spec.Moves)
+		add(spec.Kind, "of"+spec.Kind, spec.Moves)
 	}
-	add("board", board.BoardMoves())
-	return lines
+	add("board", "onBoard", board.BoardMoves())
+	return lines, nil
 }

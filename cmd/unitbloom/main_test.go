@@ -121,8 +121,9 @@ func TestReadAndErrors(t *testing.T) {
 	t.Parallel()
 	out, _, status := runs(t, "", "read", "4070", "--json")
 	assert.Zero(t, status)
-	assert.JSONEq(t, `{"numeral":"4070","expanded":"4000 + 70","unitForm":"4 thousands 7 tens","words":"four thousand seventy",
-		"wordsWithAnd":"four thousand and seventy","placeWords":"four thousand seven ten","digits":[
+	assert.JSONEq(t, `{"numeral":"4070","expanded":"4000 + 70","unitForm":"4 thousands 7 tens",
+		"words":"four thousand seventy","wordsWithAnd":"four thousand and seventy","placeWords":"four thousand seven ten",
+		"digits":[
 		{"place":"thousands","digit":4,"value":"4000"},{"place":"hundreds","digit":0,"value":"0"},
 		{"place":"tens","digit":7,"value":"70"},{"place":"ones","digit":0,"value":"0"}]}`, out)
 	for _, c := range []struct {
@@ -140,7 +141,8 @@ func TestReadAndErrors(t *testing.T) {
 		{[]string{"example", "column-add", "1", "2", "--set", "marks=left"}, 1, "Marks cannot be left. Use above, below."},
 		{[]string{"example", "--batch", "nowhere.csv"}, 1, `the file "nowhere.csv" does not open`},
 		{[]string{"backup", "x", "--data", "nowhere.db"}, 1, `there is no database at "nowhere.db"`},
-		{[]string{"serve", "--proxy", "proxy.school", "--data", filepath.Join(t.TempDir(), "x.db")}, 2, "no address of a proxy"},
+		{[]string{"serve", "--proxy", "proxy.school", "--data", filepath.Join(t.TempDir(), "x.db")}, 2,
+			"no address of a proxy"},
 		{[]string{"serve", "--cert", "a.pem", "--data", filepath.Join(t.TempDir(), "x.db")}, 2, "go together"},
 		{[]string{"link", "--data", filepath.Join(t.TempDir(), "x.db")}, 1, "there is no database"},
 	} {
@@ -188,7 +190,8 @@ func saveUntilDeath(url, id string, rev, operation int, acknowledged chan<- int)
 	defer close(acknowledged)
 	client := &http.Client{Timeout: time.Minute}
 	for ; ; operation++ {
-		body := fmt.Sprintf(`{"operation":"op-%d","base":%d,"format":2,"edits":[{"kind":"play","scene":"loose","moves":[{"kind":"place","amount":"1 one"}]}]}`, operation, rev)
+		body := fmt.Sprintf(`{"operation":"op-%d","base":%d,"format":2,"edits":[{"kind":"play","scene":"loose",`+
+			`"moves":[{"kind":"place","amount":"1 one"}]}]}`, operation, rev)
 		res, err := client.Post(url+"/api/lessons/"+id+"/saves", "application/json", strings.NewReader(body))
 		if err != nil {
 			return

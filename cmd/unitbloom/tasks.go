@@ -66,7 +66,8 @@ func tasksCommand() *cobra.Command {
 				return encode(cmd.OutOrStdout(), list)
 			}
 			for _, k := range list {
-				fmt.Fprintf(cmd.OutOrStdout(), "%-8s %s\n         unitbloom task %s %s\n", k.Kind, k.Doc, k.Kind, quoted(k.Task.About))
+				fmt.Fprintf(cmd.OutOrStdout(), "%-8s %s\n         unitbloom task %s %s\n", k.Kind, k.Doc, k.Kind,
+					quoted(k.Task.About))
 			}
 			return nil
 		},

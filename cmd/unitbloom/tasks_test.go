@@ -51,10 +51,12 @@ func TestTasksAreMadeAndRefused(t *testing.T) {
 	path := filepath.Join(t.TempDir(), "task.json")
 	require.NoError(t, os.WriteFile(path, []byte(out), 0o600))
 
-	out, _, status = runs(t, `{"way 1":"blocks 1h 4t 6o","way 2":"blocks 14t 6o"}`, "mark", "--task", path, "--answer", "-")
+	out, _, status = runs(t, `{"way 1":"blocks 1h 4t 6o","way 2":"blocks 14t 6o"}`, "mark", "--task", path, "--answer",
+		"-")
 	require.Zero(t, status)
 	assert.Equal(t, "Right.\n", out)
-	out, _, status = runs(t, `{"way 1":"blocks 1h 6t 4o","way 2":"blocks 14t 6o"}`, "mark", "--task", path, "--answer", "-")
+	out, _, status = runs(t, `{"way 1":"blocks 1h 6t 4o","way 2":"blocks 14t 6o"}`, "mark", "--task", path, "--answer",
+		"-")
 	require.Zero(t, status)
 	assert.Equal(t, "Not yet. What does each piece count?\n  way 1\n  as if the last two digits had changed places: "+
 		"Which of your digits counts the tens?\n", out)

@@ -24,7 +24,8 @@ func writeCertificate(t *testing.T, cert, key string, number int64) {
 	private, err := ecdsa.GenerateKey(elliptic.P256(), rand.Reader)
 	require.NoError(t, err)
 	template := &x509.Certificate{SerialNumber: big.NewInt(number), Subject: pkix.Name{CommonName: "maths.school"},
-		NotBefore: time.Now().Add(-time.Hour), NotAfter: time.Now().Add(time.Hour), IPAddresses: []net.IP{net.IPv4(127, 0, 0, 1)}}
+		NotBefore: time.Now().Add(-time.Hour), NotAfter: time.Now().Add(time.Hour),
+		IPAddresses: []net.IP{net.IPv4(127, 0, 0, 1)}}
 	der, err := x509.CreateCertificate(rand.Reader, template, template, private.Public(), private)
 	require.NoError(t, err)
 	raw, err := x509.MarshalECPrivateKey(private)

@@ -8,62 +8,78 @@ import (
 
 // CoverArgs name what to cover.
 type CoverArgs struct {
-	Zone string `json:"zone,omitempty" jsonschema_description:"A column (ones), a row (row 1), one side of it (row 1 left), or all; all when left out."`
-	At   *Rect  `json:"at,omitempty" jsonschema_description:"A rectangle of the zone, in model units from its corner; the whole zone when left out."`
+	// A column (ones), a row (row 1), one side of it (row 1 left), or all; all when left out.
+	Zone string `json:"zone,omitempty"`
+	// A rectangle of the zone, in model units from its corner; the whole zone when left out.
+	At *Rect `json:"at,omitempty"`
 }
 
 // UncoverArgs name what to show again.
 type UncoverArgs struct {
-	Zone  string `json:"zone,omitempty" jsonschema_description:"Every cover of this zone; all covers of the model when left out."`
-	Index *int   `json:"index,omitempty" jsonschema:"minimum=0" jsonschema_description:"One cover of the board, counted from 0."`
+	// Every cover of this zone; all covers of the model when left out.
+	Zone string `json:"zone,omitempty"`
+	// One cover of the board, counted from 0.
+	Index *int `json:"index,omitempty" jsonschema:"minimum=0"`
 }
 
 // MoveCoverArgs bring a cover elsewhere, or to another size.
 type MoveCoverArgs struct {
-	Index int    `json:"index" jsonschema:"required,minimum=0" jsonschema_description:"The cover, counted from 0."`
-	Zone  string `json:"zone,omitempty" jsonschema_description:"The zone that the rectangle lies on; all when left out."`
-	At    Rect   `json:"at" jsonschema:"required" jsonschema_description:"Where it lies then, in model units from the zone's corner."`
+	// The cover, counted from 0.
+	Index int `json:"index" jsonschema:"required,minimum=0"`
+	// The zone that the rectangle lies on; all when left out.
+	Zone string `json:"zone,omitempty"`
+	// Where it lies then, in model units from the zone's corner.
+	At Rect `json:"at" jsonschema:"required"`
 }
 
 // ModelArgs name a model kind.
 type ModelArgs struct {
-	Of string `json:"of" jsonschema:"required" jsonschema_description:"The kind of the new model."`
+	// The kind of the new model.
+	Of string `json:"of" jsonschema:"required"`
 }
 
 // TitleArgs hold a model's title.
 type TitleArgs struct {
-	Title string `json:"title" jsonschema:"required,maxLength=200" jsonschema_description:"The title above the model; empty for none."`
+	// The title above the model; empty for none.
+	Title string `json:"title" jsonschema:"required,maxLength=200"`
 }
 
 // WidthArgs hold a tile's share of the board.
 type WidthArgs struct {
-	Share int `json:"share" jsonschema:"required,minimum=30,maximum=300" jsonschema_description:"Hundredths of an even share."`
+	// Hundredths of an even share.
+	Share int `json:"share" jsonschema:"required,minimum=30,maximum=300"`
 }
 
 // ToArgs hold a place in the row of models.
 type ToArgs struct {
-	To int `json:"to" jsonschema:"minimum=0,maximum=3" jsonschema_description:"The model's new place, counted from 0."`
+	// The model's new place, counted from 0.
+	To int `json:"to" jsonschema:"minimum=0,maximum=3"`
 }
 
 // WithArgs name another model.
 type WithArgs struct {
-	With int `json:"with" jsonschema:"required,minimum=0,maximum=3" jsonschema_description:"The model whose number this one takes on, counted from 0."`
+	// The model whose number this one takes on, counted from 0.
+	With int `json:"with" jsonschema:"required,minimum=0,maximum=3"`
 }
 
 // IndexArgs name one of a list.
 type IndexArgs struct {
-	Index int `json:"index" jsonschema:"minimum=0" jsonschema_description:"Which one, counted from 0."`
+	// Which one, counted from 0.
+	Index int `json:"index" jsonschema:"minimum=0"`
 }
 
 // BesideArgs list read-outs.
 type BesideArgs struct {
-	ReadOuts []string `json:"readouts" jsonschema:"required,maxItems=4" jsonschema_description:"Ids of the read-outs that stand on the board beside the model."`
+	// Ids of the read-outs that stand on the board beside the model.
+	ReadOuts []string `json:"readouts" jsonschema:"required,maxItems=4"`
 }
 
 // HoldBackArgs say what of a model the teacher reveals.
 type HoldBackArgs struct {
-	Counts   Shown    `json:"counts,omitempty" jsonschema:"enum=reveal,enum=never" jsonschema_description:"When the counts over columns and beside rows stand there: on reveal or never; always when left out."`
-	ReadOuts []string `json:"readouts" jsonschema:"required,maxItems=4" jsonschema_description:"Ids of the read-outs that stand beside the model once they are revealed, in their order."`
+	// When the counts over columns and beside rows stand there: on reveal or never; always when left out.
+	Counts Shown `json:"counts,omitempty" jsonschema:"enum=reveal,enum=never"`
+	// Ids of the read-outs that stand beside the model once they are revealed, in their order.
+	ReadOuts []string `json:"readouts" jsonschema:"required,maxItems=4"`
 }
 
 // NoArgs is for moves without parameters.

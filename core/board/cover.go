@@ -32,7 +32,8 @@ func (r Rect) check() error {
 type Cover struct {
 	Model int    `json:"model"`
 	Zone  string `json:"zone"`
-	At    *Rect  `json:"at,omitempty" jsonschema_description:"A rectangle in model units from the zone's corner; the whole zone when left out."`
+	// A rectangle in model units from the zone's corner; the whole zone when left out.
+	At *Rect `json:"at,omitempty"`
 }
 
 func (c Cover) same(d Cover) bool {

@@ -87,12 +87,17 @@ type ModelSpec struct {
 // how many, lowest slots first, or exactly which slots. A slot counts the
 // pieces of that place and state from 0, in the order they lie.
 type Select struct {
-	Place place.Place `json:"place" jsonschema:"required" jsonschema_description:"The place of the pieces."`
-	State string      `json:"state,omitempty" jsonschema:"enum=play,enum=crossed,enum=taken,enum=spent,enum=copy,enum=any" jsonschema_description:"Where the pieces are; in play when left out."`
-	Part  *int        `json:"part,omitempty" jsonschema:"minimum=0,maximum=4" jsonschema_description:"Only pieces of this addend; 0 is pieces of none."`
-	Count int         `json:"count,omitempty" jsonschema:"minimum=0,maximum=3000" jsonschema_description:"How many, lowest slots first; all when left out."`
-	Slots []int       `json:"slots,omitempty" jsonschema_description:"Exactly these slots."`
-	IDs   []PieceID   `json:"ids,omitempty" jsonschema:"-" form:"session"`
+	// The place of the pieces.
+	Place place.Place `json:"place" jsonschema:"required"`
+	// Where the pieces are; in play when left out.
+	State string `json:"state,omitempty" jsonschema:"enum=play,enum=crossed,enum=taken,enum=spent,enum=copy,enum=any"`
+	// Only pieces of this addend; 0 is pieces of none.
+	Part *int `json:"part,omitempty" jsonschema:"minimum=0,maximum=4"`
+	// How many, lowest slots first; all when left out.
+	Count int `json:"count,omitempty" jsonschema:"minimum=0,maximum=3000"`
+	// Exactly these slots.
+	Slots []int     `json:"slots,omitempty"`
+	IDs   []PieceID `json:"ids,omitempty" jsonschema:"-" form:"session"`
 }
 
 // Cell is a sign of the written column method that follows a model, and the pieces that
@@ -198,7 +203,6 @@ type Param struct {
 	Type     string   `json:"type"`
 	Choices  []string `json:"choices,omitempty"`
 	Required bool     `json:"required"`
-	Doc      string   `json:"doc"`
 }
 
 // Params lists the move's parameters in order.
@@ -208,7 +212,7 @@ func (s MoveSpec) Params() []Param {
 	for i := range t.NumField() {
 		f := t.Field(i)
 		name, _, _ := strings.Cut(f.Tag.Get("json"), ",")
-		p := Param{Name: name, Type: plainType(f.Type), Doc: f.Tag.Get("jsonschema_description")}
+		p := Param{Name: name, Type: plainType(f.Type)}
 		for _, part := range strings.Split(f.Tag.Get("jsonschema"), ",") {
 			if choice, ok := strings.CutPrefix(part, "enum="); ok {
 				p.Choices = append(p.Choices, choice)

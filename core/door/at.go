@@ -55,7 +55,8 @@ func pieceAt(s *session, a PieceArgs) (PieceSaid, error) {
 	}
 	said := say.New("piece.in", say.Text("zone", say.Name, zone))
 	if !held {
-		said = say.New("piece.at", say.Text("zone", say.Name, zone), say.Int("n", say.Given, n), say.Int("all", say.Given, all))
+		said = say.New("piece.at", say.Text("zone", say.Name, zone), say.Int("n", say.Given, n),
+			say.Int("all", say.Given, all))
 	}
 	for _, m := range marksSaid {
 		if piece.Marks&m.mark != 0 {

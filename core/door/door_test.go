@@ -288,7 +288,8 @@ func TestACapturedQuestionHasAKind(t *testing.T) {
 }
 
 func TestANewerLessonIsShownAndNotChanged(t *testing.T) {
-	raw := `{"format":3,"title":"Bulbs","mood":"bright","scenes":[{"id":"a","title":"A","start":{"models":[{"kind":"blocks","pieces":[{"place":"ones","count":13}]}]}}]}`
+	raw := `{"format":3,"title":"Bulbs","mood":"bright","scenes":[{"id":"a","title":"A",` +
+		`"start":{"models":[{"kind":"blocks","pieces":[{"place":"ones","count":13}]}]}}]}`
 	l, err := lesson.Decode([]byte(raw))
 	require.NoError(t, err)
 	d := openLesson(t, l)

@@ -15,7 +15,8 @@ import (
 // A show of hands is offered the answer among what mistakes give, four at most, and nothing
 // where there is nothing to choose from.
 func TestAnswersToChooseFrom(t *testing.T) {
-	d := openLesson(t, lesson.Lesson{Format: 2, Title: "Bulbs", Words: say.Vocabulary{Numbers: "4002,5"}, Scenes: []lesson.Scene{}})
+	d := openLesson(t, lesson.Lesson{Format: 2, Title: "Bulbs", Words: say.Vocabulary{Numbers: "4002,5"},
+		Scenes: []lesson.Scene{}})
 	for id, c := range map[string]struct {
 		method string
 		args   []string

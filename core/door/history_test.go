@@ -74,7 +74,8 @@ func TestUndoOpensACapturedStepAgain(t *testing.T) {
 }
 
 func TestAScratchCopyStaysWhereItCannotBeKept(t *testing.T) {
-	l, err := lesson.Decode([]byte(`{"format":9,"title":"Bulbs","scenes":[{"id":"a","title":"A","start":{"models":[{"kind":"blocks","pieces":[{"place":"ones","count":13}]}]}}]}`))
+	l, err := lesson.Decode([]byte(`{"format":9,"title":"Bulbs","scenes":[{"id":"a","title":"A",` +
+		`"start":{"models":[{"kind":"blocks","pieces":[{"place":"ones","count":13}]}]}}]}`))
 	require.NoError(t, err)
 	d := openLesson(t, l)
 	assert.True(t, d.apply(`{"kind":"bundle","place":"ones"}`).Scratch)

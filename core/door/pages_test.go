@@ -31,14 +31,16 @@ func TestALessonOpensWithItsObjectiveAndItsWords(t *testing.T) {
 	d.call("addPages", map[string]any{"id": "open", "at": 0, "pages": []any{
 		map[string]any{"page": "objective"},
 		map[string]any{"page": "word", "card": "bundle"},
-		map[string]any{"page": "word", "name": "tray", "meaning": "A tray holds a hundred bulbs.", "kind": "blocks", "amount": "100"},
+		map[string]any{"page": "word", "name": "tray", "meaning": "A tray holds a hundred bulbs.", "kind": "blocks",
+			"amount": "100"},
 		map[string]any{"page": "blank"},
 	}}, &u)
 	var titles []string
 	for _, sc := range u.Outline.Scenes {
 		titles = append(titles, sc.Page+": "+sc.Title)
 	}
-	assert.Equal(t, []string{"objective: What we look at today", "word: Exchange", "word: tray", "blank: Paper", ": Board"},
+	assert.Equal(t, []string{"objective: What we look at today", "word: Exchange", "word: tray", "blank: Paper",
+		": Board"},
 		titles)
 	assert.Equal(t, "open-1", u.Frame.Scene, "the class begins with the first")
 	assert.Empty(t, u.Frame.Offers, "the board of an objective is not there for the class")
@@ -58,7 +60,9 @@ func TestALessonOpensWithItsObjectiveAndItsWords(t *testing.T) {
 	assert.Equal(t, []string{"open-2 ", "open-2 Say it with me.", "open-3 "}, said)
 	d.call("undo", map[string]any{}, nil)
 	assert.Len(t, d.document().Scenes, 1, "all of them are one act")
-	assert.Contains(t, d.try("addPages", map[string]any{"id": "x", "pages": []any{map[string]any{"page": "word", "name": "tray",
-		"meaning": " ", "kind": "blocks"}}}, nil), "A word card has a word and what it means.")
-	assert.Contains(t, d.try("addPages", map[string]any{"id": "x", "pages": []any{map[string]any{"page": "moon"}}}, nil), "page")
+	assert.Contains(t, d.try("addPages",
+		map[string]any{"id": "x", "pages": []any{map[string]any{"page": "word", "name": "tray",
+			"meaning": " ", "kind": "blocks"}}}, nil), "A word card has a word and what it means.")
+	assert.Contains(t, d.try("addPages", map[string]any{"id": "x", "pages": []any{map[string]any{"page": "moon"}}}, nil),
+		"page")
 }

@@ -72,7 +72,8 @@ func TestPanelsAreWhatTheClassSees(t *testing.T) {
 func TestASheetIsMadeOfScenesAndLines(t *testing.T) {
 	d := openBoard(t, "blocks 4t 6o")
 	d.call("addExample", map[string]any{"id": "sum", "method": "column-add", "typed": "146 + 87"}, nil)
-	ask := map[string]any{"scenes": []string{"a", "sum"}, "kinds": []string{"read", "build", "match", "fill", "column", "turns"},
+	ask := map[string]any{"scenes": []string{"a", "sum"},
+		"kinds": []string{"read", "build", "match", "fill", "column", "turns"},
 		"forms": []string{"number", "words"}, "draw": true, "more": 2, "seed": 3, "turns": "4 2 six"}
 	var made sheet
 	d.call("sheet", ask, &made)
@@ -113,8 +114,10 @@ func TestASheetIsMadeOfScenesAndLines(t *testing.T) {
 	assert.Equal(t, 2, made.Faults[0].Line)
 	d.call("sheet", map[string]any{"scenes": []string{"a"}, "kinds": []string{"column"}}, &made)
 	assert.Equal(t, []string{"column"}, made.Without)
-	assert.Contains(t, d.try("sheet", map[string]any{"scenes": []string{}, "kinds": []string{"dance"}}, nil), "no task called dance")
-	assert.Contains(t, d.try("sheet", map[string]any{"scenes": []string{}, "kinds": []string{}, "more": 99}, nil), "0 to 9 more")
+	assert.Contains(t, d.try("sheet", map[string]any{"scenes": []string{}, "kinds": []string{"dance"}}, nil),
+		"no task called dance")
+	assert.Contains(t, d.try("sheet", map[string]any{"scenes": []string{}, "kinds": []string{}, "more": 99}, nil),
+		"0 to 9 more")
 }
 
 // A method is known by a board of its own, and an example by how its boards go, before it is

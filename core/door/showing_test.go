@@ -166,9 +166,11 @@ func TestRevealShowsOneAfterAnotherWhatIsHeldBack(t *testing.T) {
 	s.apply(`{"kind":"holdBack","counts":"never","readouts":[]}`)
 	s.call("show", map[string]any{"scene": "a", "present": true}, &f)
 	assert.Empty(t, counted(f)["ones"])
-	assert.Contains(t, s.try("apply", map[string]any{"move": map[string]any{"kind": "holdBack", "counts": "later", "readouts": []string{}}}, nil),
+	assert.Contains(t, s.try("apply", map[string]any{"move": map[string]any{"kind": "holdBack", "counts": "later",
+		"readouts": []string{}}}, nil),
 		`"later" is not reveal or never`)
-	assert.Contains(t, s.try("apply", map[string]any{"move": map[string]any{"kind": "holdBack", "readouts": []string{"smell"}}},
+	assert.Contains(t, s.try("apply",
+		map[string]any{"move": map[string]any{"kind": "holdBack", "readouts": []string{"smell"}}},
 		nil), "smell is not a read-out of this model")
 }
 
@@ -245,7 +247,8 @@ func TestTheRecordIsOfferedTrueLinesOnly(t *testing.T) {
 }
 
 func TestStayedFollowsTheClasssNumbers(t *testing.T) {
-	l := lesson.Lesson{Format: 2, Title: "Bulbs", Scenes: []lesson.Scene{}, Words: say.Vocabulary{Numbers: "4 002,5", Ones: "units"}}
+	l := lesson.Lesson{Format: 2, Title: "Bulbs", Scenes: []lesson.Scene{},
+		Words: say.Vocabulary{Numbers: "4 002,5", Ones: "units"}}
 	d := openLesson(t, l)
 	var out struct {
 		Lines [][]struct{ Text, Mark string }

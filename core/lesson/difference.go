@@ -79,7 +79,8 @@ func (d *differ) come(s Scene) {
 func (d *differ) scene(from, to *Scene) {
 	if from.Title != to.Title || !slices.Equal(from.Show, to.Show) || from.Marks != to.Marks ||
 		from.Page != to.Page || from.Aside != to.Aside || !sameAs(&from.Made, &to.Made) {
-		d.add(Edit{Kind: "setScene", Scene: to.ID, SceneHead: &SceneHead{to.Title, orEmpty(to.Show), to.Marks, to.Made, to.Page, to.Aside}})
+		d.add(Edit{Kind: "setScene", Scene: to.ID,
+			SceneHead: &SceneHead{to.Title, orEmpty(to.Show), to.Marks, to.Made, to.Page, to.Aside}})
 	}
 	if !from.Start.Same(to.Start) {
 		d.add(Edit{Kind: "setBoard", Scene: to.ID, Start: &to.Start})

@@ -11,9 +11,12 @@ import (
 // Focus is what a step looks at: zones and pieces of models, and cells of the written
 // work. What it names stands in full light.
 type Focus struct {
-	Zones  []ZoneOf  `json:"zones,omitempty" jsonschema:"maxItems=60" jsonschema_description:"Zones of models, like ones or row 1."`
-	Pieces []PieceOf `json:"pieces,omitempty" jsonschema:"maxItems=60" jsonschema_description:"Pieces of models."`
-	Cells  []CellAt  `json:"cells,omitempty" jsonschema:"maxItems=200" jsonschema_description:"Cells of the written method."`
+	// Zones of models, like ones or row 1.
+	Zones []ZoneOf `json:"zones,omitempty" jsonschema:"maxItems=60"`
+	// Pieces of models.
+	Pieces []PieceOf `json:"pieces,omitempty" jsonschema:"maxItems=60"`
+	// Cells of the written method.
+	Cells []CellAt `json:"cells,omitempty" jsonschema:"maxItems=200"`
 }
 
 // ZoneOf is a zone of a model, counted from 0.

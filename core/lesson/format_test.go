@@ -18,10 +18,13 @@ import (
 // wherever there can be one.
 const later = `{"format":2,"minor":7,"id":"x","title":"Bulbs","mood":"bright","words":{},
  "record":[{"text":"13 = 10 + 3","by":"Odile"}],
- "scenes":[{"id":"a","title":"A","weather":"rain","start":{"season":"spring","models":[{"kind":"blocks","shine":2,"pieces":[{"place":"ones","count":13}]}],"tiles":[{"linked":true,"shade":"soft"}]},
+ "scenes":[{"id":"a","title":"A","weather":"rain","start":{"season":"spring",
+  "models":[{"kind":"blocks","shine":2,"pieces":[{"place":"ones","count":13}]}],
+  "tiles":[{"linked":true,"shade":"soft"}]},
   "ink":[{"id":"s","tool":"pen","colour":"ink","width":1,"on":{},"points":[[0,0],[9,9]],"glow":1}],
   "notes":[{"id":"n","text":"ten","on":{},"x":1,"y":2,"tilt":3}],
-  "steps":[{"say":"","ask":"","answer":"","look":"","moves":[],"write":[{"kind":"text","text":"hm","font":"chalk"}],"total":"13","unitForm":"13 ones","tempo":"slow"}]},
+  "steps":[{"say":"","ask":"","answer":"","look":"","moves":[],
+   "write":[{"kind":"text","text":"hm","font":"chalk"}],"total":"13","unitForm":"13 ones","tempo":"slow"}]},
  {"id":"b","title":"B","start":{"models":[{"kind":"rack","rows":[6,8]}]}}]}`
 
 func TestFieldsOfALaterMinorSurviveEdits(t *testing.T) {
@@ -32,8 +35,10 @@ func TestFieldsOfALaterMinorSurviveEdits(t *testing.T) {
 		`{"kind":"setLesson","head":{"title":"Seeds","objective":"","words":{"ones":"units"}}}`,
 		`{"kind":"play","scene":"b","moves":[{"kind":"build","amount":"3"}]}`,
 		`{"kind":"setScene","scene":"a","sceneHead":{"title":"AA","show":[],"marks":""}}`,
-		`{"kind":"ink","scene":"a","strokes":[{"id":"t","tool":"pen","colour":"ink","width":1,"on":{},"points":[[0,0],[9,9]],"spark":1}]}`,
-		`{"kind":"steps","scene":"a","at":1,"steps":[{"say":"Next.","ask":"","answer":"","look":"","moves":[{"kind":"tidy"}],"write":[],"total":"","unitForm":"","wait":2}]}`,
+		`{"kind":"ink","scene":"a","strokes":[{"id":"t","tool":"pen","colour":"ink","width":1,"on":{},"points":[[0,0],` +
+			`[9,9]],"spark":1}]}`,
+		`{"kind":"steps","scene":"a","at":1,"steps":[{"say":"Next.","ask":"","answer":"","look":"",` +
+			`"moves":[{"kind":"tidy"}],"write":[],"total":"","unitForm":"","wait":2}]}`,
 		`{"kind":"orderScenes","order":["b","a"]}`,
 	} {
 		var edit lesson.Edit
@@ -64,7 +69,8 @@ func TestAFieldThatOurMinorCannotHaveIsAFault(t *testing.T) {
 
 func TestWhatWeDoNotKnowEnoughOfIsOnlyRead(t *testing.T) {
 	for name, file := range map[string]string{
-		"it says so": `{"format":2,"requires":["sound"],"title":"T","words":{},"scenes":[{"id":"a","title":"A","start":{"models":[{"kind":"rack","rows":[6,8]}]}}]}`,
+		"it says so": `{"format":2,"requires":["sound"],"title":"T","words":{},"scenes":[{"id":"a","title":"A",` +
+			`"start":{"models":[{"kind":"rack","rows":[6,8]}]}}]}`,
 		"a field deep inside": strings.Replace(later, `"place":"ones","count":13`, `"place":"ones","count":13,"hum":1`,
 			1),
 		"a model of a later time": strings.Replace(later, `{"kind":"rack","rows":[6,8]}`, `{"kind":"loom","threads":[6,8]}`,
@@ -97,27 +103,35 @@ func TestUpgradingIsPureAndLeadsToTheSame(t *testing.T) {
 
 func TestAnEditBringsNothingThatAFileCannotHold(t *testing.T) {
 	l := read(t, sample)
-	for edit, says := range map[string]string{
-		`{"kind":"steps","scene":"a","steps":[{"moves":[{"kind":"fly"}]}]}`:                                        `steps: steps[0].moves[0].kind: there is no move called "fly"`,
-		`{"kind":"steps","scene":"a","steps":[{"moves":[{"kind":"take","pieces":[{"place":"ones","ids":[3]}]}]}]}`: "steps: steps[0].moves[0].pieces[0].ids: this is only known while a lesson is open; a file names pieces by place and count",
-		`{"kind":"steps","scene":"a","steps":[{"moves":[{"kind":"tidy","model":7}]}]}`:                             "steps: steps[0].moves[0].model: a board has at most four models",
-		`{"kind":"steps","scene":"a","at":3,"drop":1}`:                                                             "steps: at: steps 4 to 4 are not among 0",
-		`{"kind":"steps","scene":"a","steps":[{"write":[{"kind":"song"}]}]}`:                                       `steps: steps[0].write[0].kind: "song" is not sentence, cell, row, bond or text`,
-		`{"kind":"notes","scene":"a","notes":[{"id":"n","text":"x","on":{"zone":"` + strings.Repeat("z", 41) +
-			`"}}]}`: "notes: notes[0].on.zone: it has more than 40 letters",
-		`{"kind":"setScene","scene":"a","sceneHead":{"title":"","show":[],"marks":"left"}}`: `setScene: sceneHead.marks: "left" is not above or below`,
-		`{"kind":"setBoard","scene":"a"}`: "setBoard: start: it is missing",
-		`{"kind":"setBoard","scene":"a","start":{"models":[{"kind":"rack","rows":[6]}],"mood":1}}`:                                                                `setBoard: start: there is no field "mood"`,
-		`{"kind":"record","at":0,"record":[{"text":""}]}`:                                                                                                         "record: record[0].text: a line has 1 to 500 letters",
-		`{"kind":"putScene","put":{"id":"c","title":"","start":{"models":[{"kind":"rack","rows":[6]}]},"steps":[{"moves":[{"kind":"beside","readouts":null}]}]}}`: "putScene: put.steps[0].moves[0].readouts: it is missing",
-		`{"kind":"` + strings.Repeat("k", 500) +
-			`"}`: "…: there is no such edit",
+	for _, c := range []struct{ edit, says string }{
+		{`{"kind":"steps","scene":"a","steps":[{"moves":[{"kind":"fly"}]}]}`,
+			`steps: steps[0].moves[0].kind: there is no move called "fly"`},
+		{`{"kind":"steps","scene":"a","steps":[{"moves":[{"kind":"take","pieces":[{"place":"ones","ids":[3]}]}]}]}`,
+			"steps: steps[0].moves[0].pieces[0].ids: this is only known while a lesson is open; a file names pieces by place " +
+				"and count"},
+		{`{"kind":"steps","scene":"a","steps":[{"moves":[{"kind":"tidy","model":7}]}]}`,
+			"steps: steps[0].moves[0].model: a board has at most four models"},
+		{`{"kind":"steps","scene":"a","at":3,"drop":1}`, "steps: at: steps 4 to 4 are not among 0"},
+		{`{"kind":"steps","scene":"a","steps":[{"write":[{"kind":"song"}]}]}`,
+			`steps: steps[0].write[0].kind: "song" is not sentence, cell, row, bond or text`},
+		{`{"kind":"notes","scene":"a","notes":[{"id":"n","text":"x","on":{"zone":"` + strings.Repeat("z", 41) + `"}}]}`,
+			"notes: notes[0].on.zone: it has more than 40 letters"},
+		{`{"kind":"setScene","scene":"a","sceneHead":{"title":"","show":[],"marks":"left"}}`,
+			`setScene: sceneHead.marks: "left" is not above or below`},
+		{`{"kind":"setBoard","scene":"a"}`, "setBoard: start: it is missing"},
+		{`{"kind":"setBoard","scene":"a","start":{"models":[{"kind":"rack","rows":[6]}],"mood":1}}`,
+			`setBoard: start: there is no field "mood"`},
+		{`{"kind":"record","at":0,"record":[{"text":""}]}`, "record: record[0].text: a line has 1 to 500 letters"},
+		{`{"kind":"putScene","put":{"id":"c","title":"","start":{"models":[{"kind":"rack","rows":[6]}]},` +
+			`"steps":[{"moves":[{"kind":"beside","readouts":null}]}]}}`,
+			"putScene: put.steps[0].moves[0].readouts: it is missing"},
+		{`{"kind":"` + strings.Repeat("k", 500) + `"}`, "…: there is no such edit"},
 	} {
 		var e lesson.Edit
-		require.NoError(t, json.Unmarshal([]byte(edit), &e), edit)
+		require.NoError(t, json.Unmarshal([]byte(c.edit), &e), c.edit)
 		after, err := lesson.Apply(l, e)
-		require.Error(t, err, edit)
-		assert.Contains(t, err.Error(), says)
+		require.Error(t, err, c.edit)
+		assert.Contains(t, err.Error(), c.says)
 		assert.Less(t, len(err.Error()), 700)
 		assert.Equal(t, text(t, l), text(t, after))
 	}

@@ -15,13 +15,17 @@ func FuzzEdits(f *testing.F) {
 		`[{"kind":"play","scene":"a","moves":[{"kind":"place","amount":"9 millions"}]}]`,
 		`[{"kind":"orderScenes","order":null}]`,
 		`[{"kind":"removeScene","scene":"a"},{"kind":"removeScene","scene":"b"},{"kind":"orderScenes","order":null}]`,
-		`[{"kind":"notes","scene":"a","notes":[{"id":"n","text":"x","on":{"zone":"a long zone that there never is in any lesson"}}]}]`,
+		`[{"kind":"notes","scene":"a","notes":[{"id":"n","text":"x","on":{"zone":"a long zone that there never is in any ` +
+			`lesson"}}]}]`,
 		`[{"kind":"steps","scene":"a","steps":[{"moves":[{"kind":"beside","readouts":null}]}]}]`,
-		`[{"kind":"setBoard","scene":"a","start":{"models":[{"kind":"discs","top":"millions","bottom":"ones","pieces":[{"place":"millions","count":9}]}]}},{"kind":"play","scene":"a","moves":[{"kind":"place","amount":"999999"}]}]`,
+		`[{"kind":"setBoard","scene":"a","start":{"models":[{"kind":"discs","top":"millions","bottom":"ones",` +
+			`"pieces":[{"place":"millions","count":9}]}]}},{"kind":"play","scene":"a","moves":[{"kind":"place",` +
+			`"amount":"999999"}]}]`,
 		`[{"kind":"putScene","put":{"id":"c","title":"","start":{"models":[{"kind":"rack","rows":[6]}]}},"at":1}]`,
 		`[{"kind":"setScene","scene":"a","sceneHead":{"title":"","show":null,"marks":""}}]`,
 		`[{"kind":"record","at":0,"record":[{"text":"1"}]},{"kind":"setRecord","record":null}]`,
-		`[{"kind":"ink","scene":"a","strokes":[{"id":"s","tool":"pen","colour":"ink","width":1,"on":{},"points":[[0,0],[1,1]]}],"order":["s"]}]`,
+		`[{"kind":"ink","scene":"a","strokes":[{"id":"s","tool":"pen","colour":"ink","width":1,"on":{},"points":[[0,0],` +
+			`[1,1]]}],"order":["s"]}]`,
 	} {
 		f.Add([]byte(seed))
 	}

@@ -23,15 +23,24 @@ const (
 
 // Lesson is the whole document. Values are immutable: an edit gives a new one.
 type Lesson struct {
-	Format    int            `json:"format" jsonschema:"required,enum=2" jsonschema_description:"The version of the file form."`
-	Minor     int            `json:"minor,omitempty" jsonschema:"minimum=0" jsonschema_description:"Which optional fields there can be; 0 when left out."`
-	Requires  []string       `json:"requires,omitempty" jsonschema:"maxItems=20" jsonschema_description:"What a program must know to change the lesson. One that does not know all of it only reads it."`
-	ID        string         `json:"id" jsonschema:"maxLength=64" jsonschema_description:"The lesson's own name; a new one is given on import."`
-	Title     string         `json:"title" jsonschema:"required,maxLength=200" jsonschema_description:"What the shelf shows."`
-	Objective string         `json:"objective,omitempty" jsonschema:"maxLength=2000" jsonschema_description:"What the class is to notice."`
-	Words     say.Vocabulary `json:"words" jsonschema_description:"What the class calls things."`
-	Scenes    []Scene        `json:"scenes" jsonschema:"required,maxItems=200" jsonschema_description:"The scenes in order."`
-	Record    []Entry        `json:"record,omitempty" jsonschema:"maxItems=2000" jsonschema_description:"What is kept beside the board, across scenes."`
+	// The version of the file form.
+	Format int `json:"format" jsonschema:"required,enum=2"`
+	// Which optional fields there can be; 0 when left out.
+	Minor int `json:"minor,omitempty" jsonschema:"minimum=0"`
+	// What a program must know to change the lesson. One that does not know all of it only reads it.
+	Requires []string `json:"requires,omitempty" jsonschema:"maxItems=20"`
+	// The lesson's own name; a new one is given on import.
+	ID string `json:"id" jsonschema:"maxLength=64"`
+	// What the shelf shows.
+	Title string `json:"title" jsonschema:"required,maxLength=200"`
+	// What the class is to notice.
+	Objective string `json:"objective,omitempty" jsonschema:"maxLength=2000"`
+	// What the class calls things.
+	Words say.Vocabulary `json:"words"`
+	// The scenes in order.
+	Scenes []Scene `json:"scenes" jsonschema:"required,maxItems=200"`
+	// What is kept beside the board, across scenes.
+	Record []Entry `json:"record,omitempty" jsonschema:"maxItems=2000"`
 	// Newer is set on a lesson that this version does not know enough of to change:
 	// it is only read.
 	Newer *Newer     `json:"-"`
@@ -41,19 +50,29 @@ type Lesson struct {
 // Scene is a start board and the steps from it. A free board has no steps: its
 // present board is its start.
 type Scene struct {
-	ID    string      `json:"id" jsonschema:"required,minLength=1,maxLength=64" jsonschema_description:"Its name in the lesson; no two scenes share one."`
-	Title string      `json:"title" jsonschema:"maxLength=200" jsonschema_description:"What the stem shows."`
-	Start board.Board `json:"start" jsonschema:"required" jsonschema_description:"The board before the first step."`
-	Steps []Step      `json:"steps,omitempty" jsonschema:"maxItems=500" jsonschema_description:"The steps in order."`
-	Show  []string    `json:"show,omitempty" jsonschema_description:"The read-outs that are shown; the others are held back."`
-	Marks string      `json:"marks,omitempty" jsonschema:"enum=above,enum=below" jsonschema_description:"Where the written method puts its regroup marks; above when left out."`
-	Ink   []Stroke    `json:"ink,omitempty" jsonschema:"maxItems=500" jsonschema_description:"What is drawn over the board."`
-	Notes []Note      `json:"notes,omitempty" jsonschema:"maxItems=60" jsonschema_description:"Texts placed on the board."`
-	Made  *Made       `json:"made,omitempty" jsonschema_description:"The method and problem that made the scene."`
-	// Page is what the scene is when it is not a board alone.
-	Page Page `json:"page,omitempty" jsonschema:"enum=objective,enum=word,enum=blank" jsonschema_description:"The objective of the lesson, a word card, or nothing but paper; a board when left out. The board of an objective or of paper is not shown."`
-	// Aside is what the teacher notes for herself.
-	Aside string `json:"aside,omitempty" jsonschema:"maxLength=2000" jsonschema_description:"What the teacher notes for herself; the class does not see it."`
+	// Its name in the lesson; no two scenes share one.
+	ID string `json:"id" jsonschema:"required,minLength=1,maxLength=64"`
+	// What the stem shows.
+	Title string `json:"title" jsonschema:"maxLength=200"`
+	// The board before the first step.
+	Start board.Board `json:"start" jsonschema:"required"`
+	// The steps in order.
+	Steps []Step `json:"steps,omitempty" jsonschema:"maxItems=500"`
+	// The read-outs that are shown; the others are held back.
+	Show []string `json:"show,omitempty"`
+	// Where the written method puts its regroup marks; above when left out.
+	Marks string `json:"marks,omitempty" jsonschema:"enum=above,enum=below"`
+	// What is drawn over the board.
+	Ink []Stroke `json:"ink,omitempty" jsonschema:"maxItems=500"`
+	// Texts placed on the board.
+	Notes []Note `json:"notes,omitempty" jsonschema:"maxItems=60"`
+	// The method and problem that made the scene.
+	Made *Made `json:"made,omitempty"`
+	// The objective of the lesson, a word card, or nothing but paper; a board when left out. The board of an
+	// objective or of paper is not shown.
+	Page Page `json:"page,omitempty" jsonschema:"enum=objective,enum=word,enum=blank"`
+	// What the teacher notes for herself; the class does not see it.
+	Aside string `json:"aside,omitempty" jsonschema:"maxLength=2000"`
 
 	extra form.Extra
 	// stepBytes is how long the steps are in JSON; 0 when nobody has looked yet.
@@ -87,19 +106,28 @@ type Made struct {
 // Step is one act of a worked example: what is said, asked, moved, answered and
 // written; any may be empty. The kind of its question tells the order, as Phases says.
 type Step struct {
-	Say    say.Line     `json:"say" jsonschema_description:"What the teacher says."`
-	Ask    say.Line     `json:"ask" jsonschema_description:"What she asks."`
-	Asks   say.Kind     `json:"asks,omitempty" jsonschema:"enum=predict,enum=decide,enum=look,enum=say,enum=explain,enum=check" jsonschema_description:"The kind of the question: predict and decide come before the moves, the others after; decide when left out."`
-	Answer say.Line     `json:"answer" jsonschema_description:"The answer, held back until it is revealed. Where nothing is asked, it is told."`
-	Look   say.Line     `json:"look" jsonschema_description:"What to look at."`
-	Moves  []board.Move `json:"moves" jsonschema:"maxItems=2000" jsonschema_description:"The moves, in order."`
-	Write  []Write      `json:"write" jsonschema:"maxItems=200" jsonschema_description:"What is written."`
-	// Focus is what to look at, where it is other than what the moves and the writing tell.
-	Focus *Focus `json:"focus,omitempty" jsonschema_description:"What to look at, as zones, pieces and cells; where its moves and its writing tell it, it is left out."`
-	Pause bool   `json:"pause,omitempty" jsonschema_description:"Played by itself, the example waits here."`
-	// Total and UnitForm are what the first model shows when the step is over.
-	Total    string `json:"total" jsonschema_description:"The exact value of the pieces in play on the first model afterwards; empty when not known."`
-	UnitForm string `json:"unitForm" jsonschema_description:"Those pieces as they then lie."`
+	// What the teacher says.
+	Say say.Line `json:"say"`
+	// What she asks.
+	Ask say.Line `json:"ask"`
+	// The kind of the question: predict and decide come before the moves, the others after; decide when left out.
+	Asks say.Kind `json:"asks,omitempty" jsonschema:"enum=predict,enum=decide,enum=look,enum=say,enum=explain,enum=check"`
+	// The answer, held back until it is revealed. Where nothing is asked, it is told.
+	Answer say.Line `json:"answer"`
+	// What to look at.
+	Look say.Line `json:"look"`
+	// The moves, in order.
+	Moves []board.Move `json:"moves" jsonschema:"maxItems=2000"`
+	// What is written.
+	Write []Write `json:"write" jsonschema:"maxItems=200"`
+	// What to look at, as zones, pieces and cells; where its moves and its writing tell it, it is left out.
+	Focus *Focus `json:"focus,omitempty"`
+	// Played by itself, the example waits here.
+	Pause bool `json:"pause,omitempty"`
+	// The exact value of the pieces in play on the first model afterwards; empty when not known.
+	Total string `json:"total"`
+	// Those pieces as they then lie.
+	UnitForm string `json:"unitForm"`
 
 	extra form.Extra
 }
@@ -107,23 +135,34 @@ type Step struct {
 // Write is something written in a step: which of its fields hold is told by
 // its kind.
 type Write struct {
-	Kind   string         `json:"kind" jsonschema:"required,enum=sentence,enum=cell,enum=row,enum=bond,enum=text" jsonschema_description:"A number sentence, a cell of the written method, a table row, a bond or a text."`
-	Text   string         `json:"text,omitempty" jsonschema:"maxLength=500" jsonschema_description:"The sentence, the text, or the sign in the cell."`
-	Row    string         `json:"row,omitempty" jsonschema_description:"Of a cell: mark, addend 1 to 4 and sum, or quotient and dividend."`
-	Place  *place.Place   `json:"place,omitempty" jsonschema_description:"Of a cell: its column; the sign's column when left out."`
-	Stands []board.Select `json:"stands,omitempty" jsonschema_description:"The pieces that the sign stands for."`
-	Cells  []string       `json:"cells,omitempty" jsonschema_description:"Of a table row: its cells."`
-	Heads  []string       `json:"heads,omitempty" jsonschema_description:"Of the first row of a table: what its columns say."`
-	Whole  string         `json:"whole,omitempty" jsonschema_description:"Of a bond: the whole."`
-	Parts  []string       `json:"parts,omitempty" jsonschema_description:"Of a bond: two to four parts."`
+	// A number sentence, a cell of the written method, a table row, a bond or a text.
+	Kind string `json:"kind" jsonschema:"required,enum=sentence,enum=cell,enum=row,enum=bond,enum=text"`
+	// The sentence, the text, or the sign in the cell.
+	Text string `json:"text,omitempty" jsonschema:"maxLength=500"`
+	// Of a cell: mark, addend 1 to 4 and sum, or quotient and dividend.
+	Row string `json:"row,omitempty"`
+	// Of a cell: its column; the sign's column when left out.
+	Place *place.Place `json:"place,omitempty"`
+	// The pieces that the sign stands for.
+	Stands []board.Select `json:"stands,omitempty"`
+	// Of a table row: its cells.
+	Cells []string `json:"cells,omitempty"`
+	// Of the first row of a table: what its columns say.
+	Heads []string `json:"heads,omitempty"`
+	// Of a bond: the whole.
+	Whole string `json:"whole,omitempty"`
+	// Of a bond: two to four parts.
+	Parts []string `json:"parts,omitempty"`
 
 	extra form.Extra
 }
 
 // Entry is one line of the record.
 type Entry struct {
-	Text  string `json:"text" jsonschema:"required,minLength=1,maxLength=500" jsonschema_description:"The line."`
-	Scene string `json:"scene,omitempty" jsonschema_description:"The scene that it came from."`
+	// The line.
+	Text string `json:"text" jsonschema:"required,minLength=1,maxLength=500"`
+	// The scene that it came from.
+	Scene string `json:"scene,omitempty"`
 
 	extra form.Extra
 }

@@ -82,7 +82,8 @@ func TestEveryPartOfALessonIsReckoned(t *testing.T) {
 	long := strings.Repeat("\u0001", 40_000)
 	base := func() Lesson {
 		var l Lesson
-		require.NoError(t, json.Unmarshal([]byte(`{"format":2,"title":"T","words":{},"scenes":[{"id":"a","title":"A","start":{"models":[{"kind":"blocks","pieces":[]}]}}]}`), &l))
+		require.NoError(t, json.Unmarshal([]byte(`{"format":2,"title":"T","words":{},"scenes":[{"id":"a","title":"A",`+
+			`"start":{"models":[{"kind":"blocks","pieces":[]}]}}]}`), &l))
 		return l
 	}
 	for what, grow := range map[string]func(*Lesson){
@@ -134,7 +135,8 @@ func TestEveryPartOfALessonIsReckoned(t *testing.T) {
 func TestAFullLessonMayBecomeShorter(t *testing.T) {
 	scene := func(id string, letters int) Scene {
 		var s Scene
-		require.NoError(t, json.Unmarshal([]byte(`{"id":"`+id+`","title":"A","start":{"models":[{"kind":"blocks","pieces":[]}]}}`), &s))
+		require.NoError(t, json.Unmarshal([]byte(`{"id":"`+id+`","title":"A","start":{"models":[{"kind":"blocks",`+
+			`"pieces":[]}]}}`), &s))
 		s.Title = strings.Repeat("x", letters)
 		return s
 	}
@@ -163,9 +165,12 @@ func TestALineIsAsLongInAnyLetters(t *testing.T) {
 // A step that is refused keeps its totals, and so do those after it.
 func TestOnlyStepsThatFitAreStamped(t *testing.T) {
 	var s Scene
-	require.NoError(t, json.Unmarshal([]byte(`{"id":"a","title":"A","start":{"models":[{"kind":"blocks","pieces":[{"place":"ones","count":3}]}]},"steps":[
-		{"say":"","ask":"","answer":"","look":"","moves":[{"kind":"place","amount":"1 ten"}],"write":[],"total":"","unitForm":""},
-		{"say":"","ask":"","answer":"","look":"","moves":[{"kind":"bundle","place":"ones"}],"write":[],"total":"made","unitForm":""},
+	require.NoError(t, json.Unmarshal([]byte(`{"id":"a","title":"A",
+		"start":{"models":[{"kind":"blocks","pieces":[{"place":"ones","count":3}]}]},"steps":[
+		{"say":"","ask":"","answer":"","look":"","moves":[{"kind":"place","amount":"1 ten"}],
+			"write":[],"total":"","unitForm":""},
+		{"say":"","ask":"","answer":"","look":"","moves":[{"kind":"bundle","place":"ones"}],
+			"write":[],"total":"made","unitForm":""},
 		{"say":"","ask":"","answer":"","look":"","moves":[],"write":[],"total":"made","unitForm":""}]}`), &s))
 	s = s.Stamp()
 	assert.Equal(t, []string{"13", "made", "made"}, []string{s.Steps[0].Total, s.Steps[1].Total, s.Steps[2].Total})
@@ -177,7 +182,8 @@ func TestWhatIsImportedIsReadFirst(t *testing.T) {
 	var faults *FileError
 	require.Error(t, err)
 	require.False(t, errors.As(err, &faults), "it was never read: %v", err)
-	l, err := Import([]byte(`{"format":3,"title":"T","mood":"bright","scenes":[{"id":"a","title":"A","start":{"models":[{"kind":"blocks","pieces":[]}]}}]}`))
+	l, err := Import([]byte(`{"format":3,"title":"T","mood":"bright","scenes":[{"id":"a","title":"A",` +
+		`"start":{"models":[{"kind":"blocks","pieces":[]}]}}]}`))
 	require.NoError(t, err)
 	require.NotNil(t, l.Newer)
 }
@@ -188,7 +194,8 @@ func TestALessonIsFullAtItsLimits(t *testing.T) {
 		l := Lesson{Title: "T"}
 		for i := range scenes {
 			var s Scene
-			require.NoError(t, json.Unmarshal([]byte(`{"id":"s","title":"A","start":{"models":[{"kind":"blocks","pieces":[]}]}}`), &s))
+			require.NoError(t, json.Unmarshal([]byte(`{"id":"s","title":"A","start":{"models":[{"kind":"blocks",`+
+				`"pieces":[]}]}}`), &s))
 			s.ID = fmt.Sprintf("s%d", i)
 			l.Scenes = append(l.Scenes, s)
 		}

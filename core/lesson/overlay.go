@@ -26,18 +26,22 @@ var (
 // units are tenths of model units from the corner of the zone; on the board
 // itself they are ten-thousandths of the board's width and height.
 type Anchor struct {
-	Model *int   `json:"model,omitempty" jsonschema:"minimum=0,maximum=3" jsonschema_description:"The model that it lies on; the board itself when left out."`
-	Zone  string `json:"zone,omitempty" jsonschema:"maxLength=40" jsonschema_description:"The zone of the model; all of it when left out."`
+	// The model that it lies on; the board itself when left out.
+	Model *int `json:"model,omitempty" jsonschema:"minimum=0,maximum=3"`
+	// The zone of the model; all of it when left out.
+	Zone string `json:"zone,omitempty" jsonschema:"maxLength=40"`
 }
 
 // Stroke is one stroke of ink.
 type Stroke struct {
-	ID     string   `json:"id" jsonschema:"required,minLength=1,maxLength=64"`
-	Tool   string   `json:"tool" jsonschema:"required,enum=pen,enum=line,enum=ring,enum=arrow,enum=highlighter"`
-	Colour string   `json:"colour" jsonschema:"required,enum=ink,enum=berry,enum=pine,enum=amber"`
-	Width  int      `json:"width" jsonschema:"required,minimum=1,maximum=3" jsonschema_description:"Thin, middle or broad."`
-	On     Anchor   `json:"on"`
-	Points [][2]int `json:"points" jsonschema:"required,minItems=2,maxItems=2000" jsonschema_description:"Its way; of a line, a ring or an arrow, two points."`
+	ID     string `json:"id" jsonschema:"required,minLength=1,maxLength=64"`
+	Tool   string `json:"tool" jsonschema:"required,enum=pen,enum=line,enum=ring,enum=arrow,enum=highlighter"`
+	Colour string `json:"colour" jsonschema:"required,enum=ink,enum=berry,enum=pine,enum=amber"`
+	// Thin, middle or broad.
+	Width int    `json:"width" jsonschema:"required,minimum=1,maximum=3"`
+	On    Anchor `json:"on"`
+	// Its way; of a line, a ring or an arrow, two points.
+	Points [][2]int `json:"points" jsonschema:"required,minItems=2,maxItems=2000"`
 
 	extra form.Extra
 }

@@ -11,7 +11,8 @@ import (
 )
 
 const twoModels = `{"format":1,"id":"x","title":"Bulbs","words":{},"scenes":[
- {"id":"a","title":"A","start":{"models":[{"kind":"blocks","pieces":[{"place":"ones","count":3}]},{"kind":"rack","rows":[6,8]}]}}]}`
+ {"id":"a","title":"A","start":{"models":[{"kind":"blocks","pieces":[{"place":"ones","count":3}]},
+  {"kind":"rack","rows":[6,8]}]}}]}`
 
 func drawn(t *testing.T) lesson.Lesson {
 	l := read(t, twoModels)

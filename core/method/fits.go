@@ -30,7 +30,8 @@ func fitsModel(kind string, n place.Number) error {
 		return nil
 	}
 	if whole, ok := n.Whole(); !ok || whole > spec.Most {
-		return say.Refuse("method-holds", say.Number("n", say.Given, n), say.Text("model", say.Name, strings.ToLower(spec.Title)),
+		return say.Refuse("method-holds", say.Number("n", say.Given, n),
+			say.Text("model", say.Name, strings.ToLower(spec.Title)),
 			say.Int("most", say.Given, spec.Most))
 	}
 	return nil

@@ -849,6 +849,7 @@ func ringSizes(e method.Example) []int {
 }
 
 func TestEveryPartThatWasSeenIsRingedOnItsOwn(t *testing.T) {
+	t.Parallel()
 	r := proptest.Random(12)
 	for range proptest.Cases() {
 		id, args, total := "add-facts", []string{itoa(r.IntN(11)), "+", itoa(r.IntN(11))}, 0
@@ -906,6 +907,7 @@ func TestAmountsAreToldInAnotherUnit(t *testing.T) {
 }
 
 func TestARowThatCrossesNoTenIsOfferedAProblemThatDoes(t *testing.T) {
+	t.Parallel()
 	offer := func(problems ...string) string {
 		e, err := method.Make(method.Request{Method: "pattern", Args: problems})
 		require.NoError(t, err)
@@ -993,6 +995,7 @@ func shortDivision(n string, by int) (quotient string, carried map[int]int) {
 }
 
 func TestShortDivisionIsWrittenAsAtSchool(t *testing.T) {
+	t.Parallel()
 	r := proptest.Random(15)
 	for range proptest.Cases() {
 		n, by := itoa(upTo(r, 7)), 2+r.IntN(8)
@@ -1063,6 +1066,7 @@ func TestEveryTenThatIsMadeOrOpenedIsSaid(t *testing.T) {
 }
 
 func TestEveryModelHoldsWhatItSays(t *testing.T) {
+	t.Parallel()
 	defer board.With(tally.Spec())()
 	r := proptest.Random(17)
 	for range min(proptest.Cases(), 600) {
@@ -1266,6 +1270,7 @@ func asking(t *testing.T, id string, args ...string) method.Example {
 
 // What is foretold comes true, and it is foretold wherever there is something to size up.
 func TestPredictionsComeTrue(t *testing.T) {
+	t.Parallel()
 	r := proptest.Random(29)
 	holds := func(e method.Example, id string, result int) {
 		t.Helper()

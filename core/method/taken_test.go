@@ -63,7 +63,8 @@ func TestAWayThatIsNotThereIsRefused(t *testing.T) {
 		{"rack 2: 8 5", "8 and 4", `"8 and 4" comes to 12, and there are 13.`},
 		{"rack 2: 8 5", "lots", `"lots" is not a number here. Write what was seen like 8 and 2 more, or two fives and 3.`},
 		{"rack 2: 8 5", "13", `"13" is not two parts or more. Write what was seen like 8 and 2 more.`},
-		{"rack 2: 8 5", "double", `"double" is not a number here. Write what was seen like 8 and 2 more, or two fives and 3.`},
+		{"rack 2: 8 5", "double", `"double" is not a number here. Write what was seen like 8 and 2 more, or two fives and ` +
+			`3.`},
 		{"rack 2: 8 5", "", "Say what was seen, or draw round the parts. One part at least stays outside."},
 		{"rack 2: 0 0", "1 and 2", "There is nothing to count."},
 		{"blocks 1t 3o", "10 and 3", "A way is looked for where each piece counts one."},
@@ -106,6 +107,7 @@ func TestOneWayInTwoWordingsIsOne(t *testing.T) {
 	for _, pair := range [][2]string{
 		{"8 and 2 more and 3", "8, 2, 3"}, {"two fives and 3", "5 + 5 + 3"}, {"double 7 and 1", "1 and two sevens"},
 		{"10 take away 2", "ten minus two"}, {"7 sixes", "7 × 6"}, {"3 and 8", "8 and 3"},
+		{"10 take away 2 and 1", "ten minus 3"}, {"double 7 less 1 and 3", "14 take away 4"},
 	} {
 		assert.True(t, read(pair[0]).Alike(read(pair[1])), pair)
 	}

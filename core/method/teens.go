@@ -18,7 +18,8 @@ var teens = Spec{
 	Limits: "10 to 20, or the word run.",
 	Models: []string{"rack", "counters", "cubes"},
 	Options: []Option{
-		{Name: "sentence", Doc: "The class's own sentence, with two numbers in curly braces: the whole, and what is over ten."},
+		{Name: "sentence", Doc: "The class's own sentence, with two numbers in curly braces: the whole, and what is over " +
+			"ten."},
 	},
 	stops: factStops,
 	make:  makeTeens,

@@ -92,7 +92,8 @@ func Grant(text string, asked *Wish, w say.Vocabulary) (Granted, []ListError) {
 		all.Scenes = append(all.Scenes, g.Scenes...)
 		first = cmp.Or(first, g.Title)
 	}
-	all.Title = say.New("wish.list", say.Text("first", say.Given, first), say.Int("more", say.Given, len(lines)-1)).Phrase(w)
+	all.Title = say.New("wish.list", say.Text("first", say.Given, first),
+		say.Int("more", say.Given, len(lines)-1)).Phrase(w)
 	return all, faults
 }
 

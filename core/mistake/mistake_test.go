@@ -97,7 +97,8 @@ func TestChosenNumbersTellMistakesApart(t *testing.T) {
 // No mistake gives the right answer, of problems drawn by chance and worked by another way.
 func TestNoMistakeIsRight(t *testing.T) {
 	r := rand.New(rand.NewPCG(7, 11))
-	methods := []string{"column-add", "column-subtract", "share", "build", "count", "add-facts", "subtract-facts", "more-less"}
+	methods := []string{"column-add", "column-subtract", "share", "build", "count", "add-facts", "subtract-facts",
+		"more-less"}
 	shown := map[string]int{}
 	for range proptest.Cases() {
 		a, b, c := r.IntN(5000)+1, r.IntN(4999)+1, r.IntN(9)+1
@@ -194,5 +195,6 @@ func TestQuestionsSpeakOfTheProblemAtHand(t *testing.T) {
 	assert.Equal(t, "Ten ones made one of the tens. Where is it now?", ask("new-one-lost", plus))
 	assert.Equal(t, "Which digit of 13 counts the ones?", ask("wrong-digit-kept", plus))
 	assert.Equal(t, "What is this 8 worth, and does it stand under its like?", ask("edges-aligned", plus))
-	assert.Equal(t, "After sharing there was 1 ten over. Where is it now?", ask("left-over-dropped", problem("share", "97", "4")))
+	assert.Equal(t, "After sharing there was 1 ten over. Where is it now?",
+		ask("left-over-dropped", problem("share", "97", "4")))
 }

@@ -3,6 +3,8 @@ package model_test
 import (
 	"encoding/json"
 	"fmt"
+	"slices"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -342,6 +344,40 @@ func TestAShadeGoesWithItsRow(t *testing.T) {
 	assert.Contains(t, of(split), `"split":4`)
 	assert.NotContains(t, of(split, shrink), `"split"`)
 	assert.Contains(t, of(`{"kind":"split","after":3}`, shrink), `"split":3`)
+	split, shrink = `{"kind":"split","after":2,"across":true}`, `{"kind":"grow","frame":1,"less":true,"across":true}`
+	assert.Contains(t, of(split), `"split":2`)
+	assert.NotContains(t, of(split, shrink), `"split"`)
+	assert.Contains(t, of(`{"kind":"split","after":1,"across":true}`, shrink), `"split":1`)
+}
+
+// A chart follows in its largest and its smallest column as in any other.
+func TestAChartFollowsToItsEnds(t *testing.T) {
+	b, err := play(t, "discs 1m 1.th | discs 2m 3.th", `{"kind":"link","with":1}`,
+		`{"kind":"place","model":1,"amount":"2 thousandths"}`, `{"kind":"place","model":1,"amount":"1 millions"}`)
+	require.NoError(t, err)
+	forms := strings.Split(board.Print(b), " | ")
+	require.Len(t, forms, 2)
+	assert.Equal(t, forms[0], forms[1])
+	assert.Equal(t, "3000000.005", readOut(t, b, 0, "numeral"))
+}
+
+// Where another step has a start row, the rows stand as low without it.
+func TestRowsKeepTheRoomOfAStartRow(t *testing.T) {
+	zone := func(l board.Layout, id string) board.Zone {
+		i := slices.IndexFunc(l.Zones, func(z board.Zone) bool { return z.ID == id })
+		require.GreaterOrEqual(t, i, 0, id)
+		return l.Zones[i]
+	}
+	two, err := board.Parse("discs 3t 4o + 2t 5o")
+	require.NoError(t, err)
+	begun, err := play(t, "discs 3t 4o", `{"kind":"shift","by":1,"keep":true}`)
+	require.NoError(t, err)
+	room := board.LayOut(begun.Models[0]).Room
+	require.Positive(t, room.Rows[0])
+	loose, kept := two.Lay(0), two.LayIn(0, room)
+	for _, row := range []string{"row 1", "row 2"} {
+		assert.Equal(t, zone(loose, row).Y+room.Rows[0], zone(kept, row).Y, row)
+	}
 }
 
 // Pieces of a board never share an id, whatever comes after rows were added.

@@ -104,7 +104,8 @@ func TestNothingIsOfferedForWhatIsNotThere(t *testing.T) {
 
 // A train that follows a number grows at its end, and is one train still.
 func TestATrainThatFollowsStaysOneTrain(t *testing.T) {
-	b := played(t, "blocks 5o | cubes 5", board.Move{Kind: "link", Model: 1, Args: board.WithArgs{With: 0}}, amount("place", "3"))
+	b := played(t, "blocks 5o | cubes 5", board.Move{Kind: "link", Model: 1, Args: board.WithArgs{With: 0}},
+		amount("place", "3"))
 	assert.Equal(t, "blocks 8o | cubes 8", board.Print(b))
 }
 
@@ -112,7 +113,8 @@ func TestATrainThatFollowsStaysOneTrain(t *testing.T) {
 func TestOnlyATraceIsOfAnOpenedPiece(t *testing.T) {
 	read := func(state string) string {
 		var b board.Board
-		require.NoError(t, json.Unmarshal([]byte(`{"models":[{"kind":"blocks","traces":true,"pieces":[{"place":"hundreds","count":1,`+
+		require.NoError(t, json.Unmarshal([]byte(`{"models":[{"kind":"blocks","traces":true,"pieces":[{"place":"hundreds",`+
+			`"count":1,`+
 			`"state":"`+state+`","opened":true},{"place":"tens","count":10}]}]}`), &b))
 		raw, err := json.Marshal(b)
 		require.NoError(t, err)

@@ -6,8 +6,8 @@ import "maps"
 // singular, {name.count} a count without its unit, {name:is|are} the first word when
 // the value is 1 and else the second; {@bundle}, {@unbundle},
 // {@into} and {@bundled} are the class's words for regrouping,
-// {@ones} for the ones, {@point} for the sign after them, {@bond} for a whole with its parts. A message with .carry after its
-// id is for a class that carries and borrows.
+// {@ones} for the ones, {@point} for the sign after them, {@bond} for a whole with its parts. A message with .carry
+// after its id is for a class that carries and borrows.
 var catalogue = merged(general, worked, wordCards, mistakes, tasks, retired)
 
 // general are refusals, announcements and labels.
@@ -57,19 +57,20 @@ var general = map[string]string{
 	"refuse.no-ways":      "All ways are shown with counters, not with {model}.",
 	"refuse.no-written":   "The written method follows blocks and discs, not {model}.",
 	"refuse.no-round":     "{left} left. One for each of {groups} groups needs {groups}.",
-	"refuse.no-round-of": "{left} left here. One for each of {groups} groups needs {groups}. {@unbundle} them {@into} the " +
+	"refuse.no-round-of": "{left} left here. One for each of {groups} groups needs {groups}. {@unbundle} them {@into} " +
+		"the next smaller place.",
+	"refuse.no-round-of.carry": "{left} left here. One for each of {groups} groups needs {groups}. Change them into the " +
 		"next smaller place.",
-	"refuse.no-round-of.carry": "{left} left here. One for each of {groups} groups needs {groups}. Change them into the next smaller place.",
-	"refuse.too-few-for":       "{n} here. One group of {size} needs more.",
-	"refuse.too-many-groups":   "That makes {n} groups. There is room for {most}.",
-	"refuse.cubes-whole":       "{n} has decimals. Cubes show whole numbers.",
-	"refuse.train-long":        "{n} cubes do not fit in a train. A train has at most {most}.",
-	"refuse.no-train":          "There is no train {n}. There are {trains}.",
-	"refuse.one-cube":          "This train is one cube. There is nothing to snap.",
-	"refuse.one-train":         "There is one train only.",
-	"refuse.same-train":        "A train cannot be joined to itself.",
-	"refuse.no-tower":          "There is no tower to open.",
-	"refuse.shift-end":         "The {place} cannot go {times}: the chart runs from {most} to {least}.",
+	"refuse.too-few-for":     "{n} here. One group of {size} needs more.",
+	"refuse.too-many-groups": "That makes {n} groups. There is room for {most}.",
+	"refuse.cubes-whole":     "{n} has decimals. Cubes show whole numbers.",
+	"refuse.train-long":      "{n} cubes do not fit in a train. A train has at most {most}.",
+	"refuse.no-train":        "There is no train {n}. There are {trains}.",
+	"refuse.one-cube":        "This train is one cube. There is nothing to snap.",
+	"refuse.one-train":       "There is one train only.",
+	"refuse.same-train":      "A train cannot be joined to itself.",
+	"refuse.no-tower":        "There is no tower to open.",
+	"refuse.shift-end":       "The {place} cannot go {times}: the chart runs from {most} to {least}.",
 	"refuse.columns-span": "The chart always shows the ones. Choose a largest place from ones up and a smallest " +
 		"from ones down.",
 	"refuse.rack-rows":          "There are not {rows} free for that. Push row by row.",

@@ -48,5 +48,6 @@ var mistakes = map[string]string{
 	"mistake.equals-then-answer/all":           "all the numbers were to be put together",
 	"mistake.equals-then-answer.ask":           "Is each side worth the same now?",
 	"mistake.left-over-dropped":                "what was left of a place were gone",
-	"mistake.left-over-dropped.ask":            "After sharing there {left.count:was|were} {left} over. Where {left.count:is it|are they} now?",
+	"mistake.left-over-dropped.ask": "After sharing there {left.count:was|were} {left} over. Where " +
+		"{left.count:is it|are they} now?",
 }

@@ -245,15 +245,25 @@ func (l Line) Text(w Vocabulary) string {
 
 // Vocabulary are what the class calls things, chosen once for a lesson.
 type Vocabulary struct {
-	Regroup string `json:"regroup,omitempty" jsonschema:"enum=bundle,enum=regroup,enum=exchange,enum=trade,enum=rename,enum=carry" jsonschema_description:"What the class calls making ten of a place into one of the next, and back."`
-	Ones    string `json:"ones,omitempty" jsonschema:"enum=ones,enum=units" jsonschema_description:"What the class calls the ones."`
-	Bond    string `json:"bond,omitempty" jsonschema:"enum=number bond,enum=part-whole model" jsonschema_description:"What the class calls a whole with its parts."`
-	Maths   string `json:"maths,omitempty" jsonschema:"enum=maths,enum=math" jsonschema_description:"What the class calls the subject."`
-	Shapes  string `json:"shapes,omitempty" jsonschema:"maxLength=120" jsonschema_description:"The names of the four blocks, smallest first, parted by commas: cube, long, flat, big cube."`
-	Columns string `json:"columns,omitempty" jsonschema:"maxLength=120" jsonschema_description:"Everyday names of the columns from the ones up, parted by commas: bulbs, bags, trays, crates."`
-	Numbers string `json:"numbers,omitempty" jsonschema:"enum=4002.5,enum=4\\,002.5,enum=4 002.5,enum=4002\\,5,enum=4 002\\,5" jsonschema_description:"How the class groups and points its numbers, shown at 4002.5."`
-	And     string `json:"and,omitempty" jsonschema:"enum=one hundred and six,enum=one hundred six" jsonschema_description:"Whether the class says and after the hundreds, shown at 106."`
-	Money   string `json:"money,omitempty" jsonschema:"maxLength=120" jsonschema_description:"The class's money, parted by commas: one and many of the large, then of the small: euro, euros, cent, cents."`
+	// What the class calls making ten of a place into one of the next, and back.
+	Regroup string `json:"regroup,omitempty" jsonschema:"enum=bundle,enum=regroup,enum=exchange,enum=trade,enum=rename,enum=carry"`
+	// What the class calls the ones.
+	Ones string `json:"ones,omitempty" jsonschema:"enum=ones,enum=units"`
+	// What the class calls a whole with its parts.
+	Bond string `json:"bond,omitempty" jsonschema:"enum=number bond,enum=part-whole model"`
+	// What the class calls the subject.
+	Maths string `json:"maths,omitempty" jsonschema:"enum=maths,enum=math"`
+	// The names of the four blocks, smallest first, parted by commas: cube, long, flat, big cube.
+	Shapes string `json:"shapes,omitempty" jsonschema:"maxLength=120"`
+	// Everyday names of the columns from the ones up, parted by commas: bulbs, bags, trays, crates.
+	Columns string `json:"columns,omitempty" jsonschema:"maxLength=120"`
+	// How the class groups and points its numbers, shown at 4002.5.
+	Numbers string `json:"numbers,omitempty" jsonschema:"enum=4002.5,enum=4\\,002.5,enum=4 002.5,enum=4002\\,5,enum=4 002\\,5"`
+	// Whether the class says and after the hundreds, shown at 106.
+	And string `json:"and,omitempty" jsonschema:"enum=one hundred and six,enum=one hundred six"`
+	// The class's money, parted by commas: one and many of the large, then of the small: euro, euros, cent,
+	// cents.
+	Money string `json:"money,omitempty" jsonschema:"maxLength=120"`
 }
 
 // BondNames are the choices for Words.Bond, the default first.

@@ -66,7 +66,8 @@ func TestWhatStayedAndWhatChanged(t *testing.T) {
 // Marked or not, the lines are what they were; a digit stayed where it is the same in all.
 func TestMarkedLinesAreTheLines(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		lines := rapid.SliceOfN(rapid.StringMatching(`[1-9][0-9]{0,4} [+−] [1-9][0-9]?(\.[0-9]{1,2})? = [1-9][0-9]{0,5}`), 2, 5).
+		lines := rapid.SliceOfN(rapid.StringMatching(`[1-9][0-9]{0,4} [+−] [1-9][0-9]?(\.[0-9]{1,2})? = [1-9][0-9]{0,5}`), 2,
+			5).
 			Draw(t, "lines")
 		got, err := sentence.Stayed(lines)
 		require.NoError(t, err)

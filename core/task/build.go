@@ -174,7 +174,8 @@ func (b building) met(m board.Model) string {
 	switch {
 	case b.pieces == fewest && slices.ContainsFunc(form, func(c place.Count) bool { return c.Count > 9 }) && b.places():
 		return fewest
-	case b.pieces == tensOnes && slices.ContainsFunc(form, func(c place.Count) bool { return c.Place > place.Tens || c.Place < place.Ones }):
+	case b.pieces == tensOnes && slices.ContainsFunc(form,
+		func(c place.Count) bool { return c.Place > place.Tens || c.Place < place.Ones }):
 		return "tens"
 	case b.most > 0 && form.Pieces() > b.most:
 		return "most"

@@ -13,7 +13,8 @@ import (
 )
 
 var choose = Spec{
-	Kind: "choose", Title: "Choose one, and say why", Doc: "One of four answers to a problem; each wrong one is what a mistake gives.",
+	Kind: "choose", Title: "Choose one, and say why", Doc: "One of four answers to a problem; each wrong one is what a " +
+		"mistake gives.",
 	About: "a problem: 402 − 167", Sample: []string{"402 − 167"},
 	Options: []method.Option{
 		{Name: "reason", Doc: "Whether a reason is asked for.", Choices: []string{"yes", "no"}},

@@ -184,7 +184,8 @@ func (c columns) face(w say.Vocabulary) Face {
 		f.Lines = append(f.Lines, line)
 	}
 	if c.method == "share" {
-		f.Blanks = append(f.Blanks, Blank{ID: remainder, Gives: Numeral, Label: say.New("task.remainder").Text(w), Optional: true})
+		f.Blanks = append(f.Blanks,
+			Blank{ID: remainder, Gives: Numeral, Label: say.New("task.remainder").Text(w), Optional: true})
 	}
 	return f
 }
@@ -254,7 +255,8 @@ func sameNumber(a, b string) bool {
 // marked reports whether a mark is one that belongs over a place; of 12 the small one alone is
 // enough, before the digit that stands there.
 func (c columns) marked(p place.Place, got string) bool {
-	return slices.ContainsFunc(c.marks[p], func(mark string) bool { return got == mark || len(mark) == 2 && got == mark[:1] })
+	return slices.ContainsFunc(c.marks[p],
+		func(mark string) bool { return got == mark || len(mark) == 2 && got == mark[:1] })
 }
 
 // spread writes a number into the cells of a row: whole ones by place, and where it has more

@@ -17,8 +17,10 @@ import (
 
 var fill = Spec{
 	Kind: "fill", Title: "Fill gaps", Doc: "Complete sentences, bonds, chains and tables.",
-	About: "a sentence, bond 9: 5 □, chain 7 +10 □ +10 □, table number | tens | ones; 46 | □ | □; any of them several times",
-	Sample: []string{"8 + □ = 9 + 4", "bond 9: □ □", "chain 37 +10 □ +10 □ -3 □", "table number | tens | ones; 46 | □ | □; □ | 3 | 7",
+	About: "a sentence, bond 9: 5 □, chain 7 +10 □ +10 □, table number | tens | ones; 46 | □ | □; any of them several " +
+		"times",
+	Sample: []string{"8 + □ = 9 + 4", "bond 9: □ □", "chain 37 +10 □ +10 □ -3 □",
+		"table number | tens | ones; 46 | □ | □; □ | 3 | 7",
 		"table number | + 10; 17 | □; □ | 35"},
 	Options: []method.Option{
 		{Name: "from", Doc: "Where what fills the gaps comes from.", Choices: []string{"writing", "a bank"}},

@@ -180,7 +180,8 @@ func TestOwn(t *testing.T) {
 		if c < 0 || shown < 0 {
 			continue
 		}
-		v := marked(t, away, task.Answer{"sentence": fmt.Sprintf("%d - %d = %d", a, b, c), "board": fmt.Sprintf("counters %d", shown)})
+		v := marked(t, away, task.Answer{"sentence": fmt.Sprintf("%d - %d = %d", a, b, c),
+			"board": fmt.Sprintf("counters %d", shown)})
 		want := a-b == c && a <= 30 && (a%10 < b%10 || a/10 < b/10) && shown == c
 		assert.Equal(t, want, v.Right, "%d − %d = %d, %d shown: %v", a, b, c, shown, v.Parts)
 	}
@@ -230,7 +231,8 @@ func TestWays(t *testing.T) {
 		v := marked(t, one, task.Answer{"way 1": fmt.Sprintf("%d + %d", a, b)})
 		assert.Equal(t, a+b == n && a > 0 && b > 0, v.Right, "%d seen as %d + %d", n, a, b)
 	}
-	for _, about := range []string{"blocks 1h", "counters 2", "counters 61", "rack 2: 1 1", "counters 5; counters 5", "five"} {
+	for _, about := range []string{"blocks 1h", "counters 2", "counters 61", "rack 2: 1 1", "counters 5; counters 5",
+		"five"} {
 		_, err := task.Make(task.Task{Kind: "ways", About: []string{about}})
 		assert.Error(t, err, about)
 	}
@@ -264,7 +266,8 @@ func TestSteps(t *testing.T) {
 		{one, task.Answer{"step 1": "blocks 2h 3t 3o", "result": "223"}, []string{"result"}},
 		{one, task.Answer{"step 1": "blocks 2h 3t 3o"}, []string{"result"}},
 		{two, task.Answer{"step 1": "blocks 1h 13t 3o", "step 2": "blocks 2h 3t 3o", "result": "233"}, nil},
-		{two, task.Answer{"step 1": "blocks 2h 3t 3o", "step 2": "blocks 2h 3t 3o", "result": "233"}, []string{"step 1 form"}},
+		{two, task.Answer{"step 1": "blocks 2h 3t 3o", "step 2": "blocks 2h 3t 3o", "result": "233"},
+			[]string{"step 1 form"}},
 		{away, task.Answer{"step 1": "blocks 3h 3t 5o", "step 2": "blocks 2h 3t 5o", "result": "235"}, nil},
 		{away, task.Answer{"step 1": "blocks 3h 9t 5o", "step 2": "blocks 2h 3t 5o", "result": "235"}, []string{"step 1"}},
 	} {
@@ -300,7 +303,8 @@ func TestASheetIsAsItWasWanted(t *testing.T) {
 		require.NoError(t, err)
 		return e.Scene
 	}
-	counters, one, sum := scene("build", "counters", "8"), scene("build", "counters", "1"), scene("column-add", "blocks", "146", "87")
+	counters, one, sum := scene("build", "counters", "8"), scene("build", "counters", "1"),
+		scene("column-add", "blocks", "146", "87")
 	for _, c := range []struct {
 		of     lesson.Scene
 		wanted task.Wanted

@@ -16,11 +16,13 @@ import (
 )
 
 var match = Spec{
-	Kind: "match", Title: "Match pictures with numbers", Doc: "Give each of several boards its own from a bank of numbers or sentences.",
+	Kind: "match", Title: "Match pictures with numbers", Doc: "Give each of several boards its own from a bank of " +
+		"numbers or sentences.",
 	About:  "board = label for each, = label for a label that none has",
 	Sample: []string{"blocks 4t 6o = 46", "blocks 3t 16o = 40 + 6", "blocks 6t 4o = 64", "discs 4h 6o = 406"},
 	Options: []method.Option{
-		{Name: "spares", Doc: "How many more are in the bank than there are boards, at least.", Choices: []string{"2", "1", "0"}},
+		{Name: "spares", Doc: "How many more are in the bank than there are boards, at least.",
+			Choices: []string{"2", "1", "0"}},
 		{Name: "seed", Doc: "The order of the bank: another number, another order."},
 	},
 	keyed: always,

@@ -35,7 +35,8 @@ func TestBuildAgreesWithArithmetic(t *testing.T) {
 			ones++
 			shown++
 		}
-		v := marked(t, made(t, "build", nil, strconv.Itoa(n)), task.Answer{"board": fmt.Sprintf("blocks %dh %dt %do", h, tens, ones)})
+		v := marked(t, made(t, "build", nil, strconv.Itoa(n)),
+			task.Answer{"board": fmt.Sprintf("blocks %dh %dt %do", h, tens, ones)})
 		assert.Equal(t, shown == n, v.Right, "%d as %dh %dt %do", n, h, tens, ones)
 	})
 }
@@ -51,13 +52,16 @@ func TestFillAgreesWithArithmetic(t *testing.T) {
 		assert.Equal(t, given == a+b, v.Right, "%d + %d = %d", a, b, given)
 
 		x, y := number(r, 0, 30-1), number(r, 0, 30-1)
-		v = marked(t, made(t, "fill", nil, fmt.Sprintf("bond %d: □ □", x+y+by)), task.Answer{"1": strconv.Itoa(x), "2": strconv.Itoa(y + by)})
+		v = marked(t, made(t, "fill", nil, fmt.Sprintf("bond %d: □ □", x+y+by)),
+			task.Answer{"1": strconv.Itoa(x), "2": strconv.Itoa(y + by)})
 		assert.True(t, v.Right)
-		v = marked(t, made(t, "fill", nil, fmt.Sprintf("bond %d: □ □", x+y+by)), task.Answer{"1": strconv.Itoa(x), "2": strconv.Itoa(y)})
+		v = marked(t, made(t, "fill", nil, fmt.Sprintf("bond %d: □ □", x+y+by)),
+			task.Answer{"1": strconv.Itoa(x), "2": strconv.Itoa(y)})
 		assert.False(t, v.Right)
 
 		q, left := number(r, 0, 40-1), number(r, 0, 12-1)
-		v = marked(t, made(t, "fill", nil, fmt.Sprintf("%d ÷ %d = □ r □", a, by)), task.Answer{"1": strconv.Itoa(q), "2": strconv.Itoa(left)})
+		v = marked(t, made(t, "fill", nil, fmt.Sprintf("%d ÷ %d = □ r □", a, by)),
+			task.Answer{"1": strconv.Itoa(q), "2": strconv.Itoa(left)})
 		assert.Equal(t, q == a/by && left == a%by, v.Right, "%d ÷ %d = %d r %d", a, by, q, left)
 
 		tens, ones := number(r, 0, 12-1), number(r, 0, 30-1)

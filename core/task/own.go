@@ -13,8 +13,8 @@ import (
 )
 
 var own = Spec{
-	Kind: "own", Title: "A sentence of her own", Doc: "A number sentence of her own within conditions, told one by one; shown on a " +
-		"board too if wanted.",
+	Kind: "own", Title: "A sentence of her own", Doc: "A number sentence of her own within conditions, told one by one; " +
+		"shown on a board too if wanted.",
 	About:  ownForm,
 	Sample: []string{"sum, at most 20, regroup, both ways round"},
 	Free:   true,
@@ -228,7 +228,8 @@ func (o owning) right() (list []Answer) {
 func (o owning) wrong() []Answer {
 	right := o.right()[0]
 	p := o.found()[0]
-	list := []Answer{{}, changed(right, Sentence, o.write(parted{p.a, p.b, p.c + 1})), changed(right, Sentence, strconv.Itoa(p.c))}
+	list := []Answer{{}, changed(right, Sentence, o.write(parted{p.a, p.b, p.c + 1})),
+		changed(right, Sentence, strconv.Itoa(p.c))}
 	if o.most < mostOwn {
 		big := parted{o.most + 3, 2, o.result(o.most+3, 2)}
 		list = append(list, changed(right, Sentence, o.write(big)))

@@ -99,7 +99,8 @@ func (w Wanted) alone(kind string) (Task, bool) {
 	case turns.Kind:
 		return Task{Kind: kind, About: strings.Fields(w.Turns)}, true
 	case quick.Kind:
-		return Task{Kind: kind, About: []string{w.Facts}, Options: map[string]string{"seed": strconv.FormatUint(w.Seed, 10)}}, true
+		return Task{Kind: kind, About: []string{w.Facts},
+			Options: map[string]string{"seed": strconv.FormatUint(w.Seed, 10)}}, true
 	case own.Kind:
 		return Task{Kind: kind, About: []string{w.Conditions}}, true
 	case explain.Kind:

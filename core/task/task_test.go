@@ -59,16 +59,19 @@ func many(t *testing.T) []task.Task {
 			}
 		}
 	}
-	for _, problem := range []string{"146 + 87", "3.7 + 2.85", "402 − 167", "4002 − 1567", "126 × 4", "97 ÷ 4", "816 ÷ 4", "8 ÷ 2",
+	for _, problem := range []string{"146 + 87", "3.7 + 2.85", "402 − 167", "4002 − 1567", "126 × 4", "97 ÷ 4", "816 ÷ 4",
+		"8 ÷ 2",
 		"99 + 1", "1.25 + 1.75", "5 + 3", "12 + 30 + 4"} {
-		all = append(all, made(t, "column", nil, problem), made(t, "column", map[string]string{"numbers": "by the child"}, problem))
+		all = append(all, made(t, "column", nil, problem), made(t, "column", map[string]string{"numbers": "by the child"},
+			problem))
 	}
 	for _, problem := range []string{"146 + 87", "402 − 167", "126 × 4", "8 + 5", "99 + 1", "30 − 10", "205 × 3"} {
 		for _, last := range []string{"1", "2", "all"} {
 			all = append(all, made(t, "steps", map[string]string{"last": last}, problem))
 		}
 	}
-	for problem, method := range map[string]string{"8 + 5": "add-facts", "14 − 6": "subtract-facts", "5 + 5": "add-facts"} {
+	for problem, method := range map[string]string{"8 + 5": "add-facts", "14 − 6": "subtract-facts",
+		"5 + 5": "add-facts"} {
 		for _, on := range []string{"rack", "counters", "cubes"} {
 			if one, err := task.Make(task.Task{Kind: "steps", About: []string{problem},
 				Options: map[string]string{"method": method, "on": on, "last": "all"}}); err == nil {
@@ -76,12 +79,14 @@ func many(t *testing.T) []task.Task {
 			}
 		}
 	}
-	for _, shown := range []string{"rack 2: 6 8", "counters 2x5: 6 + 3", "counters 3", "counters 12", "cubes 5a4b", "rack 2: 10 0"} {
+	for _, shown := range []string{"rack 2: 6 8", "counters 2x5: 6 + 3", "counters 3", "counters 12", "cubes 5a4b",
+		"rack 2: 10 0"} {
 		all = append(all, made(t, "ways", nil, shown), made(t, "ways", map[string]string{"ways": "1"}, shown))
 	}
 	for _, n := range []string{"1", "7", "10", "20", "100", "101", "3.05", "4070"} {
 		for _, on := range []string{"blocks", "discs"} {
-			if one, err := task.Make(task.Task{Kind: "build", About: []string{n}, Options: map[string]string{"on": on}}); err == nil {
+			if one, err := task.Make(task.Task{Kind: "build", About: []string{n},
+				Options: map[string]string{"on": on}}); err == nil {
 				all = append(all, one)
 			}
 		}
@@ -181,7 +186,8 @@ func TestBuild(t *testing.T) {
 		{nil, "146", task.Answer{}, []string{"board"}, nil},
 		{map[string]string{"pieces": "fewest"}, "146", task.Answer{"board": "blocks 14t 6o"}, []string{"board fewest"}, nil},
 		{map[string]string{"pieces": "tens and ones"}, "146", task.Answer{"board": "blocks 14t 6o"}, nil, nil},
-		{map[string]string{"pieces": "tens and ones"}, "146", task.Answer{"board": "blocks 1h 4t 6o"}, []string{"board tens"}, nil},
+		{map[string]string{"pieces": "tens and ones"}, "146", task.Answer{"board": "blocks 1h 4t 6o"},
+			[]string{"board tens"}, nil},
 		{map[string]string{"most": "11"}, "146", task.Answer{"board": "blocks 1h 3t 16o"}, []string{"board most"}, nil},
 		{map[string]string{"ways": "2"}, "146", task.Answer{"way 1": "blocks 14t 6o", "way 2": "blocks 14t 6o"},
 			[]string{"way 2 different"}, nil},
@@ -214,11 +220,14 @@ func TestRead(t *testing.T) {
 		return a
 	}
 	for _, a := range []task.Answer{right, with("units", "14 tens 6 ones"), with("units", "1 hundred 3 tens 16 ones"),
-		with("expanded", "6 + 100 + 40"), with("words", "One hundred fourty six"), with("words", "one hunderd and forty-six")} {
+		with("expanded", "6 + 100 + 40"), with("words", "One hundred fourty six"),
+		with("words", "one hunderd and forty-six")} {
 		assert.True(t, marked(t, one, a).Right, "%v", a)
 	}
-	for at, texts := range map[string][]string{"number": {"164", "1316", "", "one hundred"}, "units": {"1 hundred 6 tens 4 ones", "146"},
-		"expanded": {"100 + 46", "146", "100 + 40 + 3 + 3"}, "words": {"one hundred forty", "one hundred sixty-four", "ten hundred",
+	for at, texts := range map[string][]string{"number": {"164", "1316", "", "one hundred"},
+		"units":    {"1 hundred 6 tens 4 ones", "146"},
+		"expanded": {"100 + 46", "146", "100 + 40 + 3 + 3"}, "words": {"one hundred forty", "one hundred sixty-four",
+			"ten hundred",
 			"one hundred and fourteen six"}} {
 		for _, text := range texts {
 			assert.Equal(t, []string{at}, wrongs(marked(t, one, with(at, text))), "%s %q", at, text)
@@ -253,7 +262,8 @@ func TestWordsAreKnown(t *testing.T) {
 		b, _, err = board.Apply(b, mustSpec(t, "discs").Acts.Build(number.String()))
 		require.NoError(t, err)
 		one := made(t, "read", map[string]string{"forms": "words"}, board.Print(b))
-		for _, text := range []string{number.Words(true), number.Words(false), strings.ReplaceAll(number.Words(true), "-", "")} {
+		for _, text := range []string{number.Words(true), number.Words(false),
+			strings.ReplaceAll(number.Words(true), "-", "")} {
 			if strings.Contains(number.Words(true), "-") && !strings.Contains(text, "-") && text != number.Words(false) {
 				continue // two words written as one are no slip of spelling
 			}
@@ -261,7 +271,8 @@ func TestWordsAreKnown(t *testing.T) {
 		}
 		other := place.Int((n*7 + 13) % 1000)
 		if other != number {
-			assert.False(t, marked(t, one, task.Answer{"words": other.Words(true)}).Right, "%s for %s", other.Words(true), number)
+			assert.False(t, marked(t, one, task.Answer{"words": other.Words(true)}).Right, "%s for %s", other.Words(true),
+				number)
 		}
 	}
 }
@@ -282,8 +293,10 @@ func TestMatch(t *testing.T) {
 		assert.NotEqual(t, "", b)
 	}
 	assert.True(t, marked(t, one, task.Answer{"1": "40+6", "2": "46", "3": "sixty-four"}).Right)
-	assert.Equal(t, []string{"2"}, wrongs(marked(t, one, task.Answer{"1": "46", "2": "46", "3": "sixty-four"})), "it is there once")
-	assert.Equal(t, []string{"3"}, wrongs(marked(t, one, task.Answer{"1": "46", "2": "40 + 6", "3": "64"})), "it is not in the bank")
+	assert.Equal(t, []string{"2"}, wrongs(marked(t, one, task.Answer{"1": "46", "2": "46", "3": "sixty-four"})),
+		"it is there once")
+	assert.Equal(t, []string{"3"}, wrongs(marked(t, one, task.Answer{"1": "46", "2": "40 + 6", "3": "64"})),
+		"it is not in the bank")
 	for about, refusal := range map[string]string{"blocks 4t 6o": "no label", "blocks 4t 6o = 64": "does not say 46",
 		"blocks 4t | rack 1: 3 = 4": "one model"} {
 		_, err := task.Make(task.Task{Kind: "match", About: []string{about, "blocks 2t = 20"}})
@@ -335,7 +348,8 @@ func TestFill(t *testing.T) {
 		require.NoError(t, err)
 		assert.Equal(t, c.answer, right[0]["1"], c.about)
 	}
-	for about, refusal := range map[string]string{"8 + 5 = 13": "no gap", "bond 9 5": "bond 9: 5 □", "chain 7 +10": "chain 7",
+	for about, refusal := range map[string]string{"8 + 5 = 13": "no gap", "bond 9 5": "bond 9: 5 □",
+		"chain 7 +10":   "chain 7",
 		"table tens; 4": "table number", "□ + 9 = 4": "No number", "hello □": "hello"} {
 		_, err := task.Make(task.Task{Kind: "fill", About: []string{about}})
 		assert.ErrorContains(t, err, refusal, about)
@@ -393,7 +407,8 @@ func TestColumn(t *testing.T) {
 	// The numbers may be the child's to align.
 	a = digits("sum", "5", "5")
 	a["addend 1 tens"], a["addend 1 ones"], a["addend 2 tens"], a["addend 2 ones"] = "5", "", "", "5"
-	assert.Equal(t, []string{"addend 1 ones"}, wrongs(marked(t, made(t, "column", map[string]string{"numbers": "by the child"}, "50 + 5"), a)))
+	assert.Equal(t, []string{"addend 1 ones"}, wrongs(marked(t,
+		made(t, "column", map[string]string{"numbers": "by the child"}, "50 + 5"), a)))
 }
 
 func TestTurns(t *testing.T) {
@@ -404,10 +419,13 @@ func TestTurns(t *testing.T) {
 	}
 	assert.True(t, marked(t, one, turn("3 5", "53", "blocks 5t 3o", "5 tens 3 ones", "50 + 3")).Right)
 	assert.True(t, marked(t, one, turn("3 5", "35", "blocks 3t 5o", "3 tens 5 ones", "30 + 5")).Right)
-	assert.Equal(t, []string{"turn 1 units"}, wrongs(marked(t, one, turn("3 5", "35", "blocks 3t 5o", "5 tens 3 ones", "30 + 5"))),
+	assert.Equal(t, []string{"turn 1 units"}, wrongs(marked(t, one,
+		turn("3 5", "35", "blocks 3t 5o", "5 tens 3 ones", "30 + 5"))),
 		"it is of another number than was made")
-	assert.Equal(t, []string{"turn 1 number"}, wrongs(marked(t, one, turn("3 5", "36", "blocks 3t 5o", "3 tens 5 ones", "30 + 5"))))
-	assert.Contains(t, wrongs(marked(t, one, turn("7 5", "75", "blocks 7t 5o", "7 tens 5 ones", "70 + 5"))), "turn 1 thrown",
+	assert.Equal(t, []string{"turn 1 number"}, wrongs(marked(t, one,
+		turn("3 5", "36", "blocks 3t 5o", "3 tens 5 ones", "30 + 5"))))
+	assert.Contains(t, wrongs(marked(t, one, turn("7 5", "75", "blocks 7t 5o", "7 tens 5 ones", "70 + 5"))),
+		"turn 1 thrown",
 		"no die has seven")
 	given := made(t, "turns", map[string]string{"thrown": "already", "seed": "4"}, "3", "3", "cards")
 	face, err := task.FaceOf(given, plain)
@@ -420,11 +438,13 @@ func TestTasksAreRefusedInSentences(t *testing.T) {
 		one  task.Task
 		want string
 	}{
-		{task.Task{Kind: "dance", About: []string{"1"}}, "There is no task called dance. Tasks are build, count, read, match, fill, quick, column, steps, ways, choose, own, turns, explain."},
+		{task.Task{Kind: "dance", About: []string{"1"}}, "There is no task called dance. Tasks are build, count, read, " +
+			"match, fill, quick, column, steps, ways, choose, own, turns, explain."},
 		{task.Task{Kind: "build"}, "Say what the task is about"},
 		{task.Task{Kind: "build", About: []string{"twelve"}}, "twelve"},
 		{task.Task{Kind: "build", About: []string{"120"}, Options: map[string]string{"on": "rack"}}, "100"},
-		{task.Task{Kind: "build", About: []string{"3"}, Options: map[string]string{"pieces": "fewest", "ways": "3"}}, "cannot be shown in 3"},
+		{task.Task{Kind: "build", About: []string{"3"}, Options: map[string]string{"pieces": "fewest", "ways": "3"}},
+			"cannot be shown in 3"},
 		{task.Task{Kind: "build", About: []string{"3"}, Options: map[string]string{"colour": "red"}}, "colour"},
 		{task.Task{Kind: "read", About: []string{"blocks 4t"}, Options: map[string]string{"cover": "ones"}}, "no ones"},
 		{task.Task{Kind: "read", About: []string{"blocks 4t"}, Options: map[string]string{"forms": "songs"}}, "songs"},
@@ -530,5 +550,6 @@ func TestAnOpenTaskHoldsNoKey(t *testing.T) {
 			}
 		}
 	}
-	assert.Equal(t, map[string]bool{"match": true, "turns": true, "explain": true, "read": true}, kept, "what is covered is kept")
+	assert.Equal(t, map[string]bool{"match": true, "turns": true, "explain": true, "read": true}, kept,
+		"what is covered is kept")
 }

@@ -14,8 +14,8 @@ import (
 )
 
 var turns = Spec{
-	Kind: "turns", Title: "Turns with dice or cards", Doc: "Turns of dice or cards make a number each: choose every digit's place, draw it, " +
-		"tell its units, expand it.",
+	Kind: "turns", Title: "Turns with dice or cards", Doc: "Turns of dice or cards make a number each: choose every " +
+		"digit's place, draw it, tell its units, expand it.",
 	About: "how many turns, how many are thrown, and what: 4 2 six", Sample: []string{"3", "2", "six"},
 	Options: []method.Option{
 		{Name: "thrown", Doc: "Whether a child throws for herself, or the throws stand there.",

@@ -8,7 +8,8 @@ import (
 )
 
 // numberWords are those that number names are made of.
-var numberWords = wordsOf(0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 20, 30, 40, 50, 60, 70, 80,
+var numberWords = wordsOf(0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 20, 30, 40, 50, 60, 70,
+	80,
 	90, 100, 1000, 1_000_000)
 
 func wordsOf(numbers ...int) []string {

@@ -50,8 +50,9 @@ func TestThirtyCardsShowWhatTheyMean(t *testing.T) {
 			assert.Equal(t, name, word.Title(sc, class), "its title follows the class's words")
 		}
 	}
-	for id, total := range map[string]string{"times": "12", "divide": "12", "remainder": "14", "multiple": "20", "tenth": "2",
-		"sum": "37", "point": "3.05"} {
+	for id, total := range map[string]string{"times": "12", "divide": "12", "remainder": "14", "multiple": "20",
+		"tenth": "2",
+		"sum":   "37", "point": "3.05"} {
 		c, err := word.Find(id)
 		require.NoError(t, err)
 		sc, err := c.Scene("w")

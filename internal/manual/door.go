@@ -18,9 +18,9 @@ Written from the operations by ` + "`make generate`" + `. A call is a name and a
 ` + "`{\"ok\": …}` or `{\"error\": {\"code\", \"text\"}}`" + `. Forms of arguments and answers are in
 [schema/door.schema.json](schema/door.schema.json); what the golden files of
 ` + "`core/door/testdata/golden`" + ` ask is answered alike in both hosts. An error with the code
-` + "`" + door.CodeFault + "`" + ` is a mistake in the program, and leaves every document as it was; ` + "`" + door.CodeInvalid + "`" + ` is an
-argument that cannot be read; any other code is a refusal of the rules, in the class's
-words.
+` + "`" + door.CodeFault + "`" + ` is a mistake in the program, and leaves every document as it was;
+` + "`" + door.CodeInvalid + "`" + ` is an argument that cannot be read; any other code is a
+refusal of the rules, in the class's words.
 
 | operation | takes | answers | |
 | --- | --- | --- | --- |

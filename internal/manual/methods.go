@@ -18,7 +18,9 @@ var operations = []struct{ id, title string }{
 // teacher would say it.
 func Methods() string {
 	var w strings.Builder
-	w.WriteString("# Methods\n\nWritten from the registry by `make generate`: what each method takes, and one whole example of it as it is said, at the usual age. What is asked stands in italics with its kind, which says whether the pieces move before it or after; the answer, held back until it is revealed, after a dash.\n")
+	w.WriteString("# Methods\n\nWritten from the registry by `make generate`: what each method takes, and one whole " +
+		"example of it as it is said, at the usual age. What is asked stands in italics with its kind, which says whether " +
+		"the pieces move before it or after; the answer, held back until it is revealed, after a dash.\n")
 	writeArc(&w)
 	for _, op := range operations {
 		fmt.Fprintf(&w, "\n## %s\n", op.title)

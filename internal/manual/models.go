@@ -21,7 +21,8 @@ func Pages() map[string]string {
 // read-outs.
 func Models() string {
 	var w strings.Builder
-	w.WriteString("# Models\n\nWritten from the registry by `make generate`. A move is made on the command line with `unitbloom apply --board NOTATION --move JSON`.\n")
+	w.WriteString("# Models\n\nWritten from the registry by `make generate`. A move is made on the command line with " +
+		"`unitbloom apply --board NOTATION --move JSON`.\n")
 	for _, spec := range board.Specs() {
 		fmt.Fprintf(&w, "\n## %s\n\n%s\n\n", spec.Title, spec.Doc)
 		examples := make([]string, len(spec.Examples))

@@ -13,10 +13,11 @@ import (
 // child gets of the sample, and what is right and wrong.
 func Tasks() string {
 	var w strings.Builder
-	w.WriteString("# Tasks\n\nWritten from the registry by `make generate`. A task is made with `unitbloom task KIND ABOUT…`, and an answer " +
-		"judged with `unitbloom mark --task FILE --answer FILE`: an answer is a JSON object with a text for each gap, a board in its " +
-		"notation. A task is marked from its kind, what it is about and its options; its face, which is all that a child gets, " +
-		"follows from them.\n")
+	w.WriteString("# Tasks\n\nWritten from the registry by `make generate`. A task is made with `unitbloom task KIND " +
+		"ABOUT…`, and an answer " +
+		"judged with `unitbloom mark --task FILE --answer FILE`: an answer is a JSON object with a text for each gap, a " +
+		"board in its notation. A task is marked from its kind, what it is about and its options; its face, which is all " +
+		"that a child gets, follows from them.\n")
 	for _, spec := range task.Specs() {
 		one := task.Task{Kind: spec.Kind, About: spec.Sample}
 		face, err := task.FaceOf(one, say.Vocabulary{})
@@ -31,7 +32,8 @@ func Tasks() string {
 			}
 			w.WriteString("\n")
 		}
-		fmt.Fprintf(&w, "\nOf `%s` a child gets: %s Its gaps: %s.\n\n", strings.Join(spec.Sample, "` `"), face.Ask, gaps(face))
+		fmt.Fprintf(&w, "\nOf `%s` a child gets: %s Its gaps: %s.\n\n", strings.Join(spec.Sample, "` `"), face.Ask,
+			gaps(face))
 		writeAnswers(&w, one)
 	}
 	return w.String()

@@ -12,7 +12,8 @@ import (
 
 func TestAPassphraseIsHardToGuess(t *testing.T) {
 	for _, bad := range []string{
-		"", "tulip", "ninechars", "passwordpassword", "Password123", "1234567890", "qwertyuiop", "iloveyou123", "aaaaaaaaaaaaaaa",
+		"", "tulip", "ninechars", "passwordpassword", "Password123", "1234567890", "qwertyuiop", "iloveyou123",
+		"aaaaaaaaaaaaaaa",
 		"UnitBloom2026", "mirrenmirren", "Mirren Alder", "abcdefghijkl", "sunshine2024", strings.Repeat("a b", 70),
 	} {
 		require.Error(t, people.CheckPassphrase(bad, "Mirren Alder"), bad)

@@ -6,8 +6,12 @@ package schema
 import (
 	"encoding/json"
 	"fmt"
+	"os"
+	"path"
+	"path/filepath"
 	"reflect"
 	"strings"
+	"sync"
 
 	"github.com/invopop/jsonschema"
 
@@ -88,7 +92,53 @@ func answer(s *jsonschema.Schema, t reflect.Type) *jsonschema.Schema {
 }
 
 func reflector() *jsonschema.Reflector {
-	return &jsonschema.Reflector{Anonymous: true, Mapper: mapper, Namer: naming, RequiredFromJSONSchemaTags: false}
+	return &jsonschema.Reflector{Anonymous: true, Mapper: mapper, Namer: naming, CommentMap: comments()}
+}
+
+// comments are what the sources say above each field that a schema knows, on one line.
+var comments = sync.OnceValue(func() map[string]string {
+	here, err := os.Getwd()
+	must(err)
+	top := here
+	for !exists(filepath.Join(top, "go.mod")) {
+		if top == filepath.Dir(top) {
+			panic("schemas are made where the sources are: there is no go.mod above " + here)
+		}
+		top = filepath.Dir(top)
+	}
+	up, err := filepath.Rel(here, top)
+	must(err)
+	down, err := filepath.Rel(top, here)
+	must(err)
+	found := &jsonschema.Reflector{}
+	for _, folder := range []string{"core", "internal"} {
+		must(found.AddGoComments(path.Join(module, filepath.ToSlash(down)), filepath.Join(up, folder),
+			jsonschema.WithFullComment()))
+	}
+	told := map[string]string{}
+	for of, text := range found.CommentMap {
+		if isField(of) {
+			told[of] = strings.Join(strings.Fields(text), " ")
+		}
+	}
+	return told
+})
+
+// module is the module that the types are of.
+const module = "unitbloom"
+
+// isField tells a field, package.Type.Field, from a type.
+func isField(of string) bool { return strings.Count(path.Base(of), ".") > 1 }
+
+func exists(file string) bool {
+	_, err := os.Stat(file)
+	return err == nil
+}
+
+func must(err error) {
+	if err != nil {
+		panic(err)
+	}
 }
 
 // naming gives the types of a model's own package names of their own, so that a

@@ -65,7 +65,8 @@ type classroom struct {
 	newDevice func() browser
 }
 
-const show54 = `{"format":2,"id":"","title":"Bags","words":{},"scenes":[{"id":"a","title":"A","start":{"models":[{"kind":"blocks","pieces":[{"place":"tens","count":5},{"place":"ones","count":4}]}]}}]}`
+const show54 = `{"format":2,"id":"","title":"Bags","words":{},"scenes":[{"id":"a","title":"A",` +
+	`"start":{"models":[{"kind":"blocks","pieces":[{"place":"tens","count":5},{"place":"ones","count":4}]}]}}]}`
 
 func newClassroom(t testing.TB) classroom {
 	ts, db := start(t, server.Config{})
@@ -186,7 +187,8 @@ func TestAWholeRound(t *testing.T) {
 	group := task["groups"].([]any)[0].(map[string]any)
 	attempt := group["who"].([]any)[0].(string)
 	for _, named := range []bool{false, true} {
-		r.teacher.do("PUT", "/api/classes/"+r.class+"/board", map[string]any{"attempts": []string{attempt}, "named": named}, 204)
+		r.teacher.do("PUT", "/api/classes/"+r.class+"/board", map[string]any{"attempts": []string{attempt}, "named": named},
+			204)
 		work := r.teacher.do("GET", "/api/classes/"+r.class+"/board", nil, 200)["works"].([]any)[0].(map[string]any)
 		assert.Equal(t, []any{"5 tens 4 ones"}, work["lines"])
 		if named {
@@ -278,7 +280,8 @@ func TestATileIsTakenOnce(t *testing.T) {
 	other.do("POST", "/api/desk/sit", body, 204)
 
 	pair := r.newDevice()
-	pair.do("POST", "/api/desk/sit", map[string]any{"code": r.code, "pupil": r.pupils["Jorn"], "with": r.pupils["Evi"]}, 204)
+	pair.do("POST", "/api/desk/sit", map[string]any{"code": r.code, "pupil": r.pupils["Jorn"], "with": r.pupils["Evi"]},
+		204)
 	assert.Len(t, pair.do("GET", "/api/desk", nil, 200)["people"], 2, "a device is shared by two: both names")
 	r.newDevice().do("POST", "/api/desk/sit", map[string]any{"code": r.code, "pupil": r.pupils["Evi"]}, 409)
 }
@@ -322,9 +325,12 @@ func TestAChildReachesOnlyHerOwn(t *testing.T) {
 // Nothing that a device gets of a task holds what would be right.
 func TestADeskHoldsNoKey(t *testing.T) {
 	r := newClassroom(t)
-	file := `{"format":2,"id":"","title":"Bags","words":{},"scenes":[{"id":"a","title":"A","start":{"models":[{"kind":"blocks","pieces":[{"place":"hundreds","count":3},{"place":"tens","count":7},{"place":"ones","count":16}]}]}}]}`
-	r.teacher.do("POST", "/api/classes/"+r.class+"/sets", map[string]any{"title": "Read it", "lesson": json.RawMessage(file),
-		"kinds": []string{"read"}, "forms": []string{"number", "words"}}, 201)
+	file := `{"format":2,"id":"","title":"Bags","words":{},"scenes":[{"id":"a","title":"A",` +
+		`"start":{"models":[{"kind":"blocks","pieces":[{"place":"hundreds","count":3},{"place":"tens","count":7},` +
+		`{"place":"ones","count":16}]}]}}]}`
+	r.teacher.do("POST", "/api/classes/"+r.class+"/sets", map[string]any{"title": "Read it",
+		"lesson": json.RawMessage(file),
+		"kinds":  []string{"read"}, "forms": []string{"number", "words"}}, 201)
 	mirren := r.sit("Mirren")
 	raw, err := json.Marshal(mirren.do("GET", "/api/desk", nil, 200)["sets"].([]any)[0])
 	require.NoError(t, err)
@@ -526,7 +532,8 @@ func TestASetHasItsTime(t *testing.T) {
 	mirren, jorn := r.sit("Mirren"), r.sit("Jorn")
 	at := func(in time.Duration) string { return time.Now().Add(in).UTC().Format(time.RFC3339) }
 	set := func(more map[string]any, want int) string {
-		body := map[string]any{"title": "Timed", "lesson": json.RawMessage(show54), "kinds": []string{"build"}, "help": "hint"}
+		body := map[string]any{"title": "Timed", "lesson": json.RawMessage(show54), "kinds": []string{"build"},
+			"help": "hint"}
 		maps.Copy(body, more)
 		made := r.teacher.do("POST", "/api/classes/"+r.class+"/sets", body, want)
 		id, _ := made["id"].(string)
@@ -595,7 +602,8 @@ func TestAnotherLikeIt(t *testing.T) {
 	r := newClassroom(t)
 	mirren, jorn := r.sit("Mirren"), r.sit("Jorn")
 	mirren.handIn("blocks 4t 5o")
-	set := r.teacher.do("POST", "/api/sets/"+r.set+"/another", map[string]any{"task": 0, "pupils": []string{mirren.pupil}}, 201)
+	set := r.teacher.do("POST", "/api/sets/"+r.set+"/another",
+		map[string]any{"task": 0, "pupils": []string{mirren.pupil}}, 201)
 	sets := mirren.do("GET", "/api/desk", nil, 200)["sets"].([]any)
 	require.Len(t, sets, 2)
 	face := sets[0].(map[string]any)["tasks"].([]any)

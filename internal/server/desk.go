@@ -174,7 +174,8 @@ func (s *Server) opens(c *gin.Context, p store.Pupil, keys []string, i int) bool
 		return true
 	}
 	s.keys.Wrong(p.ID)
-	fail(c, http.StatusForbidden, "picture-key", "Those are not the pictures of "+p.Name+". Try again, or ask your teacher.")
+	fail(c, http.StatusForbidden, "picture-key", "Those are not the pictures of "+p.Name+". Try again, or ask your "+
+		"teacher.")
 	return false
 }
 
@@ -303,7 +304,8 @@ func (s *Server) deskStage(c *gin.Context) {
 }
 
 func (s *Server) deskSet(set store.Set, pupil string) (deskSet, error) {
-	out := deskSet{ID: set.ID, Title: set.Title, Help: set.Help, Words: set.Source.Words, Tasks: []door.DeskTask{}, Done: []deskDone{}}
+	out := deskSet{ID: set.ID, Title: set.Title, Help: set.Help, Words: set.Source.Words, Tasks: []door.DeskTask{},
+		Done: []deskDone{}}
 	tasks, err := s.work.TasksFor(set, pupil)
 	if err != nil {
 		return out, err
@@ -350,7 +352,8 @@ func (s *Server) openTasks(c *gin.Context) {
 		s.classError(c, store.ErrNoSet)
 		return
 	}
-	if len(in.Attempts) != len(set.Tasks) || slices.ContainsFunc(in.Attempts, func(id string) bool { return !isAttempt(id) }) {
+	if len(in.Attempts) != len(set.Tasks) ||
+		slices.ContainsFunc(in.Attempts, func(id string) bool { return !isAttempt(id) }) {
 		fail(c, http.StatusBadRequest, "attempts", "attempts: give a name of 32 letters for each task.")
 		return
 	}
@@ -412,7 +415,8 @@ func (s *Server) handIn(c *gin.Context) {
 		return
 	}
 	a, err := s.work.HandIn(store.Attempt{ID: in.Attempt, SetID: in.Set, PupilID: in.Pupil, WithID: in.With, Task: in.Task,
-		Answer: in.Answer, Trail: in.Trail[max(0, len(in.Trail)-mostLaid):], Right: judged.Right, Away: max(0, in.Away), Digest: digestOf(in.Answer), Core: s.config.Version})
+		Answer: in.Answer, Trail: in.Trail[max(0, len(in.Trail)-mostLaid):], Right: judged.Right, Away: max(0, in.Away),
+		Digest: digestOf(in.Answer), Core: s.config.Version})
 	if err != nil {
 		s.classError(c, err)
 		return

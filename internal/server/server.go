@@ -98,8 +98,9 @@ func New(s *store.Store, c Config) (*Server, error) {
 	if c.Work != nil {
 		work = c.Work(s)
 	}
-	return &Server{store: s, work: work, config: c, holds: newHolds(), build: buildID(c.Files), open: open, lock: people.NewLock(),
-		hub: live.New(time.Now), rooms: newRooms(time.Now), slow: people.NewSlow(), keys: people.NewSlow(),
+	return &Server{store: s, work: work, config: c, holds: newHolds(), build: buildID(c.Files), open: open,
+		lock: people.NewLock(),
+		hub:  live.New(time.Now), rooms: newRooms(time.Now), slow: people.NewSlow(), keys: people.NewSlow(),
 		tickets: tickets, started: time.Now()}, nil
 }
 

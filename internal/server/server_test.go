@@ -27,7 +27,8 @@ import (
 	"unitbloom/internal/store"
 )
 
-const lessonFile = `{"format":2,"id":"","title":"Bulbs","words":{},"scenes":[{"id":"a","title":"A","start":{"models":[{"kind":"blocks","pieces":[{"place":"ones","count":13}]}]}}]}`
+const lessonFile = `{"format":2,"id":"","title":"Bulbs","words":{},"scenes":[{"id":"a","title":"A",` +
+	`"start":{"models":[{"kind":"blocks","pieces":[{"place":"ones","count":13}]}]}}]}`
 
 func start(t testing.TB, c server.Config) (*httptest.Server, *store.Store) {
 	db, err := store.Open(filepath.Join(t.TempDir(), "test.db"), nil)
@@ -79,7 +80,8 @@ func create(t testing.TB, url string) string {
 }
 
 func saveBody(operation string, base int, holder string) string {
-	return fmt.Sprintf(`{"operation":%q,"base":%d,"holder":%q,"edits":[{"kind":"play","scene":"a","moves":[{"kind":"place","amount":"1 ten"}]}]}`, operation, base, holder)
+	return fmt.Sprintf(`{"operation":%q,"base":%d,"holder":%q,"edits":[{"kind":"play","scene":"a",`+
+		`"moves":[{"kind":"place","amount":"1 ten"}]}]}`, operation, base, holder)
 }
 
 func TestALessonsLife(t *testing.T) {
@@ -192,7 +194,8 @@ func TestStreamsAreLimited(t *testing.T) {
 // is taken.
 func costly() map[string]string {
 	scene := func(rest string) string {
-		return `{"format":2,"title":"T","words":{},"scenes":[{"id":"a","title":"A","start":{"models":[{"kind":"rack","rows":[6,8]}]},` + rest + `}]}`
+		return `{"format":2,"title":"T","words":{},"scenes":[{"id":"a","title":"A","start":{"models":[{"kind":"rack",` +
+			`"rows":[6,8]}]},` + rest + `}]}`
 	}
 	fill := func(one string, n int) string {
 		return strings.TrimSuffix(strings.Repeat(one+",", min(n, (8<<20-400)/(len(one)+1))), ",")

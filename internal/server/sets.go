@@ -65,7 +65,8 @@ func (s *Server) makeSet(c *gin.Context) {
 			"Choose other scenes or kinds.")
 		return
 	}
-	set, err := s.work.MakeSet(store.Set{ID: NewID(), ClassID: c.Param("class"), Title: in.Title, Own: in.Own, Help: in.Help,
+	set, err := s.work.MakeSet(store.Set{ID: NewID(), ClassID: c.Param("class"), Title: in.Title, Own: in.Own,
+		Help:     in.Help,
 		StartsAt: in.From, EndedAt: in.Until, Only: in.Only,
 		Tasks: tasks, Source: store.Source{Scenes: in.Lesson.Scenes, Wanted: wanted, Words: in.Lesson.Words}})
 	if err != nil {

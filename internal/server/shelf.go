@@ -38,7 +38,8 @@ func (s *Server) list(c *gin.Context) {
 		return n
 	}
 	page, err := s.store.Shelf(store.Query{
-		Teacher: teacher(c), Others: c.Query("others") != "", Text: c.Query("q"), Topic: c.Query("topic"), Folder: c.Query("folder"), Sort: c.Query("sort"),
+		Teacher: teacher(c), Others: c.Query("others") != "", Text: c.Query("q"), Topic: c.Query("topic"),
+		Folder: c.Query("folder"), Sort: c.Query("sort"),
 		Deleted: c.Query("deleted") != "", From: number("from", 0), Most: min(mostOfPage, max(1, number("most", mostOfPage))),
 	})
 	if err != nil {
@@ -107,7 +108,8 @@ func (s *Server) archive(c *gin.Context) {
 		if err != nil {
 			continue // deleted meanwhile
 		}
-		w, err := out.CreateHeader(&zip.FileHeader{Name: fileName(i+1, line.Title), Method: zip.Deflate, Modified: line.UpdatedAt})
+		w, err := out.CreateHeader(&zip.FileHeader{Name: fileName(i+1, line.Title), Method: zip.Deflate,
+			Modified: line.UpdatedAt})
 		if err != nil {
 			return
 		}
@@ -140,7 +142,8 @@ func (s *Server) unpack(c *gin.Context) {
 	}
 	list, err := lessonsIn(raw)
 	if err != nil {
-		fail(c, http.StatusUnprocessableEntity, "archive", "This archive cannot be read. "+err.Error()+". Nothing was changed.")
+		fail(c, http.StatusUnprocessableEntity, "archive", "This archive cannot be read. "+err.Error()+". Nothing was "+
+			"changed.")
 		return
 	}
 	if _, err := s.store.CreateAll(teacher(c), list); err != nil {

@@ -37,7 +37,8 @@ func TestTheShelfIsToldInParts(t *testing.T) {
 		shelfOf(t, ts.URL, query)
 	}
 	id := page.Lessons[0].ID
-	r := send(t, "POST", ts.URL+"/api/lessons/folder", `{"ids":["`+id+`"],"folder":"Spring"}`, "Content-Type", "application/json")
+	r := send(t, "POST", ts.URL+"/api/lessons/folder", `{"ids":["`+id+`"],"folder":"Spring"}`, "Content-Type",
+		"application/json")
 	require.Equal(t, 204, r.status, r.body)
 	assert.Equal(t, id, shelfOf(t, ts.URL, "?folder=Spring").Lessons[0].ID)
 	r = send(t, "POST", ts.URL+"/api/lessons/folder", `{"ids":[],"folder":"`+strings.Repeat("x", 61)+`"}`)

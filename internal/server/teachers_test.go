@@ -48,7 +48,8 @@ func newSchool(t testing.TB, c server.Config, names ...string) school {
 			token = s.teachers[names[0]].do("POST", "/api/links", map[string]any{}, 201)["token"].(string)
 		}
 		s.teachers[name] = newBrowser(t, ts.URL)
-		s.teachers[name].do("POST", "/api/account", map[string]any{"token": token, "name": name, "passphrase": words + name}, 200)
+		s.teachers[name].do("POST", "/api/account", map[string]any{"token": token, "name": name, "passphrase": words + name},
+			200)
 	}
 	return s
 }
@@ -65,7 +66,8 @@ func TestTeachersSignIn(t *testing.T) {
 	b := newBrowser(t, s.URL)
 	assert.Equal(t, map[string]any{"accounts": true}, b.do("GET", "/api/session", nil, 200))
 	b.do("GET", "/api/lessons", nil, 401)
-	for _, wrong := range []map[string]any{signIn("Birch", words), signIn("Birch", ""), signIn("", words+"Birch"), signIn("Nobody", words)} {
+	for _, wrong := range []map[string]any{signIn("Birch", words), signIn("Birch", ""), signIn("", words+"Birch"),
+		signIn("Nobody", words)} {
 		b.do("POST", "/api/session", wrong, 401)
 	}
 	b.do("POST", "/api/session", signIn("  BIRCH ", words+"Birch"), 200)
@@ -104,7 +106,8 @@ func TestASessionsCookieIsHeldClosely(t *testing.T) {
 	assert.Equal(t, 401, send(t, "GET", s.URL+"/api/lessons", "", "Cookie", cookie).status)
 	// A proxy that was not named is not believed; one before a server of one's own machine is refused.
 	ts, _ := start(t, server.Config{Host: "0.0.0.0"})
-	assert.Empty(t, send(t, "GET", ts.URL+"/api/session", "", "X-Forwarded-Proto", "https").header.Get("Strict-Transport-Security"))
+	assert.Empty(t, send(t, "GET", ts.URL+"/api/session", "", "X-Forwarded-Proto",
+		"https").header.Get("Strict-Transport-Security"))
 	alone, _ := start(t, server.Config{})
 	assert.Equal(t, 421, send(t, "GET", alone.URL+"/api/lessons", "", "X-Forwarded-For", "192.168.1.9").status)
 }
@@ -154,7 +157,8 @@ func TestALinkIsUsedOnce(t *testing.T) {
 	s := newSchool(t, server.Config{}, "Alder")
 	token := s.teachers["Alder"].do("POST", "/api/links", map[string]any{"lead": true}, 201)["token"].(string)
 	b := newBrowser(t, s.URL)
-	assert.Equal(t, map[string]any{"name": "", "lead": true}, b.do("POST", "/api/link", map[string]any{"token": token}, 200))
+	assert.Equal(t, map[string]any{"name": "", "lead": true},
+		b.do("POST", "/api/link", map[string]any{"token": token}, 200))
 	account := func(name, passphrase string, want int) {
 		t.Helper()
 		b.do("POST", "/api/account", map[string]any{"token": token, "name": name, "passphrase": passphrase}, want)
@@ -173,8 +177,10 @@ func TestALinkIsUsedOnce(t *testing.T) {
 	alder := list[0].(map[string]any)["id"].(string)
 	token = b.do("POST", "/api/links", map[string]any{"for": alder}, 201)["token"].(string)
 	d := newBrowser(t, s.URL)
-	assert.Equal(t, map[string]any{"name": "Alder", "lead": false}, d.do("POST", "/api/link", map[string]any{"token": token}, 200))
-	d.do("POST", "/api/account", map[string]any{"token": token, "name": "Mallow", "passphrase": "new words for the old gate"}, 200)
+	assert.Equal(t, map[string]any{"name": "Alder", "lead": false},
+		d.do("POST", "/api/link", map[string]any{"token": token}, 200))
+	d.do("POST", "/api/account", map[string]any{"token": token, "name": "Mallow",
+		"passphrase": "new words for the old gate"}, 200)
 	assert.Equal(t, "Alder", d.do("GET", "/api/session", nil, 200)["teacher"].(map[string]any)["name"])
 	s.teachers["Alder"].do("GET", "/api/lessons", nil, 401)
 	s.teachers["Alder"].do("POST", "/api/session", signIn("Alder", words+"Alder"), 401)
@@ -184,7 +190,8 @@ func TestALinkIsUsedOnce(t *testing.T) {
 	e.do("POST", "/api/session", signIn("Alder", "new words for the old gate"), 200)
 	d.do("PUT", "/api/passphrase", map[string]any{"old": words, "new": "a third one, of moss and rust"}, 403)
 	d.do("PUT", "/api/passphrase", map[string]any{"old": "new words for the old gate", "new": "aaaaaaaaaaaa"}, 422)
-	d.do("PUT", "/api/passphrase", map[string]any{"old": "new words for the old gate", "new": "a third one, of moss and rust"}, 204)
+	d.do("PUT", "/api/passphrase", map[string]any{"old": "new words for the old gate",
+		"new": "a third one, of moss and rust"}, 204)
 	d.do("GET", "/api/lessons", nil, 200)
 	e.do("GET", "/api/lessons", nil, 401)
 }
@@ -223,11 +230,13 @@ func TestNothingIsNobodys(t *testing.T) {
 }
 
 // free are the routes that nobody has to sign in for.
-var free = []string{"/healthz", "/api/version", "/api/session", "/api/link", "/api/account", "/api/handins", "/api/desk"}
+var free = []string{"/healthz", "/api/version", "/api/session", "/api/link", "/api/account", "/api/handins",
+	"/api/desk"}
 
 func isFree(r gin.RouteInfo) bool {
 	for _, path := range free {
-		if r.Path == path && (r.Path != "/api/session" || r.Method != "DELETE") || path == "/api/desk" && strings.HasPrefix(r.Path, path+"/") {
+		if r.Path == path && (r.Path != "/api/session" || r.Method != "DELETE") || path == "/api/desk" &&
+			strings.HasPrefix(r.Path, path+"/") {
 			return true
 		}
 	}
@@ -256,14 +265,16 @@ func TestNoRouteIsAnothers(t *testing.T) {
 	visit := func(b browser, r gin.RouteInfo, body any) int {
 		raw, err := json.Marshal(body)
 		require.NoError(t, err)
-		req, err := http.NewRequestWithContext(t.Context(), r.Method, s.URL+ids.Replace(r.Path), strings.NewReader(string(raw)))
+		req, err := http.NewRequestWithContext(t.Context(), r.Method, s.URL+ids.Replace(r.Path),
+			strings.NewReader(string(raw)))
 		require.NoError(t, err)
 		res, err := b.http.Do(req)
 		require.NoError(t, err)
 		defer res.Body.Close()
 		return res.StatusCode
 	}
-	body := map[string]any{"name": "Mallow", "names": "Mallow", "shared": "copy", "ended": true, "word": "Look.", "open": true,
+	body := map[string]any{"name": "Mallow", "names": "Mallow", "shared": "copy", "ended": true, "word": "Look.",
+		"open":      true,
 		"operation": "x", "base": 1, "holder": "x", "take": true, "pupils": []string{mirren.pupil}, "attempts": []string{}}
 	for _, r := range s.routes {
 		if isFree(r) {
@@ -271,7 +282,8 @@ func TestNoRouteIsAnothers(t *testing.T) {
 		}
 		assert.Equal(t, 401, visit(nobody, r, body), "%s %s", r.Method, r.Path)
 		assert.Equal(t, 401, visit(mirren.browser, r, body), "a child: %s %s", r.Method, r.Path)
-		if !strings.Contains(r.Path, ":") || strings.Contains(r.Path, ":teacher") || r.Method == "PUT" && r.Path == "/api/lessons/:id" {
+		if !strings.Contains(r.Path, ":") || strings.Contains(r.Path, ":teacher") || r.Method == "PUT" &&
+			r.Path == "/api/lessons/:id" {
 			continue
 		}
 		tried++
@@ -286,7 +298,8 @@ func TestNoRouteIsAnothers(t *testing.T) {
 	alder.do("PATCH", "/api/classes/"+room.class, map[string]any{"shared": "read"}, 200)
 	before = state()
 	for _, r := range s.routes {
-		if isFree(r) || !strings.Contains(r.Path, ":") || strings.Contains(r.Path, ":teacher") || strings.HasSuffix(r.Path, "/events") {
+		if isFree(r) || !strings.Contains(r.Path, ":") || strings.Contains(r.Path, ":teacher") ||
+			strings.HasSuffix(r.Path, "/events") {
 			continue
 		}
 		got := visit(birch, r, body)
@@ -332,7 +345,8 @@ func TestALessonIsSharedWithTheSchool(t *testing.T) {
 	page := birch.do("GET", "/api/lessons?others=1", nil, 200)
 	require.Len(t, page["lessons"], 1)
 	line := page["lessons"].([]any)[0].(map[string]any)
-	assert.Equal(t, []any{"of-alder-1", "Alder", "copy", ""}, []any{line["id"], line["by"], line["shared"], line["folder"]})
+	assert.Equal(t, []any{"of-alder-1", "Alder", "copy", ""},
+		[]any{line["id"], line["by"], line["shared"], line["folder"]})
 	assert.Empty(t, page["folders"])
 	got := birch.do("GET", "/api/lessons/of-alder-1", nil, 200)
 	assert.Equal(t, []any{"Alder", "copy"}, []any{got["by"], got["shared"]})
@@ -370,7 +384,8 @@ func TestTheDeedsNameNobody(t *testing.T) {
 		title, _ := deed["title"].(string)
 		said = append(said, strings.TrimSpace(deed["did"].(string)+" "+of+" "+title))
 	}
-	assert.Equal(t, []string{"deleted pupil", "set set Show it", "looked class Bulbs", "signed in", "made teacher", "invited teacher",
+	assert.Equal(t, []string{"deleted pupil", "set set Show it", "looked class Bulbs", "signed in", "made teacher",
+		"invited teacher",
 		"signed in", "made teacher"}, said)
 	raw, err := os.ReadFile(s.path + "-deeds")
 	require.NoError(t, err)

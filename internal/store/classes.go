@@ -233,7 +233,8 @@ func (s *Store) NewKey(class, id string) error {
 func (s *Store) RenamePupil(class, id, name string) error {
 	return s.write.Transaction(func(tx *gorm.DB) error {
 		var n int64
-		err := tx.Model(&Pupil{}).Where("class_id = ? AND id <> ? AND name = ? COLLATE NOCASE", class, id, name).Count(&n).Error
+		err := tx.Model(&Pupil{}).Where("class_id = ? AND id <> ? AND name = ? COLLATE NOCASE", class, id,
+			name).Count(&n).Error
 		if err != nil {
 			return err
 		}

@@ -26,7 +26,8 @@ func TestWorkIsKeptAsLongAsTheSchoolSays(t *testing.T) {
 	pupils, err := s.Pupils(class.ID)
 	require.NoError(t, err)
 	hand := func(set string) {
-		_, err := s.HandIn(store.Attempt{ID: people.NewToken(), SetID: set, PupilID: pupils[0].ID, Answer: task.Answer{"board": "1"}})
+		_, err := s.HandIn(store.Attempt{ID: people.NewToken(), SetID: set, PupilID: pupils[0].ID,
+			Answer: task.Answer{"board": "1"}})
 		require.NoError(t, err)
 	}
 	for _, id := range []string{"old", "running"} {

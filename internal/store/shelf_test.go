@@ -41,7 +41,8 @@ func shelf(t *testing.T, s *store.Store, q store.Query) store.Page {
 // Lessons are found by what is said of them, sorted, filed, and told in parts.
 func TestTheShelfIsSearchedSortedAndFiled(t *testing.T) {
 	s, _ := open(t)
-	for id, line := range map[string]string{"plus": "58 + 67", "minus": "402 − 167", "rack": "8 and 6 on a rack", "share": "97 ÷ 4"} {
+	for id, line := range map[string]string{"plus": "58 + 67", "minus": "402 − 167", "rack": "8 and 6 on a rack",
+		"share": "97 ÷ 4"} {
 		_, err := s.Create("", lessonOf(t, id, line))
 		require.NoError(t, err)
 	}
@@ -125,7 +126,8 @@ func BenchmarkShelfOf10000(b *testing.B) {
 	defer func() { _ = s.Close() }()
 	var list []lesson.Lesson
 	for i := range 10_000 {
-		list = append(list, lesson.Lesson{Format: lesson.Format, ID: fmt.Sprintf("lesson-%d", i), Title: fmt.Sprintf("Bulbs %d", i)})
+		list = append(list, lesson.Lesson{Format: lesson.Format, ID: fmt.Sprintf("lesson-%d", i),
+			Title: fmt.Sprintf("Bulbs %d", i)})
 	}
 	_, err = s.CreateAll("", list)
 	require.NoError(b, err)

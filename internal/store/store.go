@@ -147,7 +147,8 @@ func (s *Store) sweep() error {
 	before := s.now().Add(-KeepDeleted)
 	return s.write.Transaction(func(tx *gorm.DB) error {
 		lost := tx.Unscoped().Model(&Row{}).Select("id").Where("deleted_at < ?", before)
-		err := tx.Unscoped().Model(&Row{}).Where("showing_of IN (?)", lost).Update("deleted_at", before.Add(-time.Second)).Error
+		err := tx.Unscoped().Model(&Row{}).Where("showing_of IN (?)", lost).Update("deleted_at",
+			before.Add(-time.Second)).Error
 		if err != nil {
 			return err
 		}

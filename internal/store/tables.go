@@ -73,10 +73,12 @@ const SnapshotEvery = 50
 var migrations = []*gormigrate.Migration{
 	{ID: "2026-11-24-lessons", Migrate: func(tx *gorm.DB) error {
 		return run(tx,
-			"CREATE TABLE `lessons` (`id` text,`title` text,`objective` text,`scenes` integer,`rev` integer,`created_at` datetime,`updated_at` datetime,`deleted_at` datetime,PRIMARY KEY (`id`))",
+			"CREATE TABLE `lessons` (`id` text,`title` text,`objective` text,`scenes` integer,`rev` integer,`created_at` "+
+				"datetime,`updated_at` datetime,`deleted_at` datetime,PRIMARY KEY (`id`))",
 			"CREATE INDEX `idx_lessons_deleted_at` ON `lessons`(`deleted_at`)",
 			"CREATE TABLE `documents` (`lesson_id` text,`rev` integer,`doc` blob,PRIMARY KEY (`lesson_id`))",
-			"CREATE TABLE `operations` (`id` text,`lesson_id` text,`rev` integer,`edits` blob,`created_at` datetime,PRIMARY KEY (`id`))",
+			"CREATE TABLE `operations` (`id` text,`lesson_id` text,`rev` integer,`edits` blob,`created_at` datetime,PRIMARY "+
+				"KEY (`id`))",
 			"CREATE INDEX `by_lesson` ON `operations`(`lesson_id`,`rev`)",
 			"CREATE INDEX `idx_operations_created_at` ON `operations`(`created_at`)",
 		)
@@ -86,7 +88,8 @@ var migrations = []*gormigrate.Migration{
 	{ID: "2026-11-26-operations-of-lessons", Migrate: func(tx *gorm.DB) error {
 		return run(tx,
 			"ALTER TABLE `lessons` ADD COLUMN `made` text NOT NULL DEFAULT ''",
-			"CREATE TABLE `operations_new` (`lesson_id` text,`id` text,`rev` integer,`format` integer,`edits` blob,`created_at` datetime,PRIMARY KEY (`lesson_id`,`id`))",
+			"CREATE TABLE `operations_new` (`lesson_id` text,`id` text,`rev` integer,`format` integer,`edits` "+
+				"blob,`created_at` datetime,PRIMARY KEY (`lesson_id`,`id`))",
 			"INSERT INTO `operations_new` SELECT `lesson_id`,`id`,`rev`,1,`edits`,`created_at` FROM `operations`",
 			"DROP TABLE `operations`",
 			"ALTER TABLE `operations_new` RENAME TO `operations`",
@@ -121,15 +124,19 @@ var migrations = []*gormigrate.Migration{
 		return run(tx,
 			"CREATE TABLE `classes` (`id` text,`name` text,`code` text,`open` numeric,`created_at` datetime,PRIMARY KEY (`id`))",
 			"CREATE UNIQUE INDEX `idx_classes_code` ON `classes`(`code`)",
-			"CREATE TABLE `pupils` (`id` text,`class_id` text,`name` text,`sign` integer,`created_at` datetime,PRIMARY KEY (`id`))",
+			"CREATE TABLE `pupils` (`id` text,`class_id` text,`name` text,`sign` integer,`created_at` datetime,PRIMARY KEY "+
+				"(`id`))",
 			"CREATE INDEX `idx_pupils_class_id` ON `pupils`(`class_id`)",
-			"CREATE TABLE `seats` (`token` text,`class_id` text,`pupil_id` text,`with_id` text,`created_at` datetime,PRIMARY KEY (`token`))",
+			"CREATE TABLE `seats` (`token` text,`class_id` text,`pupil_id` text,`with_id` text,`created_at` datetime,PRIMARY "+
+				"KEY (`token`))",
 			"CREATE INDEX `idx_seats_class_id` ON `seats`(`class_id`)",
-			"CREATE TABLE `sets` (`id` text,`class_id` text,`title` text,`source` blob,`tasks` blob,`own` numeric,`help` text,`only` blob,"+
+			"CREATE TABLE `sets` (`id` text,`class_id` text,`title` text,`source` blob,`tasks` blob,`own` numeric,`help` "+
+				"text,`only` blob,"+
 				"`created_at` datetime,`ended_at` datetime,PRIMARY KEY (`id`))",
 			"CREATE INDEX `idx_sets_class_id` ON `sets`(`class_id`)",
 			"CREATE TABLE `recipients` (`set_id` text,`pupil_id` text,`tasks` blob,PRIMARY KEY (`set_id`,`pupil_id`))",
-			"CREATE TABLE `attempts` (`id` text,`set_id` text,`pupil_id` text,`with_id` text,`task` integer,`answer` blob,`right` numeric,"+
+			"CREATE TABLE `attempts` (`id` text,`set_id` text,`pupil_id` text,`with_id` text,`task` integer,`answer` "+
+				"blob,`right` numeric,"+
 				"`late` numeric,`away` integer,`digest` text,`core` text,`back` text,`handed_at` datetime,PRIMARY KEY (`id`))",
 			"CREATE INDEX `idx_attempts_set_id` ON `attempts`(`set_id`,`pupil_id`,`task`)",
 		)
@@ -138,11 +145,14 @@ var migrations = []*gormigrate.Migration{
 	// there to be done; the keys of children's tiles.
 	{ID: "2026-11-27-teachers", Migrate: func(tx *gorm.DB) error {
 		return run(tx,
-			"CREATE TABLE `teachers` (`id` text,`name` text,`folded` text,`hash` text,`lead` numeric,`created_at` datetime,PRIMARY KEY (`id`))",
+			"CREATE TABLE `teachers` (`id` text,`name` text,`folded` text,`hash` text,`lead` numeric,`created_at` "+
+				"datetime,PRIMARY KEY (`id`))",
 			"CREATE UNIQUE INDEX `idx_teachers_folded` ON `teachers`(`folded`)",
-			"CREATE TABLE `sessions` (`token` text,`teacher_id` text,`created_at` datetime,`seen_at` datetime,PRIMARY KEY (`token`))",
+			"CREATE TABLE `sessions` (`token` text,`teacher_id` text,`created_at` datetime,`seen_at` datetime,PRIMARY KEY "+
+				"(`token`))",
 			"CREATE INDEX `idx_sessions_teacher_id` ON `sessions`(`teacher_id`)",
-			"CREATE TABLE `links` (`token` text,`teacher_id` text,`lead` numeric,`made_by` text,`ends_at` datetime,PRIMARY KEY (`token`))",
+			"CREATE TABLE `links` (`token` text,`teacher_id` text,`lead` numeric,`made_by` text,`ends_at` datetime,PRIMARY "+
+				"KEY (`token`))",
 			"ALTER TABLE `lessons` ADD COLUMN `owner` text NOT NULL DEFAULT ''",
 			"ALTER TABLE `lessons` ADD COLUMN `shared` text NOT NULL DEFAULT ''",
 			"ALTER TABLE `classes` ADD COLUMN `owner` text NOT NULL DEFAULT ''",

@@ -118,8 +118,9 @@ func TestARestoreDeletesAgain(t *testing.T) {
 	require.NoError(t, s.DeletePupil(stays.ID, pupils[0].ID))
 	require.NoError(t, s.DeleteSet("set-1"))
 	require.NoError(t, s.Delete("x"))
-	for _, d := range []store.Deed{{Did: store.Deleted, Of: store.OfClass, ID: gone.ID}, {Did: store.Deleted, Of: store.OfPupil,
-		ID: pupils[0].ID}, {Did: store.Deleted, Of: store.OfSet, ID: "set-1"}, {Did: store.Deleted, Of: "lesson", ID: "x"}} {
+	for _, d := range []store.Deed{{Did: store.Deleted, Of: store.OfClass, ID: gone.ID},
+		{Did: store.Deleted, Of: store.OfPupil,
+			ID: pupils[0].ID}, {Did: store.Deleted, Of: store.OfSet, ID: "set-1"}, {Did: store.Deleted, Of: "lesson", ID: "x"}} {
 		require.NoError(t, s.Note(d))
 	}
 	require.NoError(t, s.Close())

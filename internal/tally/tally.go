@@ -50,7 +50,8 @@ func (m Tally) MarshalJSON() ([]byte, error) { return json.Marshal(Shape{"tally"
 
 // MarkArgs are a number of strokes.
 type MarkArgs struct {
-	Count int `json:"count" jsonschema:"required,minimum=1,maximum=99" jsonschema_description:"How many."`
+	// How many.
+	Count int `json:"count" jsonschema:"required,minimum=1,maximum=99"`
 }
 
 func (m Tally) mark(a MarkArgs, t *board.Tx) (Tally, error) {
@@ -63,7 +64,8 @@ func (m Tally) mark(a MarkArgs, t *board.Tx) (Tally, error) {
 
 // ScoreArgs are the number of all strokes.
 type ScoreArgs struct {
-	Amount string `json:"amount" jsonschema:"required,maxLength=80" jsonschema_description:"How many there are then."`
+	// How many there are then.
+	Amount string `json:"amount" jsonschema:"required,maxLength=80"`
 }
 
 func (m Tally) score(a ScoreArgs, t *board.Tx) (Tally, error) {
@@ -195,7 +197,8 @@ func Spec() board.ModelSpec {
 
 // BreakArgs say where to break.
 type BreakArgs struct {
-	In string `json:"in" jsonschema:"required,enum=apply,enum=layout" jsonschema_description:"Where."`
+	// Where.
+	In string `json:"in" jsonschema:"required,enum=apply,enum=layout"`
 }
 
 // Break is a move that is a mistake in the program: it panics, at once or when the

@@ -63,14 +63,21 @@ func (b Blocks) isJoined(p place.Place) bool { return slices.Contains(b.Joined, 
 
 // Shape is the JSON form: alike blocks that lie side by side are one run.
 type Shape struct {
-	Kind   string        `json:"kind" jsonschema:"required,enum=blocks"`
-	View   string        `json:"view,omitempty" jsonschema:"enum=columns,enum=mat" jsonschema_description:"Columns when left out."`
-	Style  string        `json:"style,omitempty" jsonschema:"enum=solid,enum=sketch" jsonschema_description:"Solid when left out."`
-	Colour string        `json:"colour,omitempty" jsonschema:"enum=place,enum=addend,enum=plain" jsonschema_description:"By place when left out."`
-	Names  bool          `json:"names,omitempty" jsonschema_description:"The names of the places and of their shapes are shown."`
-	Traces bool          `json:"traces,omitempty" jsonschema_description:"Bundled and opened blocks leave their trace, and the written method follows them."`
-	UpTo   *place.Place  `json:"upTo,omitempty" jsonschema_description:"The largest column shown though empty."`
-	Joined []place.Place `json:"joined,omitempty" jsonschema_description:"Places whose addends lie together."`
+	Kind string `json:"kind" jsonschema:"required,enum=blocks"`
+	// Columns when left out.
+	View string `json:"view,omitempty" jsonschema:"enum=columns,enum=mat"`
+	// Solid when left out.
+	Style string `json:"style,omitempty" jsonschema:"enum=solid,enum=sketch"`
+	// By place when left out.
+	Colour string `json:"colour,omitempty" jsonschema:"enum=place,enum=addend,enum=plain"`
+	// The names of the places and of their shapes are shown.
+	Names bool `json:"names,omitempty"`
+	// Bundled and opened blocks leave their trace, and the written method follows them.
+	Traces bool `json:"traces,omitempty"`
+	// The largest column shown though empty.
+	UpTo *place.Place `json:"upTo,omitempty"`
+	// Places whose addends lie together.
+	Joined []place.Place `json:"joined,omitempty"`
 	Runs   []pieces.Run  `json:"pieces" jsonschema:"required"`
 }
 

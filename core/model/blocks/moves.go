@@ -11,22 +11,26 @@ import (
 
 // ViewArgs choose columns or an open mat.
 type ViewArgs struct {
-	View string `json:"view" jsonschema:"required,enum=columns,enum=mat" jsonschema_description:"columns or mat."`
+	// columns or mat.
+	View string `json:"view" jsonschema:"required,enum=columns,enum=mat"`
 }
 
 // StyleArgs choose solid blocks or a sketch.
 type StyleArgs struct {
-	Style string `json:"style" jsonschema:"required,enum=solid,enum=sketch" jsonschema_description:"solid or sketch."`
+	// solid or sketch.
+	Style string `json:"style" jsonschema:"required,enum=solid,enum=sketch"`
 }
 
 // ColourArgs choose what the colours tell.
 type ColourArgs struct {
-	By string `json:"by" jsonschema:"required,enum=place,enum=addend,enum=plain" jsonschema_description:"place, addend or plain."`
+	// place, addend or plain.
+	By string `json:"by" jsonschema:"required,enum=place,enum=addend,enum=plain"`
 }
 
 // NamesArgs show or hide the names of the places.
 type NamesArgs struct {
-	Shown bool `json:"shown" jsonschema_description:"Whether the strip is shown."`
+	// Whether the strip is shown.
+	Shown bool `json:"shown"`
 }
 
 // build also parts the addends again.

@@ -16,8 +16,8 @@ func Spec() board.ModelSpec {
 		Empties: "clear",
 		Noun:    "blocks",
 		Names:   []string{"base ten blocks"},
-		Doc: "Ones, tens, hundreds and thousands, and on to hundred thousands drawn small, in columns or on an open mat, solid or as " +
-			"a sketch.",
+		Doc: "Ones, tens, hundreds and thousands, and on to hundred thousands drawn small, in columns or on an open mat, " +
+			"solid or as a sketch.",
 		New:   func(*board.IDs) board.Model { return Blocks{} },
 		Most:  9999,
 		Empty: func(int) string { return "blocks 0" },

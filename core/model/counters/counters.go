@@ -35,12 +35,16 @@ var Colourings = []string{"berry and mint", "pine and sand"}
 
 // CounterFrame is rows by columns of cells, shaded after so many rows or columns.
 type CounterFrame struct {
-	Rows    int  `json:"rows" jsonschema:"required,minimum=1,maximum=12"`
-	Columns int  `json:"columns" jsonschema:"required,minimum=1,maximum=12"`
-	Every   int  `json:"every,omitempty" jsonschema:"minimum=0,maximum=72" jsonschema_description:"Every second run of so many cells is shaded; 0 for none."`
-	Cells   int  `json:"shadeAfter,omitempty" jsonschema:"minimum=0,maximum=143" jsonschema_description:"Cells before the shading begins; 0 for none."`
-	Split   int  `json:"split,omitempty" jsonschema:"minimum=0,maximum=11" jsonschema_description:"Rows (or columns, when across) before the shading begins; 0 for no shading."`
-	Across  bool `json:"across,omitempty" jsonschema_description:"The split parts columns rather than rows."`
+	Rows    int `json:"rows" jsonschema:"required,minimum=1,maximum=12"`
+	Columns int `json:"columns" jsonschema:"required,minimum=1,maximum=12"`
+	// Every second run of so many cells is shaded; 0 for none.
+	Every int `json:"every,omitempty" jsonschema:"minimum=0,maximum=72"`
+	// Cells before the shading begins; 0 for none.
+	Cells int `json:"shadeAfter,omitempty" jsonschema:"minimum=0,maximum=143"`
+	// Rows (or columns, when across) before the shading begins; 0 for no shading.
+	Split int `json:"split,omitempty" jsonschema:"minimum=0,maximum=11"`
+	// The split parts columns rather than rows.
+	Across bool `json:"across,omitempty"`
 }
 
 func (f CounterFrame) cells() int { return f.Rows * f.Columns }
@@ -179,19 +183,27 @@ func (c Counters) refill() Counters {
 
 // JSON is the form in files: alike counters that lie side by side are one run.
 type JSON struct {
-	Kind      string         `json:"kind" jsonschema:"required,enum=counters"`
-	Frames    []CounterFrame `json:"frames,omitempty" jsonschema:"maxItems=60"`
-	Groups    int            `json:"groups,omitempty" jsonschema:"minimum=0,maximum=12"`
-	Fill      string         `json:"fill,omitempty" jsonschema:"enum=rows,enum=pairs" jsonschema_description:"How frames fill; by rows when left out."`
-	Numerals  bool           `json:"numerals,omitempty" jsonschema_description:"The cells are numbered."`
-	Skip      bool           `json:"skip,omitempty" jsonschema_description:"Skip-counting along the edge of the frames."`
-	Fives     bool           `json:"fives,omitempty" jsonschema_description:"Loose counters line up in fives."`
-	Look      string         `json:"look,omitempty" jsonschema:"enum=counter,enum=bulb,enum=seed,enum=leaf,enum=snail,enum=bee,enum=pot" jsonschema_description:"What the counters look like."`
-	Other     string         `json:"other,omitempty" jsonschema:"enum=counter,enum=bulb,enum=seed,enum=leaf,enum=snail,enum=bee,enum=pot" jsonschema_description:"What the second part looks like, where it is another shape."`
-	Story     string         `json:"story,omitempty" jsonschema:"maxLength=200" jsonschema_description:"A teacher's own sentence with numbers in braces."`
-	Colouring int            `json:"colouring,omitempty" jsonschema:"minimum=0,maximum=1"`
-	Unit      string         `json:"unit,omitempty" jsonschema:"maxLength=40" jsonschema_description:"What the counters count."`
-	Runs      []pieces.Run   `json:"pieces" jsonschema:"required"`
+	Kind   string         `json:"kind" jsonschema:"required,enum=counters"`
+	Frames []CounterFrame `json:"frames,omitempty" jsonschema:"maxItems=60"`
+	Groups int            `json:"groups,omitempty" jsonschema:"minimum=0,maximum=12"`
+	// How frames fill; by rows when left out.
+	Fill string `json:"fill,omitempty" jsonschema:"enum=rows,enum=pairs"`
+	// The cells are numbered.
+	Numerals bool `json:"numerals,omitempty"`
+	// Skip-counting along the edge of the frames.
+	Skip bool `json:"skip,omitempty"`
+	// Loose counters line up in fives.
+	Fives bool `json:"fives,omitempty"`
+	// What the counters look like.
+	Look string `json:"look,omitempty" jsonschema:"enum=counter,enum=bulb,enum=seed,enum=leaf,enum=snail,enum=bee,enum=pot"`
+	// What the second part looks like, where it is another shape.
+	Other string `json:"other,omitempty" jsonschema:"enum=counter,enum=bulb,enum=seed,enum=leaf,enum=snail,enum=bee,enum=pot"`
+	// A teacher's own sentence with numbers in braces.
+	Story     string `json:"story,omitempty" jsonschema:"maxLength=200"`
+	Colouring int    `json:"colouring,omitempty" jsonschema:"minimum=0,maximum=1"`
+	// What the counters count.
+	Unit string       `json:"unit,omitempty" jsonschema:"maxLength=40"`
+	Runs []pieces.Run `json:"pieces" jsonschema:"required"`
 }
 
 // MarshalJSON writes runs; ids are left out.

@@ -10,44 +10,58 @@ import (
 
 // FramesArgs are so many frames alike.
 type FramesArgs struct {
-	Rows    int `json:"rows" jsonschema:"required,minimum=1,maximum=12" jsonschema_description:"Rows of a frame."`
-	Columns int `json:"columns" jsonschema:"required,minimum=1,maximum=12" jsonschema_description:"Columns of a frame."`
-	Count   int `json:"count" jsonschema:"minimum=0,maximum=60" jsonschema_description:"How many frames; 0 for none."`
+	// Rows of a frame.
+	Rows int `json:"rows" jsonschema:"required,minimum=1,maximum=12"`
+	// Columns of a frame.
+	Columns int `json:"columns" jsonschema:"required,minimum=1,maximum=12"`
+	// How many frames; 0 for none.
+	Count int `json:"count" jsonschema:"minimum=0,maximum=60"`
 }
 
 // FrameArgs name a frame.
 type FrameArgs struct {
-	Frame int `json:"frame" jsonschema:"required,minimum=1,maximum=60" jsonschema_description:"The frame, from 1."`
+	// The frame, from 1.
+	Frame int `json:"frame" jsonschema:"required,minimum=1,maximum=60"`
 }
 
 // GrowArgs grow or shrink a frame.
 type GrowArgs struct {
-	Frame  int  `json:"frame" jsonschema:"required,minimum=1,maximum=60" jsonschema_description:"The frame, from 1."`
-	Across bool `json:"across,omitempty" jsonschema_description:"By a column rather than a row."`
-	Less   bool `json:"less,omitempty" jsonschema_description:"Shrink rather than grow."`
+	// The frame, from 1.
+	Frame int `json:"frame" jsonschema:"required,minimum=1,maximum=60"`
+	// By a column rather than a row.
+	Across bool `json:"across,omitempty"`
+	// Shrink rather than grow.
+	Less bool `json:"less,omitempty"`
 }
 
 // SplitArgs shade the frames after so many rows or columns.
 type SplitArgs struct {
-	After  int  `json:"after" jsonschema:"minimum=0,maximum=11" jsonschema_description:"Rows before the shading begins; 0 for none."`
-	Across bool `json:"across,omitempty" jsonschema_description:"Columns rather than rows."`
-	Cells  int  `json:"cells,omitempty" jsonschema:"minimum=0,maximum=143" jsonschema_description:"After so many cells, in the order in which they fill, rather than rows."`
-	Every  int  `json:"every,omitempty" jsonschema:"minimum=0,maximum=72" jsonschema_description:"Every second run of so many cells, like five, rather than rows."`
+	// Rows before the shading begins; 0 for none.
+	After int `json:"after" jsonschema:"minimum=0,maximum=11"`
+	// Columns rather than rows.
+	Across bool `json:"across,omitempty"`
+	// After so many cells, in the order in which they fill, rather than rows.
+	Cells int `json:"cells,omitempty" jsonschema:"minimum=0,maximum=143"`
+	// Every second run of so many cells, like five, rather than rows.
+	Every int `json:"every,omitempty" jsonschema:"minimum=0,maximum=72"`
 }
 
 // FillArgs choose how frames fill.
 type FillArgs struct {
-	By string `json:"by" jsonschema:"required,enum=rows,enum=pairs" jsonschema_description:"rows or pairs."`
+	// rows or pairs.
+	By string `json:"by" jsonschema:"required,enum=rows,enum=pairs"`
 }
 
 // ShownArgs show or hide.
 type ShownArgs struct {
-	Shown bool `json:"shown" jsonschema_description:"Whether it is shown."`
+	// Whether it is shown.
+	Shown bool `json:"shown"`
 }
 
 // WaysArgs say which ways are shown.
 type WaysArgs struct {
-	Both bool `json:"both,omitempty" jsonschema_description:"Only ways with at least one of each colour."`
+	// Only ways with at least one of each colour.
+	Both bool `json:"both,omitempty"`
 }
 
 func checkSides(rows, columns int) error {

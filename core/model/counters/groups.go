@@ -9,17 +9,20 @@ import (
 
 // GroupsArgs are a number of groups.
 type GroupsArgs struct {
-	Count int `json:"count" jsonschema:"minimum=0,maximum=12" jsonschema_description:"How many groups; 0 for none."`
+	// How many groups; 0 for none.
+	Count int `json:"count" jsonschema:"minimum=0,maximum=12"`
 }
 
 // ShareArgs say how far to share.
 type ShareArgs struct {
-	Rounds int `json:"rounds,omitempty" jsonschema:"minimum=0,maximum=3000" jsonschema_description:"How many times one is dealt to each group; until no full round is left when left out."`
+	// How many times one is dealt to each group; until no full round is left when left out.
+	Rounds int `json:"rounds,omitempty" jsonschema:"minimum=0,maximum=3000"`
 }
 
 // SizeArgs are the size of a group.
 type SizeArgs struct {
-	Size int `json:"size" jsonschema:"required,minimum=1,maximum=3000" jsonschema_description:"Counters in each group."`
+	// Counters in each group.
+	Size int `json:"size" jsonschema:"required,minimum=1,maximum=3000"`
 }
 
 // groups changes the number of groups and keeps the counters: those of a group
@@ -147,10 +150,14 @@ func (c Counters) groupsOf(a SizeArgs, t *board.Tx) (Counters, error) {
 
 // PutArgs put counters into a group, or into the cells of a frame.
 type PutArgs struct {
-	Pieces []board.Select `json:"pieces" jsonschema:"required" jsonschema_description:"Which counters."`
-	Group  int            `json:"group" jsonschema:"minimum=0,maximum=12" jsonschema_description:"The group, from 1; 0 for none."`
-	Frame  int            `json:"frame,omitempty" jsonschema:"minimum=0,maximum=60" jsonschema_description:"The frame, from 1, instead of a group."`
-	Cell   int            `json:"cell,omitempty" jsonschema:"minimum=0,maximum=144" jsonschema_description:"The cell of the frame to fill first, from 1; when it is left out or not free, the first that is."`
+	// Which counters.
+	Pieces []board.Select `json:"pieces" jsonschema:"required"`
+	// The group, from 1; 0 for none.
+	Group int `json:"group" jsonschema:"minimum=0,maximum=12"`
+	// The frame, from 1, instead of a group.
+	Frame int `json:"frame,omitempty" jsonschema:"minimum=0,maximum=60"`
+	// The cell of the frame to fill first, from 1; when it is left out or not free, the first that is.
+	Cell int `json:"cell,omitempty" jsonschema:"minimum=0,maximum=144"`
 }
 
 // put brings counters into one group or one frame, or out of all.

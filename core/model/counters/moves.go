@@ -14,53 +14,68 @@ import (
 
 // NumberArgs are a typed number of counters.
 type NumberArgs struct {
-	Amount string `json:"amount" jsonschema:"required" jsonschema_description:"A whole number (9), or one for each colour (6 + 3)."`
+	// A whole number (9), or one for each colour (6 + 3).
+	Amount string `json:"amount" jsonschema:"required"`
 }
 
 // PlaceArgs are counters to put beside the others.
 type PlaceArgs struct {
-	Count int  `json:"count" jsonschema:"required,minimum=1,maximum=3000" jsonschema_description:"How many counters."`
-	Mint  bool `json:"mint,omitempty" jsonschema_description:"With the mint face up."`
-	Group int  `json:"group,omitempty" jsonschema:"minimum=0,maximum=12" jsonschema_description:"Into this group, from 1; on the mat when left out."`
-	Frame int  `json:"frame,omitempty" jsonschema:"minimum=0,maximum=60" jsonschema_description:"Into the free cells of this frame, from 1; into those of any when left out."`
+	// How many counters.
+	Count int `json:"count" jsonschema:"required,minimum=1,maximum=3000"`
+	// With the mint face up.
+	Mint bool `json:"mint,omitempty"`
+	// Into this group, from 1; on the mat when left out.
+	Group int `json:"group,omitempty" jsonschema:"minimum=0,maximum=12"`
+	// Into the free cells of this frame, from 1; into those of any when left out.
+	Frame int `json:"frame,omitempty" jsonschema:"minimum=0,maximum=60"`
 }
 
 // FirstArgs hold the size of the first part.
 type FirstArgs struct {
-	First int `json:"first" jsonschema:"minimum=0,maximum=3000" jsonschema_description:"Counters of the first part; the rest are the second."`
+	// Counters of the first part; the rest are the second.
+	First int `json:"first" jsonschema:"minimum=0,maximum=3000"`
 }
 
 // StepArgs are so many more or fewer.
 type StepArgs struct {
-	By   int  `json:"by" jsonschema:"required,minimum=1,maximum=100" jsonschema_description:"How many."`
-	Down bool `json:"down,omitempty" jsonschema_description:"Fewer rather than more."`
+	// How many.
+	By int `json:"by" jsonschema:"required,minimum=1,maximum=100"`
+	// Fewer rather than more.
+	Down bool `json:"down,omitempty"`
 }
 
 // ByArgs choose fives or tens.
 type ByArgs struct {
-	By int `json:"by" jsonschema:"required,enum=5,enum=10" jsonschema_description:"5 or 10."`
+	// 5 or 10.
+	By int `json:"by" jsonschema:"required,enum=5,enum=10"`
 }
 
 // LookArgs choose what counters look like.
 type LookArgs struct {
-	Other     string `json:"other,omitempty" jsonschema:"enum=counter,enum=bulb,enum=seed,enum=leaf,enum=snail,enum=bee,enum=pot" jsonschema_description:"The shape of the second part; that of the first when left out with a shape."`
-	Shape     string `json:"shape,omitempty" jsonschema:"enum=counter,enum=bulb,enum=seed,enum=leaf,enum=snail,enum=bee,enum=pot" jsonschema_description:"The shape; unchanged when left out."`
-	Colouring *int   `json:"colouring,omitempty" jsonschema:"minimum=0,maximum=1" jsonschema_description:"The pair of colours; unchanged when left out."`
+	// The shape of the second part; that of the first when left out with a shape.
+	Other string `json:"other,omitempty" jsonschema:"enum=counter,enum=bulb,enum=seed,enum=leaf,enum=snail,enum=bee,enum=pot"`
+	// The shape; unchanged when left out.
+	Shape string `json:"shape,omitempty" jsonschema:"enum=counter,enum=bulb,enum=seed,enum=leaf,enum=snail,enum=bee,enum=pot"`
+	// The pair of colours; unchanged when left out.
+	Colouring *int `json:"colouring,omitempty" jsonschema:"minimum=0,maximum=1"`
 }
 
 // UnitArgs name what the counters count.
 type UnitArgs struct {
-	Name string `json:"name" jsonschema:"maxLength=40" jsonschema_description:"The unit in the plural, like thousands; empty for counters."`
+	// The unit in the plural, like thousands; empty for counters.
+	Name string `json:"name" jsonschema:"maxLength=40"`
 }
 
 // StoryArgs hold a teacher's own sentence.
 type StoryArgs struct {
-	Text string `json:"text" jsonschema:"maxLength=200" jsonschema_description:"A sentence with one or two numbers in braces: {3} snails sit on the leaf, {2} bees fly. Empty for none."`
+	// A sentence with one or two numbers in braces: {3} snails sit on the leaf, {2} bees fly. Empty for none.
+	Text string `json:"text" jsonschema:"maxLength=200"`
 }
 
 // SeedArgs hold a seed.
 type SeedArgs struct {
-	Seed int `json:"seed,omitempty" jsonschema:"minimum=0" jsonschema_description:"The same seed gives the same places."`
+	// The same seed gives the same places.
+	Seed int `json:"seed,omitempty" jsonschema:"minimum=0"`
 }
 
 // build puts so many counters on the mat, in place of what is there; frames and

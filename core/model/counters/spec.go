@@ -202,8 +202,8 @@ func moves() []board.MoveSpec {
 		pieces.Move(kit, "deal", "Give one counter to the group whose turn it is.", board.Keeps, nil, Counters.deal,
 			"counters 14",
 			board.NoArgs{}, grouped),
-		pieces.Move(kit, "story", "A sentence of one's own with numbers in braces puts down what it tells of; it is told again with "+
-			"what lies there then.", board.Sets, storyLaw, Counters.tellStory, "counters 0",
+		pieces.Move(kit, "story", "A sentence of one's own with numbers in braces puts down what it tells of; it is told "+
+			"again with what lies there then.", board.Sets, storyLaw, Counters.tellStory, "counters 0",
 			StoryArgs{"{3} snails sit on the leaf, {2} bees fly"}),
 		pieces.Move(kit, "gather", "Bring all counters out of the groups.", board.Keeps, nil, Counters.gather,
 			"counters 2 @ 4 4 4", board.NoArgs{}),

@@ -13,44 +13,58 @@ import (
 
 // NumberArgs are a typed number of cubes.
 type NumberArgs struct {
-	Amount string `json:"amount" jsonschema:"required" jsonschema_description:"A whole number (9), parts of a train (5 + 4), or a unit form with towers (2 tens 3 ones)."`
+	// A whole number (9), parts of a train (5 + 4), or a unit form with towers (2 tens 3 ones).
+	Amount string `json:"amount" jsonschema:"required"`
 }
 
 // TrainArgs are a new train.
 type TrainArgs struct {
-	Count int `json:"count" jsonschema:"required,minimum=1,maximum=20" jsonschema_description:"Cubes in the train."`
-	Part  int `json:"part,omitempty" jsonschema:"minimum=0,maximum=4" jsonschema_description:"The colour, from 1; 0 for the plain one."`
+	// Cubes in the train.
+	Count int `json:"count" jsonschema:"required,minimum=1,maximum=20"`
+	// The colour, from 1; 0 for the plain one.
+	Part int `json:"part,omitempty" jsonschema:"minimum=0,maximum=4"`
 }
 
 // SnapArgs name a place between two cubes.
 type SnapArgs struct {
-	Train int `json:"train" jsonschema:"required,minimum=1,maximum=60" jsonschema_description:"The train, from 1."`
-	After int `json:"after,omitempty" jsonschema:"minimum=0,maximum=19" jsonschema_description:"Cubes before the snap; 0 for a place at random."`
-	Seed  int `json:"seed,omitempty" jsonschema:"minimum=0" jsonschema_description:"For a place at random: the same seed gives the same place."`
+	// The train, from 1.
+	Train int `json:"train" jsonschema:"required,minimum=1,maximum=60"`
+	// Cubes before the snap; 0 for a place at random.
+	After int `json:"after,omitempty" jsonschema:"minimum=0,maximum=19"`
+	// For a place at random: the same seed gives the same place.
+	Seed int `json:"seed,omitempty" jsonschema:"minimum=0"`
 }
 
 // JoinArgs name two trains.
 type JoinArgs struct {
-	Train int `json:"train" jsonschema:"required,minimum=1,maximum=60" jsonschema_description:"The train that comes first."`
-	With  int `json:"with" jsonschema:"required,minimum=1,maximum=60" jsonschema_description:"The train that is joined to its end."`
+	// The train that comes first.
+	Train int `json:"train" jsonschema:"required,minimum=1,maximum=60"`
+	// The train that is joined to its end.
+	With int `json:"with" jsonschema:"required,minimum=1,maximum=60"`
 }
 
 // ColourArgs colour cubes.
 type ColourArgs struct {
-	Pieces []board.Select `json:"pieces" jsonschema:"required" jsonschema_description:"Which cubes."`
-	Part   int            `json:"part" jsonschema:"minimum=0,maximum=4" jsonschema_description:"The colour, from 1; 0 for the plain one."`
+	// Which cubes.
+	Pieces []board.Select `json:"pieces" jsonschema:"required"`
+	// The colour, from 1; 0 for the plain one.
+	Part int `json:"part" jsonschema:"minimum=0,maximum=4"`
 }
 
 // OneTrainArgs name a train.
 type OneTrainArgs struct {
-	Train int `json:"train" jsonschema:"required,minimum=1,maximum=60" jsonschema_description:"The train, from 1."`
+	// The train, from 1.
+	Train int `json:"train" jsonschema:"required,minimum=1,maximum=60"`
 }
 
 // AddArgs are cubes for the end of a train.
 type AddArgs struct {
-	Train int `json:"train" jsonschema:"required,minimum=1,maximum=60" jsonschema_description:"The train, from 1."`
-	Count int `json:"count" jsonschema:"required,minimum=1,maximum=20" jsonschema_description:"How many cubes."`
-	Part  int `json:"part,omitempty" jsonschema:"minimum=0,maximum=4" jsonschema_description:"Their colour, from 1; 0 for the plain one."`
+	// The train, from 1.
+	Train int `json:"train" jsonschema:"required,minimum=1,maximum=60"`
+	// How many cubes.
+	Count int `json:"count" jsonschema:"required,minimum=1,maximum=20"`
+	// Their colour, from 1; 0 for the plain one.
+	Part int `json:"part,omitempty" jsonschema:"minimum=0,maximum=4"`
 }
 
 // cubesOf makes n cubes of a train.

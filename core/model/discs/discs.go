@@ -103,19 +103,29 @@ func (d Discs) span() (top, bottom place.Place) {
 
 // JSON is the form in files: alike discs that lie side by side are one run.
 type JSON struct {
-	Kind   string       `json:"kind" jsonschema:"required,enum=discs"`
-	Top    place.Place  `json:"top" jsonschema:"required" jsonschema_description:"The largest column shown though empty."`
-	Bottom place.Place  `json:"bottom" jsonschema:"required" jsonschema_description:"The smallest column shown though empty, ones or less."`
-	Rows   int          `json:"rows,omitempty" jsonschema:"minimum=0,maximum=4"`
-	Groups int          `json:"groups,omitempty" jsonschema:"minimum=0,maximum=12" jsonschema_description:"Tracks to share into."`
-	Style  string       `json:"style,omitempty" jsonschema:"enum=discs,enum=dots" jsonschema_description:"Labelled discs when left out."`
-	Cards  bool         `json:"cards,omitempty" jsonschema_description:"Digit cards follow the discs."`
-	To     *place.Place `json:"cardsTo,omitempty" jsonschema_description:"The place that the digit cards reach down to at least, with zeros where digits lack."`
-	Digits string       `json:"digits,omitempty" jsonschema:"maxLength=20" jsonschema_description:"Digit cards alone, as a written number."`
-	Traces bool         `json:"traces,omitempty" jsonschema_description:"Bundled and opened discs leave their trace, and the written method follows them."`
-	Joined bool         `json:"together,omitempty" jsonschema_description:"The addends lie in one row, and are still told apart."`
-	Began  string       `json:"began,omitempty" jsonschema:"maxLength=20" jsonschema_description:"What the digits that stand alone were before they were shifted."`
-	Runs   []pieces.Run `json:"pieces" jsonschema:"required"`
+	Kind string `json:"kind" jsonschema:"required,enum=discs"`
+	// The largest column shown though empty.
+	Top place.Place `json:"top" jsonschema:"required"`
+	// The smallest column shown though empty, ones or less.
+	Bottom place.Place `json:"bottom" jsonschema:"required"`
+	Rows   int         `json:"rows,omitempty" jsonschema:"minimum=0,maximum=4"`
+	// Tracks to share into.
+	Groups int `json:"groups,omitempty" jsonschema:"minimum=0,maximum=12"`
+	// Labelled discs when left out.
+	Style string `json:"style,omitempty" jsonschema:"enum=discs,enum=dots"`
+	// Digit cards follow the discs.
+	Cards bool `json:"cards,omitempty"`
+	// The place that the digit cards reach down to at least, with zeros where digits lack.
+	To *place.Place `json:"cardsTo,omitempty"`
+	// Digit cards alone, as a written number.
+	Digits string `json:"digits,omitempty" jsonschema:"maxLength=20"`
+	// Bundled and opened discs leave their trace, and the written method follows them.
+	Traces bool `json:"traces,omitempty"`
+	// The addends lie in one row, and are still told apart.
+	Joined bool `json:"together,omitempty"`
+	// What the digits that stand alone were before they were shifted.
+	Began string       `json:"began,omitempty" jsonschema:"maxLength=20"`
+	Runs  []pieces.Run `json:"pieces" jsonschema:"required"`
 }
 
 // MarshalJSON writes runs; ids are left out.

@@ -9,43 +9,56 @@ import (
 
 // ShiftArgs shift digits by places.
 type ShiftArgs struct {
-	By    int  `json:"by" jsonschema:"required,minimum=-3,maximum=3" jsonschema_description:"Places to the left: 1 is × 10, -2 is ÷ 100."`
-	Steps bool `json:"steps,omitempty" jsonschema_description:"Column by column, each step seen."`
-	Keep  bool `json:"keep,omitempty" jsonschema_description:"Keep a row above that shows what the shift began with."`
-	Zeros bool `json:"zeros,omitempty" jsonschema_description:"The zeros that are written go along too: 120 ÷ 100 is 1.20."`
+	// Places to the left: 1 is × 10, -2 is ÷ 100.
+	By int `json:"by" jsonschema:"required,minimum=-3,maximum=3"`
+	// Column by column, each step seen.
+	Steps bool `json:"steps,omitempty"`
+	// Keep a row above that shows what the shift began with.
+	Keep bool `json:"keep,omitempty"`
+	// The zeros that are written go along too: 120 ÷ 100 is 1.20.
+	Zeros bool `json:"zeros,omitempty"`
 }
 
 // ShiftSomeArgs shift single discs.
 type ShiftSomeArgs struct {
-	Pieces []board.Select `json:"pieces" jsonschema:"required" jsonschema_description:"Which discs."`
-	By     int            `json:"by" jsonschema:"required,minimum=-3,maximum=3" jsonschema_description:"Places to the left."`
+	// Which discs.
+	Pieces []board.Select `json:"pieces" jsonschema:"required"`
+	// Places to the left.
+	By int `json:"by" jsonschema:"required,minimum=-3,maximum=3"`
 }
 
 // ColumnsArgs choose the columns.
 type ColumnsArgs struct {
-	Top    place.Place `json:"top" jsonschema:"required" jsonschema_description:"The largest column."`
-	Bottom place.Place `json:"bottom" jsonschema:"required" jsonschema_description:"The smallest column, ones or less."`
+	// The largest column.
+	Top place.Place `json:"top" jsonschema:"required"`
+	// The smallest column, ones or less.
+	Bottom place.Place `json:"bottom" jsonschema:"required"`
 }
 
 // CountArgs are a number of rows or groups.
 type CountArgs struct {
-	Count int `json:"count" jsonschema:"minimum=0,maximum=12" jsonschema_description:"How many."`
+	// How many.
+	Count int `json:"count" jsonschema:"minimum=0,maximum=12"`
 }
 
 // StyleArgs choose labelled discs or plain dots.
 type StyleArgs struct {
-	Style string `json:"style" jsonschema:"required,enum=discs,enum=dots" jsonschema_description:"discs or dots."`
+	// discs or dots.
+	Style string `json:"style" jsonschema:"required,enum=discs,enum=dots"`
 }
 
 // CardsArgs show or hide the digit cards.
 type CardsArgs struct {
-	Shown bool         `json:"shown" jsonschema_description:"Whether they are shown."`
-	To    *place.Place `json:"to,omitempty" jsonschema_description:"The place that they reach down to, with zeros where digits lack; the last digit when left out."`
+	// Whether they are shown.
+	Shown bool `json:"shown"`
+	// The place that they reach down to, with zeros where digits lack; the last digit when left out.
+	To *place.Place `json:"to,omitempty"`
 }
 
 // DigitsArgs are digit cards alone.
 type DigitsArgs struct {
-	Number string `json:"number" jsonschema:"maxLength=20" jsonschema_description:"The number as written; empty for none."`
+	// The number as written; empty for none.
+	Number string `json:"number" jsonschema:"maxLength=20"`
 }
 
 // shift multiplies or divides the whole number by a power of ten: every disc in
@@ -262,7 +275,8 @@ func (d Discs) join(_ board.NoArgs, t *board.Tx) (Discs, error) {
 
 // TogetherArgs choose how addends lie.
 type TogetherArgs struct {
-	Shown bool `json:"shown" jsonschema_description:"Whether the addends lie in one row."`
+	// Whether the addends lie in one row.
+	Shown bool `json:"shown"`
 }
 
 // together lays the addends in one row, or each in its own again; they are told apart
@@ -401,8 +415,10 @@ func (d Discs) deal(a pieces.PlaceArgs, t *board.Tx) (Discs, error) {
 
 // PutArgs put discs on a track.
 type PutArgs struct {
-	Pieces []board.Select `json:"pieces" jsonschema:"required" jsonschema_description:"Which discs."`
-	Group  int            `json:"group" jsonschema:"minimum=0,maximum=12" jsonschema_description:"The track, from 1; 0 for the chart."`
+	// Which discs.
+	Pieces []board.Select `json:"pieces" jsonschema:"required"`
+	// The track, from 1; 0 for the chart.
+	Group int `json:"group" jsonschema:"minimum=0,maximum=12"`
 }
 
 // put brings discs onto one track, or back into the chart.

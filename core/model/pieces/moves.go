@@ -25,20 +25,26 @@ type Kit[M Holder[M]] struct {
 
 // PiecesArgs name the pieces that a move is about.
 type PiecesArgs struct {
-	Pieces []board.Select `json:"pieces" jsonschema:"required" jsonschema_description:"Which pieces."`
+	// Which pieces.
+	Pieces []board.Select `json:"pieces" jsonschema:"required"`
 }
 
 // RingArgs name the pieces of a ring.
 type RingArgs struct {
-	Pieces []board.Select `json:"pieces" jsonschema:"required" jsonschema_description:"Which pieces."`
-	Beside bool           `json:"beside,omitempty" jsonschema_description:"The rings drawn before stay."`
+	// Which pieces.
+	Pieces []board.Select `json:"pieces" jsonschema:"required"`
+	// The rings drawn before stay.
+	Beside bool `json:"beside,omitempty"`
 }
 
 // LayArgs move pieces freely.
 type LayArgs struct {
-	Pieces []board.Select `json:"pieces" jsonschema:"required" jsonschema_description:"Which pieces."`
-	DX     int            `json:"dx" jsonschema_description:"To the right, in model units."`
-	DY     int            `json:"dy" jsonschema_description:"Down, in model units."`
+	// Which pieces.
+	Pieces []board.Select `json:"pieces" jsonschema:"required"`
+	// To the right, in model units.
+	DX int `json:"dx"`
+	// Down, in model units.
+	DY int `json:"dy"`
 }
 
 // Standing are the moves that change how pieces stand: in play, crossed out,

@@ -12,8 +12,10 @@ import (
 
 // AmountArgs are a typed number or unit form, for an addend or for none.
 type AmountArgs struct {
-	Amount string `json:"amount" jsonschema:"required" jsonschema_description:"A number (146), a unit form (14 tens 6 ones), or to build at once, addends (146 + 87)."`
-	Part   int    `json:"part,omitempty" jsonschema:"minimum=0,maximum=4" jsonschema_description:"The addend that the pieces belong to; 0 for none."`
+	// A number (146), a unit form (14 tens 6 ones), or to build at once, addends (146 + 87).
+	Amount string `json:"amount" jsonschema:"required"`
+	// The addend that the pieces belong to; 0 for none.
+	Part int `json:"part,omitempty" jsonschema:"minimum=0,maximum=4"`
 }
 
 // Lay is the move that places so many pieces of a place.
@@ -24,34 +26,46 @@ func Lay(count int, p place.Place, part int) []board.Move {
 
 // BundleArgs name ten pieces of a place.
 type BundleArgs struct {
-	Place  place.Place    `json:"place" jsonschema:"required" jsonschema_description:"The place of the small pieces."`
-	Pieces []board.Select `json:"pieces,omitempty" jsonschema_description:"Which pieces; the lowest slots in play when left out."`
-	Trace  bool           `json:"trace,omitempty" jsonschema_description:"Leave the bundled pieces crossed out, out of play."`
+	// The place of the small pieces.
+	Place place.Place `json:"place" jsonschema:"required"`
+	// Which pieces; the lowest slots in play when left out.
+	Pieces []board.Select `json:"pieces,omitempty"`
+	// Leave the bundled pieces crossed out, out of play.
+	Trace bool `json:"trace,omitempty"`
 }
 
 // UnbundleArgs name large pieces to open.
 type UnbundleArgs struct {
-	Place  place.Place    `json:"place" jsonschema:"required" jsonschema_description:"The place of the large piece."`
-	Count  int            `json:"count,omitempty" jsonschema:"minimum=0,maximum=300" jsonschema_description:"How many pieces; 1 when left out."`
-	Pieces []board.Select `json:"pieces,omitempty" jsonschema_description:"Which pieces; the lowest slots in play when left out."`
-	Trace  bool           `json:"trace,omitempty" jsonschema_description:"Leave what was opened as a trace, out of play."`
-	To     *place.Place   `json:"to,omitempty" jsonschema_description:"Open all the way down to this place, place by place; the next smaller when left out."`
+	// The place of the large piece.
+	Place place.Place `json:"place" jsonschema:"required"`
+	// How many pieces; 1 when left out.
+	Count int `json:"count,omitempty" jsonschema:"minimum=0,maximum=300"`
+	// Which pieces; the lowest slots in play when left out.
+	Pieces []board.Select `json:"pieces,omitempty"`
+	// Leave what was opened as a trace, out of play.
+	Trace bool `json:"trace,omitempty"`
+	// Open all the way down to this place, place by place; the next smaller when left out.
+	To *place.Place `json:"to,omitempty"`
 }
 
 // PlaceArgs name a place.
 type PlaceArgs struct {
-	Place place.Place `json:"place" jsonschema:"required" jsonschema_description:"The place."`
+	// The place.
+	Place place.Place `json:"place" jsonschema:"required"`
 }
 
 // StepArgs are a step of one up or down at a place.
 type StepArgs struct {
-	Place place.Place `json:"place" jsonschema:"required" jsonschema_description:"The place that goes up or down by one."`
-	Down  bool        `json:"down,omitempty" jsonschema_description:"Down rather than up."`
+	// The place that goes up or down by one.
+	Place place.Place `json:"place" jsonschema:"required"`
+	// Down rather than up.
+	Down bool `json:"down,omitempty"`
 }
 
 // OpenArgs name the place that all is opened to.
 type OpenArgs struct {
-	To place.Place `json:"to" jsonschema_description:"The place; ones when left out."`
+	// The place; ones when left out.
+	To place.Place `json:"to"`
 }
 
 // Placing are the moves of pieces that have places: building, bundling,

@@ -10,21 +10,31 @@ import (
 
 // Run is the JSON form of so many pieces alike that lie side by side.
 type Run struct {
-	Place  place.Place `json:"place" jsonschema:"required"`
-	Count  int         `json:"count" jsonschema:"required,minimum=1,maximum=3000"`
-	Part   int         `json:"part,omitempty" jsonschema:"minimum=0,maximum=12" jsonschema_description:"The addend or colour, 0 for none."`
-	State  string      `json:"state,omitempty" jsonschema:"enum=play,enum=crossed,enum=taken,enum=spent,enum=copy"`
-	Group  int         `json:"group,omitempty" jsonschema:"minimum=0,maximum=60" jsonschema_description:"The group or train, from 1."`
-	Mint   bool        `json:"mint,omitempty" jsonschema_description:"The other face of a two-sided counter."`
-	New    bool        `json:"new,omitempty"`
-	Ringed bool        `json:"ringed,omitempty"`
-	Ring   int         `json:"ring,omitempty" jsonschema:"minimum=0,maximum=12" jsonschema_description:"Which ring, when there are several; the first when not said."`
-	Start  bool        `json:"start,omitempty" jsonschema_description:"A copy in the start row of a chart."`
-	At     [][2]int    `json:"at,omitempty" jsonschema_description:"Free positions in model units, one for each piece of the run."`
-	Opened bool        `json:"opened,omitempty" jsonschema_description:"The trace of a piece that was opened."`
-	Turned bool        `json:"turned,omitempty" jsonschema_description:"A block that lies on its side."`
-	Frame  int         `json:"frame,omitempty" jsonschema:"minimum=0,maximum=60" jsonschema_description:"The frame, from 1."`
-	Cells  []int       `json:"cells,omitempty" jsonschema_description:"Cells of the frame from 0, one for each piece of the run."`
+	Place place.Place `json:"place" jsonschema:"required"`
+	Count int         `json:"count" jsonschema:"required,minimum=1,maximum=3000"`
+	// The addend or colour, 0 for none.
+	Part  int    `json:"part,omitempty" jsonschema:"minimum=0,maximum=12"`
+	State string `json:"state,omitempty" jsonschema:"enum=play,enum=crossed,enum=taken,enum=spent,enum=copy"`
+	// The group or train, from 1.
+	Group int `json:"group,omitempty" jsonschema:"minimum=0,maximum=60"`
+	// The other face of a two-sided counter.
+	Mint   bool `json:"mint,omitempty"`
+	New    bool `json:"new,omitempty"`
+	Ringed bool `json:"ringed,omitempty"`
+	// Which ring, when there are several; the first when not said.
+	Ring int `json:"ring,omitempty" jsonschema:"minimum=0,maximum=12"`
+	// A copy in the start row of a chart.
+	Start bool `json:"start,omitempty"`
+	// Free positions in model units, one for each piece of the run.
+	At [][2]int `json:"at,omitempty"`
+	// The trace of a piece that was opened.
+	Opened bool `json:"opened,omitempty"`
+	// A block that lies on its side.
+	Turned bool `json:"turned,omitempty"`
+	// The frame, from 1.
+	Frame int `json:"frame,omitempty" jsonschema:"minimum=0,maximum=60"`
+	// Cells of the frame from 0, one for each piece of the run.
+	Cells []int `json:"cells,omitempty"`
 }
 
 // Runs are the runs of a list; ids are left out.

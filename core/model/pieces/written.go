@@ -9,7 +9,8 @@ import (
 
 // TracesArgs say whether traces are left.
 type TracesArgs struct {
-	Shown bool `json:"shown" jsonschema_description:"Whether bundled and opened pieces leave their trace."`
+	// Whether bundled and opened pieces leave their trace.
+	Shown bool `json:"shown"`
 }
 
 // TracesName is how a board with or without traces is announced.

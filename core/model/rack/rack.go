@@ -56,21 +56,28 @@ func (r Rack) total() int {
 
 // Push brings beads of one row to a side: afterwards To beads are on the left.
 type Push struct {
-	Row int `json:"row" jsonschema:"required,minimum=1,maximum=10" jsonschema_description:"The row, 1 at the top."`
-	To  int `json:"to" jsonschema:"required,minimum=0,maximum=10" jsonschema_description:"Beads on the reading side afterwards."`
+	// The row, 1 at the top.
+	Row int `json:"row" jsonschema:"required,minimum=1,maximum=10"`
+	// Beads on the reading side afterwards.
+	To int `json:"to" jsonschema:"required,minimum=0,maximum=10"`
 }
 
 // Span is beads of one row that stand side by side.
 type Span struct {
-	Row  int `json:"row" jsonschema:"required,minimum=1,maximum=10" jsonschema_description:"The row, 1 at the top."`
-	From int `json:"from" jsonschema:"required,minimum=1,maximum=10" jsonschema_description:"The first bead, 1 at the left."`
-	To   int `json:"to" jsonschema:"required,minimum=1,maximum=10" jsonschema_description:"The last bead."`
+	// The row, 1 at the top.
+	Row int `json:"row" jsonschema:"required,minimum=1,maximum=10"`
+	// The first bead, 1 at the left.
+	From int `json:"from" jsonschema:"required,minimum=1,maximum=10"`
+	// The last bead.
+	To int `json:"to" jsonschema:"required,minimum=1,maximum=10"`
 }
 
 // RingArgs are the beads of a ring.
 type RingArgs struct {
-	Beads  []Span `json:"beads" jsonschema:"required,minItems=1,maxItems=20" jsonschema_description:"Beads on the reading side."`
-	Beside bool   `json:"beside,omitempty" jsonschema_description:"The rings drawn before stay."`
+	// Beads on the reading side.
+	Beads []Span `json:"beads" jsonschema:"required,minItems=1,maxItems=20"`
+	// The rings drawn before stay.
+	Beside bool `json:"beside,omitempty"`
 }
 
 // ring rings beads that are read.
@@ -123,18 +130,22 @@ func (r Rack) ringOf(row, bead int) int8 {
 
 // SlideArgs are the rows of one push.
 type SlideArgs struct {
-	Rows []Push `json:"rows" jsonschema:"required,minItems=1,maxItems=10" jsonschema_description:"The rows that go in this one push."`
+	// The rows that go in this one push.
+	Rows []Push `json:"rows" jsonschema:"required,minItems=1,maxItems=10"`
 }
 
 // NumberArgs are a typed number, or to build, a sum.
 type NumberArgs struct {
-	Amount string `json:"amount" jsonschema:"required" jsonschema_description:"A whole number (42), a unit form (4 tens 2 ones), or to build, a sum (8 + 6): each addend begins a row."`
-	Rows   int    `json:"rows,omitempty" jsonschema:"minimum=0,maximum=10" jsonschema_description:"How many rows to have at least; further ones are added below."`
+	// A whole number (42), a unit form (4 tens 2 ones), or to build, a sum (8 + 6): each addend begins a row.
+	Amount string `json:"amount" jsonschema:"required"`
+	// How many rows to have at least; further ones are added below.
+	Rows int `json:"rows,omitempty" jsonschema:"minimum=0,maximum=10"`
 }
 
 // RowsArgs are a number of rows.
 type RowsArgs struct {
-	Count int `json:"count" jsonschema:"required,minimum=1,maximum=10" jsonschema_description:"How many rows, 1 to 10."`
+	// How many rows, 1 to 10.
+	Count int `json:"count" jsonschema:"required,minimum=1,maximum=10"`
 }
 
 func (r Rack) slide(a SlideArgs, t *board.Tx) (Rack, error) {
@@ -379,10 +390,13 @@ func rowsValue(name string, n int) say.Value {
 
 // Shape is the JSON form.
 type Shape struct {
-	Kind   string   `json:"kind" jsonschema:"required,enum=rack"`
-	Rows   []int    `json:"rows" jsonschema:"required,minItems=1,maxItems=10" jsonschema_description:"Beads on the reading side of each row, 0 to 10."`
-	Pushes int      `json:"pushes,omitempty" jsonschema:"minimum=0" jsonschema_description:"Pushes since all beads were home."`
-	Rings  [][]Span `json:"rings,omitempty" jsonschema:"maxItems=12" jsonschema_description:"The beads of each ring."`
+	Kind string `json:"kind" jsonschema:"required,enum=rack"`
+	// Beads on the reading side of each row, 0 to 10.
+	Rows []int `json:"rows" jsonschema:"required,minItems=1,maxItems=10"`
+	// Pushes since all beads were home.
+	Pushes int `json:"pushes,omitempty" jsonschema:"minimum=0"`
+	// The beads of each ring.
+	Rings [][]Span `json:"rings,omitempty" jsonschema:"maxItems=12"`
 }
 
 // MarshalJSON writes the rows.

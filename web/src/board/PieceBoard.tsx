@@ -31,7 +31,10 @@ interface Props {
 
 const none: ReadonlySet<number> = new Set();
 
-/** With more pieces than this, those that only close up do so at once: hundreds on their way at one time would stutter. */
+/**
+ * With more pieces than this, those that only close up do so at once: hundreds on their way at one time would
+ * stutter.
+ */
 const CROWD = 250;
 
 export function PieceBoard({ model, index, scale, name, drop, tap, children }: Props) {

@@ -45,7 +45,10 @@ export function Loops({ pieces }: { pieces: Piece[] }) {
   ));
 }
 
-/** The boxes round some of the pieces that hold no other: one, or one for each run of a row, joined where runs stand under one another. */
+/**
+ * The boxes round some of the pieces that hold no other: one, or one for each run of a row, joined where runs
+ * stand under one another.
+ */
 export function boxesRound(pieces: Piece[], mine: (p: Piece) => boolean): Box[] {
   const own = pieces.filter(mine);
   const others = pieces.filter((p) => !mine(p)).map(centreOf);

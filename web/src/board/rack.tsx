@@ -44,7 +44,10 @@ export function RackView({ model, index, scale }: ViewProps) {
   const svg = useRef<SVGSVGElement>(null);
   const rowHeight = rows[0]?.h ?? model.h;
 
-  /** A bead, its row, and whether it comes from the home side: the core numbers beads from the left, those at home below 0. */
+  /**
+   * A bead, its row, and whether it comes from the home side: the core numbers beads from the left, those at
+   * home below 0.
+   */
   const place = (p: Piece) => ({ row: rowOf(p), bead: Math.abs(p[6]), home: p[6] < 0 });
   const rowOf = (p: Piece) => rows.findIndex((z) => p[3] >= z.y && p[3] < z.y + z.h);
   const rowAt = (e: PointerEvent) => {

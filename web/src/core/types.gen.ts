@@ -18,6 +18,9 @@ export type Place =
  * One model, told by its kind.
  */
 export type Model = BlocksModel | RackModel | CountersModel | CubesModel | DiscsModel;
+/**
+ * Form is a count of several places, when there is one.
+ */
 export type UnitForm = Count[];
 /**
  * One act, told by its kind.
@@ -291,7 +294,13 @@ export interface Calls {
   arrange: {
     arg: {
       handle: number;
+      /**
+       * Below has the tracks, and the tray of what was taken, stand below the chart, not beside it.
+       */
       below: boolean;
+      /**
+       * Across has addends lie beside one another in a column, not in rows.
+       */
       across: boolean;
     };
     answer: Frame;
@@ -342,6 +351,9 @@ export interface Calls {
       handle: number;
       model: number;
       amounts: string[];
+      /**
+       * ID begins the ids of the boards that are added.
+       */
       id: string;
     };
     answer: Update;
@@ -596,6 +608,9 @@ export interface Calls {
   keepScratch: {
     arg: {
       handle: number;
+      /**
+       * Into puts the moves at the end of the present step, rather than into a step of their own after it.
+       */
       into?: boolean;
     };
     answer: Update;
@@ -669,7 +684,7 @@ export interface Calls {
     arg: {
       handle: number;
     };
-    answer: Captured;
+    answer: Captured1;
   };
   /**
    * Closes a step of the capture with the teacher's words.
@@ -679,10 +694,13 @@ export interface Calls {
       handle: number;
       say: string;
       ask: string;
+      /**
+       * Asks is the kind of the question; decide when left out.
+       */
       asks?: 'predict' | 'decide' | 'look' | 'say' | 'explain' | 'check';
       answer: string;
     };
-    answer: Captured;
+    answer: Captured1;
   };
   /**
    * Makes the captured steps a worked example.
@@ -692,6 +710,9 @@ export interface Calls {
       handle: number;
       say: string;
       ask: string;
+      /**
+       * Asks is the kind of the question; decide when left out.
+       */
       asks?: 'predict' | 'decide' | 'look' | 'say' | 'explain' | 'check';
       answer: string;
       id: string;
@@ -706,7 +727,7 @@ export interface Calls {
     arg: {
       handle: number;
     };
-    answer: Captured;
+    answer: Captured1;
   };
   /**
    * Takes a child's way in: what was said, or drawn round, is found in what lies there.
@@ -842,18 +863,39 @@ export interface Calls {
       scenes: string[];
       text?: string;
       kinds: string[];
+      /**
+       * Forms are those in which children read: number, units, expanded, words.
+       */
       forms?: string[];
+      /**
+       * Pieces says which pieces a number is shown with: any, fewest, tens and ones.
+       */
       pieces?: string;
+      /**
+       * Ways is in how many ways a number is shown or seen, Glimpse has boards read in two seconds, and Last says how many steps of an example are left: 1, 2, all.
+       */
       ways?: number;
       glimpse?: boolean;
       last?: string;
+      /**
+       * Draw has numbers drawn quickly where they would be shown with pieces.
+       */
       draw?: boolean;
       more?: number;
       seed?: number;
+      /**
+       * Turns is the text form of a page for turns.
+       */
       turns?: string;
+      /**
+       * Facts are the family of quick facts, Conditions those of a sentence of one's own, and Question what is to be explained.
+       */
       facts?: string;
       conditions?: string;
       question?: string;
+      /**
+       * Own leaves the scenes' own numbers out: others like them, wherever there are any.
+       */
       own?: boolean;
     };
     answer: SheetView;
@@ -1450,7 +1492,7 @@ export interface Step {
 export interface Message {
   id: string;
   values?: Value[];
-  then?: Message;
+  then?: Message1;
 }
 export interface Value {
   name: string;
@@ -1462,6 +1504,14 @@ export interface Value {
 export interface Count {
   place: Place;
   count: number;
+}
+/**
+ * Then follows it: what is told where it might have been asked.
+ */
+export interface Message1 {
+  id: string;
+  values?: Value[];
+  then?: Message1;
 }
 /**
  * Put the number on the board at once, in place of what is there.
@@ -4001,6 +4051,9 @@ export interface ModelView {
   zones: ZoneView[];
   decor: Decor[];
   covers: CoverView[];
+  /**
+   * CountsShown says when the counts stand there, Held which read-outs are revealed.
+   */
   countsShown?: 'reveal' | 'never';
   held: string[];
   readouts: ReadOut[];
@@ -4009,6 +4062,9 @@ export interface ModelView {
 }
 export interface ZoneView {
   id: string;
+  /**
+   * Role is what the zone is, like group, and Number which of several, from 1.
+   */
   role: string;
   number?: number;
   label: string;
@@ -4018,21 +4074,46 @@ export interface ZoneView {
   w: number;
   h: number;
   side?: boolean;
-  place?: Place;
+  /**
+   * A place: a power of ten.
+   */
+  place?:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
+  /**
+   * One is the typed form of one more piece of the zone's place, Unit the everyday name of its column, Shape that of its block, Size what a piece is worth.
+   */
   one?: string;
   unit?: string;
   shape?: string;
   size?: string;
+  /**
+   * Verb is what the zone offers at its foot, with the move that it makes.
+   */
   verb?: string;
   move?: Move;
 }
 export interface Decor {
+  /**
+   * "cell", "shaded", "track", "point", "caption", "line"
+   */
   kind: string;
   x: number;
   y: number;
   w: number;
   h: number;
   text?: string;
+  /**
+   * Zone is the zone that a caption speaks of, so that a cover hides it.
+   */
   zone?: string;
 }
 export interface CoverView {
@@ -4049,6 +4130,9 @@ export interface ReadOut {
   label: string;
   text: string;
   shown: boolean;
+  /**
+   * Beside says that it stands on the board beside the model. Whole and Parts are those of a bond.
+   */
   beside: boolean;
   whole?: string;
   parts?: string[];
@@ -4104,23 +4188,41 @@ export interface SceneLine {
   marks: string;
   method?: string;
   problem?: string;
+  /**
+   * Aside is what the teacher notes for herself.
+   */
   aside?: string;
+  /**
+   * Page is what the scene is, when it is not a board alone.
+   */
   page?: 'objective' | 'word' | 'blank';
 }
 export interface StepLine {
   say: string;
   ask: string;
+  /**
+   * Asks is the kind of the question.
+   */
   asks?: string;
   answer: string;
   look: string;
   moves: number;
   misfit?: string;
   pause?: boolean;
+  /**
+   * Glimpse says that the question is about what is seen at a glance: the pieces are shown for as long as a look lasts.
+   */
   glimpse?: boolean;
 }
+/**
+ * Newer is set when the lesson is of a newer format: it is only read.
+ */
 export interface Newer {
   format: number;
   minor: number;
+  /**
+   * Unread is how many of its scenes are not understood here.
+   */
   unread: number;
 }
 export interface None {}
@@ -4129,31 +4231,84 @@ export interface Frame {
   scene: string;
   step: number;
   steps: number;
+  /**
+   * Phase is how far the next step has come, and Open whether its question stands unanswered.
+   */
   phase: string;
   open: boolean;
   scratch: boolean;
   canUndo: boolean;
   canRedo: boolean;
+  /**
+   * Secrets is how much waits to be revealed on a free board.
+   */
   secrets: number;
+  /**
+   * Offers are lines that the record could have of what is shown.
+   */
   offers: string[];
   board: BoardView;
-  prompt: StepLine;
+  prompt: StepLine1;
   written?: Written;
+  /**
+   * Lines are the sentences, texts, bonds and table rows written so far.
+   */
   lines: WrittenLine[];
   focus: Focus1;
+  /**
+   * Extents are how large the example becomes, by the ways in which it can be laid; a free board has none.
+   */
   extents?: Extent[];
+  /**
+   * Words are what each move of the step does, in the class's words, when the step was gone to from the one before.
+   */
   words?: string[];
+  /**
+   * Beats are boards between the moves of a step, and Became what turned into what, when the step was gone to from the one before.
+   */
   beats?: BoardView[];
   became?: Became[];
+  /**
+   * Ink and Notes lie over the board at every step.
+   */
   ink: Stroke[];
   notes: Note[];
+  /**
+   * Ways are the children's ways that were taken in here.
+   */
   ways: WayView[];
   capture: Captured;
 }
+/**
+ * Prompt is the step that is gone through, or the one just over. Its answer is empty while the question is open.
+ */
+export interface StepLine1 {
+  say: string;
+  ask: string;
+  /**
+   * Asks is the kind of the question.
+   */
+  asks?: string;
+  answer: string;
+  look: string;
+  moves: number;
+  misfit?: string;
+  pause?: boolean;
+  /**
+   * Glimpse says that the question is about what is seen at a glance: the pieces are shown for as long as a look lasts.
+   */
+  glimpse?: boolean;
+}
 export interface Written {
   marks: string;
+  /**
+   * Point is the sign after the ones.
+   */
   point: string;
   places: string[];
+  /**
+   * Rows are all that the method comes to have, from the top.
+   */
   rows: string[];
   cells: Cell[];
 }
@@ -4172,6 +4327,9 @@ export interface WrittenLine {
   whole?: string;
   parts?: string[];
 }
+/**
+ * Focus is what the step looks at.
+ */
 export interface Focus1 {
   /**
    * Zones of models, like ones or row 1.
@@ -4193,7 +4351,13 @@ export interface Focus1 {
   cells?: CellAt[];
 }
 export interface Extent {
+  /**
+   * Below has the tracks, and the tray of what was taken, stand below the chart, not beside it.
+   */
   below: boolean;
+  /**
+   * Across has addends lie beside one another in a column, not in rows.
+   */
   across: boolean;
   models: ModelExtent[];
   written: WrittenExtent;
@@ -4211,6 +4375,9 @@ export interface Size {
   w: number;
   h: number;
 }
+/**
+ * Written is how much is written beside the board in the end.
+ */
 export interface WrittenExtent {
   lines: string[];
   bonds: number;
@@ -4229,6 +4396,9 @@ export interface WayView {
   colour: number;
   rings: number[][];
 }
+/**
+ * Capture says how far a capture has come.
+ */
 export interface Captured {
   on: boolean;
   steps: number;
@@ -4248,9 +4418,9 @@ export interface Delta {
   announce: string;
   warn: string;
   edits: Edit[];
-  written?: Written;
+  written?: Written1;
   overlay?: Overlay;
-  capture: Captured;
+  capture: Captured1;
 }
 export interface ModelDelta {
   kind: string;
@@ -4269,6 +4439,9 @@ export interface ModelDelta {
   zones: ZoneView[];
   decor: Decor[];
   covers: CoverView[];
+  /**
+   * CountsShown says when the counts stand there, Held which read-outs are revealed.
+   */
   countsShown?: 'reveal' | 'never';
   held: string[];
   readouts: ReadOut[];
@@ -4291,21 +4464,91 @@ export interface Edit {
     | 'setRecord'
     | 'ink'
     | 'notes';
+  /**
+   * Scene is the scene that the edit is about.
+   */
   scene?: string;
+  /**
+   * Moves are played on a free board.
+   */
   moves?: Move[];
-  put?: Scene;
+  put?: Scene1;
   at?: number;
+  /**
+   * Order lists every scene id once; of ink and notes, the ids in the order in which they lie over one another.
+   */
   order?: string[];
   head?: Head;
   sceneHead?: SceneHead;
   start?: Board1;
+  /**
+   * Drop items of the steps or the record go at At, and Steps or Record come there.
+   */
   drop?: number;
   steps?: Step[];
+  /**
+   * Record replaces the record, or comes into it.
+   */
   record?: Entry[];
+  /**
+   * Strokes and Notes are put over the board of Scene, each in the place of its id or as a new one; Erase names those that go.
+   */
   strokes?: Stroke[];
   notes?: Note[];
   erase?: string[];
 }
+/**
+ * Put replaces the scene of its id, or is inserted at At, or at the end.
+ */
+export interface Scene1 {
+  /**
+   * Its name in the lesson; no two scenes share one.
+   */
+  id: string;
+  /**
+   * What the stem shows.
+   */
+  title: string;
+  start: Board;
+  /**
+   * The steps in order.
+   *
+   * @maxItems 500
+   */
+  steps?: Step[];
+  /**
+   * The read-outs that are shown; the others are held back.
+   */
+  show?: string[];
+  /**
+   * Where the written method puts its regroup marks; above when left out.
+   */
+  marks?: 'above' | 'below';
+  /**
+   * What is drawn over the board.
+   *
+   * @maxItems 500
+   */
+  ink?: Stroke[];
+  /**
+   * Texts placed on the board.
+   *
+   * @maxItems 60
+   */
+  notes?: Note[];
+  made?: Made;
+  /**
+   * The objective of the lesson, a word card, or nothing but paper; a board when left out. The board of an objective or of paper is not shown.
+   */
+  page?: 'objective' | 'word' | 'blank';
+  /**
+   * What the teacher notes for herself; the class does not see it.
+   */
+  aside?: string;
+}
+/**
+ * Head replaces title, objective and words, SceneHead what a scene says of itself.
+ */
 export interface Head {
   title: string;
   objective: string;
@@ -4330,7 +4573,7 @@ export interface Made1 {
   };
 }
 /**
- * One to four models side by side, with the covers over them.
+ * Start replaces the start board of a scene.
  */
 export interface Board1 {
   /**
@@ -4350,9 +4593,33 @@ export interface Board1 {
   tiles?: Tile[];
   covers?: Cover[];
 }
+/**
+ * Written is the column method that follows a free board, where it is shown.
+ */
+export interface Written1 {
+  marks: string;
+  /**
+   * Point is the sign after the ones.
+   */
+  point: string;
+  places: string[];
+  /**
+   * Rows are all that the method comes to have, from the top.
+   */
+  rows: string[];
+  cells: Cell[];
+}
+/**
+ * Overlay is there when the move took ink and notes along.
+ */
 export interface Overlay {
   ink: Stroke[];
   notes: Note[];
+}
+export interface Captured1 {
+  on: boolean;
+  steps: number;
+  moves: number;
 }
 export interface Amounts {
   amounts: string[];
@@ -4404,14 +4671,23 @@ export interface Plain {
   answer: string;
   model: string;
   steps: PlainStep[];
-  start: Board1;
-  end: Board1;
+  start: Board2;
+  end: Board2;
+  /**
+   * Offer is a problem that the set would do well to have, for the teacher alone.
+   */
   offer?: string;
+  /**
+   * Scenes are all ways, this first, of a method that shows several.
+   */
   scenes?: Plain[];
 }
 export interface PlainStep {
   say: string;
   ask: string;
+  /**
+   * Asks is the kind of the question; empty where nothing is asked.
+   */
   asks: string;
   answer: string;
   look: string;
@@ -4419,6 +4695,27 @@ export interface PlainStep {
   moves: Move[];
   total: string;
   unitForm: string;
+}
+/**
+ * One to four models side by side, with the covers over them.
+ */
+export interface Board2 {
+  /**
+   * @minItems 1
+   * @maxItems 4
+   */
+  models: Model[];
+  /**
+   * @maxItems 4
+   */
+  titles?: string[];
+  /**
+   * What surrounds each model; left out when there is nothing.
+   *
+   * @maxItems 4
+   */
+  tiles?: Tile[];
+  covers?: Cover[];
 }
 export interface Pictures {
   boards: BoardView[];
@@ -4432,8 +4729,14 @@ export interface SampleView {
   face: BoardView;
 }
 export interface Selection {
+  /**
+   * Text says how many pieces it holds: of them, those that are seen.
+   */
   text: string;
   verbs: Verb[];
+  /**
+   * Form is what is in play of it, as it can be typed: "3 tens 4 ones"; empty where its count is held back.
+   */
   form: string;
 }
 export interface Verb {
@@ -4469,6 +4772,9 @@ export interface Verdict {
   solved?: string;
   answer?: string;
   arrow?: string;
+  /**
+   * Model says how the sentence stands to what the models show; it is empty while they are covered or there is no board.
+   */
   model?: string;
   fits: boolean;
 }
@@ -4481,8 +4787,27 @@ export interface Panel {
   prompt: StepLine;
   board: BoardView;
   lines: WrittenLine[];
-  written?: Written;
+  written?: Written2;
+  /**
+   * Still says that no piece has moved since the panel before.
+   */
   still?: boolean;
+}
+/**
+ * Written is the written work so far.
+ */
+export interface Written2 {
+  marks: string;
+  /**
+   * Point is the sign after the ones.
+   */
+  point: string;
+  places: string[];
+  /**
+   * Rows are all that the method comes to have, from the top.
+   */
+  rows: string[];
+  cells: Cell[];
 }
 export interface SheetView {
   tasks: TaskView[];
@@ -4492,18 +4817,39 @@ export interface SheetView {
 export interface TaskView {
   kind: string;
   ask: string;
+  /**
+   * Of is what of it is particular to this task, where others ask the same: a number, a problem. Over such tasks stands Head.
+   */
   of?: string;
   head?: string;
+  /**
+   * Boards are there to look at, in notation, in the order of their blanks.
+   */
   boards?: Picture[];
+  /**
+   * Glimpse says that the boards are seen for the length of a look.
+   */
   glimpse?: boolean;
+  /**
+   * Lines are what is written already, with gaps.
+   */
   lines?: FaceLine[];
+  /**
+   * Blanks are what the child gives, in order.
+   */
   blanks: Blank[];
+  /**
+   * Bank are what she can choose from; each is there once.
+   */
   bank?: string[];
   views: BoardView[];
   answers: string[];
 }
 export interface Picture {
   board: string;
+  /**
+   * Covered is what a cover lies over; nothing of it is on the board.
+   */
   covered?: string;
 }
 export interface FaceLine {
@@ -4513,12 +4859,28 @@ export interface FaceLine {
 export interface FaceCell {
   text?: string;
   blank?: string;
-  place?: Place;
+  /**
+   * A place: a power of ten.
+   */
+  place?:
+    | 'millions'
+    | 'hundred thousands'
+    | 'ten thousands'
+    | 'thousands'
+    | 'hundreds'
+    | 'tens'
+    | 'ones'
+    | 'tenths'
+    | 'hundredths'
+    | 'thousandths';
 }
 export interface Blank {
   id: string;
   gives: string;
   label?: string;
+  /**
+   * Optional is a blank that may stay empty: a mark.
+   */
   optional?: boolean;
 }
 export interface Lit {

@@ -135,7 +135,10 @@ function passOn(e: MouseEvent<HTMLDivElement>) {
 
 const drawsFreely = (tool: string | undefined) => !['line', 'arrow'].includes(tool ?? '');
 
-/** A ring is drawn round things, or pulled over them from corner to corner: either way it fills the room of the line. */
+/**
+ * A ring is drawn round things, or pulled over them from corner to corner: either way it fills the room of
+ * the line.
+ */
 function shapeOf(tool: string | undefined, line: Point[]): Point[] {
   if (tool !== 'ring') return line;
   const [x, y] = [line.map((p) => p.x), line.map((p) => p.y)];

@@ -7,7 +7,10 @@ import type { ClassBoard } from '../state/classroom';
 
 const setting = partOf(() => import('../classwork/SetDialog'));
 
-/** Sets tasks, for which the devices leave the stage, and opens the wall in the teacher's own window: the class sees the stage. */
+/**
+ * Sets tasks, for which the devices leave the stage, and opens the wall in the teacher's own window: the
+ * class sees the stage.
+ */
 export function YourTurn({ close, began }: { close: () => void; began: () => void }) {
   const there = usePart(setting, true, close);
   return (

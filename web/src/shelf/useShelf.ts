@@ -12,7 +12,10 @@ import { lessonsKept } from '../state/device';
 
 const PART = 60;
 
-/** The lessons that can be opened without the network, with why there are no others; where there are none, that is all. */
+/**
+ * The lessons that can be opened without the network, with why there are no others; where there are none,
+ * that is all.
+ */
 async function onDevice(query: ShelfQuery, why: ApiError): Promise<ShelfPart & { why: string }> {
   const kept = query.deleted ? [] : await lessonsKept.all().catch(() => []);
   if (kept.length === 0) throw why;

@@ -2,7 +2,10 @@
 import { call, loadCore, type Edit } from '../core/core';
 import { api, newId } from './api';
 
-/** Makes edits of a lesson, which are told from how it stands. Another tab that has it open goes before: that is told. */
+/**
+ * Makes edits of a lesson, which are told from how it stands. Another tab that has it open goes before: that
+ * is told.
+ */
 export async function editClosed(id: string, edits: (lesson: unknown) => Edit[]) {
   await loadCore();
   const { rev, lesson } = await api.get(id);
