@@ -15,9 +15,9 @@ import (
 // no read-out until it is answered, though the pieces lie there to be counted.
 type held struct {
 	// numbers are those of the answer, places the columns whose pieces it counts, with
-	// how many.
-	numbers map[string]bool
-	places  map[place.Place]int
+	// how many. Worths are the values of what it counts, as a group tells them.
+	numbers, worths map[string]bool
+	places          map[place.Place]int
 	// moved is whether the pieces lie as the question is about them. Before, what lies
 	// there is what it is asked from, and only what is the answer already is held back.
 	moved bool
@@ -31,7 +31,8 @@ func (s *session) heldBack(sc lesson.Scene) held {
 		return held{}
 	}
 	step := sc.Steps[s.step]
-	h := held{map[string]bool{}, map[place.Place]int{}, len(step.Moves) == 0 || step.Made(s.phase), true}
+	h := held{numbers: map[string]bool{}, worths: map[string]bool{}, places: map[place.Place]int{},
+		moved: len(step.Moves) == 0 || step.Made(s.phase), all: true}
 	if step.Asks == say.Explain {
 		return h // a reason is asked for, of what the class knows already
 	}
@@ -80,6 +81,9 @@ func (h held) add(v say.Value) {
 	for _, c := range form {
 		h.places[c.Place] = c.Count
 	}
+	if worth, err := form.Total(); err == nil && len(form) > 0 {
+		h.worths[worth.String()] = true
+	}
 	for n := range numerals(v.Text) {
 		if v.Place == nil {
 			h.numbers[n] = true
@@ -102,6 +106,9 @@ func numerals(text string) map[string]bool {
 // another are not the answer.
 func (h held) count(z board.Zone, text string) string {
 	if h.numbers[text] && h.moved && (z.Place == nil || len(h.places) == 0) {
+		return board.Hidden
+	}
+	if h.worths[text] && h.moved && z.Text != "" && z.ID != board.TakenZone {
 		return board.Hidden
 	}
 	if z.Place != nil {

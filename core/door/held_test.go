@@ -141,6 +141,41 @@ func (g given) notShown(v say.Value, ofPlaces bool) {
 	}
 }
 
+// Groups say what they are worth: 4 tens that are asked for are not told as 40 beside each.
+func TestWhatEachGroupGetsIsNotToldAsItsWorth(t *testing.T) {
+	for _, c := range []struct {
+		method string
+		args   []string
+	}{{"unit-fact", []string{"240", "/", "6"}}, {"share", []string{"612", "6"}}, {"share", []string{"97", "4"}}} {
+		e, err := method.Make(method.Request{Method: c.method, Args: c.args, Model: "discs"})
+		require.NoError(t, err)
+		sc := e.Scene
+		sc.ID = "a"
+		d := openLesson(t, lesson.Lesson{Format: 2, Title: "Bulbs", Words: e.Words, Scenes: []lesson.Scene{sc}})
+		var f shown
+		d.call("show", map[string]any{"scene": "a", "step": 0, "present": true}, &f)
+		asked := 0
+		for f.Step < f.Steps {
+			f = shown{}
+			d.call("forward", map[string]any{}, &f)
+			if !strings.HasSuffix(f.Prompt.Ask, "does each group get?") || !sc.Steps[f.Step].Made(f.Phase) {
+				continue
+			}
+			for _, z := range f.Board.Models[0].Zones {
+				if z.Role != "group" {
+					continue
+				}
+				if asked++; f.Open {
+					assert.Equal(t, board.Hidden, z.Count, "%v: %s", c.args, f.Prompt.Ask)
+				} else {
+					assert.NotEqual(t, board.Hidden, z.Count, "it is told when it is answered")
+				}
+			}
+		}
+		assert.Positive(t, asked)
+	}
+}
+
 // What stands in a bond before the class is not held back again when sentences are asked for.
 func TestNumbersOfABondStandBesideTheirRows(t *testing.T) {
 	e, err := method.Make(method.Request{Method: "snap", Args: []string{"9", "5"}})

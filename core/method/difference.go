@@ -49,9 +49,7 @@ func makeDifference(r Request) (Example, error) {
 			Write: []lesson.Write{m.sentence(minusText(big, small), strconv.Itoa(big-small)),
 				m.sentence(sumText([2]int{small, big - small}), strconv.Itoa(big))},
 		})
-	}
-	if big > small {
-		m.why(line("gap.why"), line("gap.why.answer", given("d", big-small)))
+		m.whyGap(big - small)
 	}
 	e, err := m.end(strconv.Itoa(a[0])+" and "+strconv.Itoa(a[1]), strconv.Itoa(big-small))
 	e.like = borrowings(big, small)
@@ -101,6 +99,7 @@ func (m *maker) twoRows(a, b int) {
 	s.Moves = append(s.Moves, board.Move{Kind: "ring",
 		Args: pieces.RingArgs{Pieces: []board.Select{{Part: &longer, Slots: slots}}}})
 	m.first(s)
+	m.whyGap(d) // while the gap is to be seen
 	m.key(lesson.Step{
 		Say: line("gap.fill", given("small", small), given("d", d)), Ask: line("gap.fill.ask"),
 		Answer: line("gap.fill.answer", answer("d", d), given("small", small), answer("big", big)),
@@ -108,6 +107,9 @@ func (m *maker) twoRows(a, b int) {
 		Write:  []lesson.Write{m.sentence(sumText([2]int{small, d}), strconv.Itoa(big))},
 	})
 }
+
+// whyGap asks why a difference stays when both numbers change alike.
+func (m *maker) whyGap(d int) { m.why(line("gap.why"), line("gap.why.answer", given("d", d))) }
 
 // countUp builds the smaller number and goes up to the larger in jumps.
 func (m *maker) countUp(big, small int) {

@@ -110,7 +110,8 @@ func redrawPattern(args []string, draw func(int) int) []string {
 // digitsChanged tells which places are another digit after than before.
 func (m *maker) digitsChanged(done []simple) say.Line {
 	var all []string
-	crossing, alike := "", true
+	var crossing []simple
+	alike := true
 	for i, p := range done {
 		changed := changedPlaces(m.r.words(), place.Int(p.x), place.Int(p.result()))
 		for _, c := range changed {
@@ -120,20 +121,28 @@ func (m *maker) digitsChanged(done []simple) say.Line {
 			}
 		}
 		alike = alike && len(changed) == len(all)
-		if p.crosses() && crossing == "" {
-			crossing = p.String()
+		if p.crosses() {
+			crossing = append(crossing, p)
 		}
 	}
 	places := answerText("places", listed(all))
 	switch {
 	case len(all) == 0:
 		return line("pattern.changed.none")
-	case crossing != "":
+	case len(crossing) > 0:
+		first := crossing[0]
 		id := "pattern.changed.opened"
-		if strings.Contains(crossing, "+") {
+		if first.sign == "+" {
 			id = "pattern.changed.made"
 		}
-		return line(id, places, text("problem", crossing))
+		other := func(p simple) bool { return p.sign != first.sign }
+		switch {
+		case len(crossing) == 1:
+			return line(id, places, text("problem", first.String()))
+		case len(crossing) == len(done) && !slices.ContainsFunc(crossing, other):
+			return line(id+".each", places)
+		}
+		return line(id+".some", places)
 	case !alike:
 		return line("pattern.changed.various", places)
 	}

@@ -145,6 +145,11 @@ func (m *maker) see(said say.Line, moves []board.Move, numbers ...int) {
 	if len(sights) == 0 {
 		id = "facts.sees.none"
 	}
+	for i, n := range numbers {
+		if n > 0 { // a whole ten is told without its numeral, which is held back all the same
+			values = append(values, answer([]string{"n", "m"}[i], n))
+		}
+	}
 	if len(numbers) == 1 && numbers[0] < 5 {
 		m.step(lesson.Step{Say: said, Moves: moves}) // it is taken in at once
 		return

@@ -44,6 +44,7 @@ func wrongNumber(text string) string {
 
 var (
 	oneOne     = regexp.MustCompile(`(?i)\bone one\b|\b1 one one\b`)
+	aloneMany  = regexp.MustCompile(`^\s*1( more| new)? (make|are|stay|have|come|stand|need|were)\b`)
 	hole       = regexp.MustCompile(`[{}]|%!|\[[a-z]+\]`)
 	translated = regexp.MustCompile(`(?i)\b(reckon|parted|none came and|as much as|opened)\b`)
 	spoken     = regexp.MustCompile(`^(\d[\d.]*,|(zero|one|two|three|four|five|six|seven|eight|nine|ten|eleven|` +
@@ -195,6 +196,7 @@ func (r reader) readText(name, text string) {
 	}
 	for _, sentence := range strings.FieldsFunc(text, func(r rune) bool { return strings.ContainsRune("?!:", r) }) {
 		for _, one := range strings.Split(strings.ReplaceAll(sentence, ", a ", ". A "), ". ") {
+			require.NotRegexpf(r.t, aloneMany, one, "%s: %q", name, text)
 			words := strings.FieldsFunc(unitForms.ReplaceAllString(one, "form "), func(r rune) bool { return r == ' ' })
 			words = slices.DeleteFunc(words, func(w string) bool { return len(w) == 0 || strings.Contains("+−×÷=", w) })
 			words = slices.DeleteFunc(words, spoken.MatchString) // a number is said as one

@@ -205,13 +205,14 @@ func TestAModelMayBeCalledAsItLikes(t *testing.T) {
 	}
 	var names []string
 	for name := range before {
-		if strings.HasPrefix(name, "MoveO") && len(name)%15 > 0 {
-			continue // there are many, and all alike
-		}
 		names = append(names, strings.ToLower(name[:1])+name[1:])
 	}
 	slices.Sort(names)
-	for _, name := range append(names, "line", "move", "board", "place", "step", "note", "tile") {
+	some := names[:0]
+	for chunk := range slices.Chunk(names, 6) {
+		some = append(some, chunk[0]) // there are many, and all are named in one way
+	}
+	for _, name := range append(some, "line", "move", "board", "place", "step", "note", "tile") {
 		if slices.Contains(kinds, name) {
 			continue
 		}

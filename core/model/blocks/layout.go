@@ -473,8 +473,12 @@ func (g *grid) tray(l board.Layout) board.Layout {
 		return l
 	}
 	l.Room.Aside = true
+	worth := pieces.Worth(slices.DeleteFunc(slices.Clone(g.Ordered), func(k pieces.Piece) bool {
+		return k.State != pieces.Taken
+	}))
+	zone := board.Zone{ID: "taken", Label: "taken", Count: sum(taken[:]), Text: worth}
 	if g.room.Below {
-		return g.trayBelow(l, sum(taken[:]))
+		return g.trayBelow(l, zone)
 	}
 	left, y, wide := l.W+trayGap, pad, 0
 	for p := Largest; p >= Smallest; p-- {
@@ -491,12 +495,14 @@ func (g *grid) tray(l board.Layout) board.Layout {
 	for i := range l.Zones {
 		l.Zones[i].H = l.H
 	}
-	l.Zones = append(l.Zones, board.Zone{ID: "taken", Label: "taken", Count: sum(taken[:]), X: left, W: width, H: l.H})
+	zone.X, zone.W, zone.H = left, width, l.H
+	l.Zones = append(l.Zones, zone)
 	return l
 }
 
-// trayBelow lays what was taken in one row below the columns, place beside place.
-func (g *grid) trayBelow(l board.Layout, taken int) board.Layout {
+// trayBelow lays what was taken in one row below the columns, place beside place. Its name
+// stands at the end, where a column's has room.
+func (g *grid) trayBelow(l board.Layout, zone board.Zone) board.Layout {
 	top := l.H + g.rowGap
 	x, high := 0, 0
 	for p := Largest; p >= Smallest; p-- {
@@ -510,8 +516,13 @@ func (g *grid) trayBelow(l board.Layout, taken int) board.Layout {
 	h := high + 2*g.pad
 	l.Room.Track = h
 	h = max(h, g.room.Track)
-	l.W, l.H = max(l.W, x), top+h
-	l.Zones = append(l.Zones, board.Zone{ID: "taken", Label: "taken", Count: taken, Y: top, W: l.W, H: h})
+	named := 0
+	for _, z := range l.Zones {
+		named = max(named, z.W)
+	}
+	l.W, l.H = max(l.W, x+named), top+h
+	zone.Y, zone.W, zone.H = top, l.W, h
+	l.Zones = append(l.Zones, zone)
 	return l
 }
 

@@ -404,20 +404,24 @@ func (g *grid) tray(l *board.Layout) {
 		per = 10
 	}
 	if g.room.Below {
-		x, y, per = 0, l.H+trackGap/2, max(per, (l.W-2*padX)/pitch)
+		// Its name stands at the end, where a column's has room.
+		named := slices.Max(g.w[:])
+		x, y, per = 0, l.H+trackGap/2, max(per, (l.W-2*padX-named)/pitch)
 	}
 	for i := range taken {
 		l.Pieces = append(l.Pieces, g.sprite(&taken[i], x+padX+i%per*pitch, y+padY+i/per*pitch, "taken"))
 	}
 	w, h := per*pitch+2*padX, (len(taken)+per-1)/per*pitch+2*padY
 	if g.room.Below {
+		w = l.W
 		l.Room.Track = max(l.Room.Track, h)
 		h = max(h, g.room.Track)
 	} else {
 		h = max(l.H, h)
 	}
 	l.W, l.H = max(l.W, x+w), max(l.H, y+h)
-	l.Zones = append(l.Zones, board.Zone{ID: "taken", Label: "taken", Count: len(taken), X: x, Y: y, W: w, H: h})
+	l.Zones = append(l.Zones, board.Zone{ID: "taken", Label: "taken", Count: len(taken), Text: pieces.Worth(taken),
+		X: x, Y: y, W: w, H: h})
 }
 
 // settings are the chart's choices, for its controls.

@@ -205,6 +205,16 @@ func FormOf(list []Piece) place.UnitForm {
 	return place.FromCounts(func(p place.Place) int { return t.Of(p) })
 }
 
+// Worth is the value of some pieces as a numeral, whatever their state; nothing beyond the
+// largest number.
+func Worth(list []Piece) string {
+	v, err := FormOf(list).Total()
+	if err != nil {
+		return ""
+	}
+	return v.String()
+}
+
 // Parts are the values of the addends in play, for the bond: those of the
 // parts from 1 up, then of what belongs to none.
 func Parts(list []Piece) []place.Number {

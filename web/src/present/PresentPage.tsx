@@ -159,9 +159,9 @@ export function PresentPage() {
       <Cue title={scene.title} yourTurn={yourTurn} />
       <div className={cx('middle')}>
         <Composition written={seen.written} all={seen.all} building={free && seen.hand}>
-          {({ work, rows, closeUp }) => (
+          {({ work, rows, laid, closeUp }) => (
             <>
-              {work && <WrittenSide at={work} rows={rows} />}
+              {work && <WrittenSide at={work} rows={rows} row={laid.row} />}
               {closeUp && <CloseUp at={closeUp} />}
             </>
           )}

@@ -10,7 +10,7 @@ import css from './WrittenSide.module.css';
 
 const cx = names(css);
 
-export function WrittenSide({ at, rows }: { at: Rect; rows: number }) {
+export function WrittenSide({ at, rows, row }: { at: Rect; rows: number; row: boolean }) {
   const { written, lines, ways } = useLesson((s) => s.frame);
   const side = useRef<HTMLElement>(null);
   useEffect(() => {
@@ -20,12 +20,12 @@ export function WrittenSide({ at, rows }: { at: Rect; rows: number }) {
   return (
     <aside
       ref={side}
-      className={cx('written')}
+      className={cx(`written ${row ? 'row' : ''}`)}
       style={{ left: at.x, top: at.y, width: at.w, height: at.h }}
       aria-label="Written work"
     >
       {written && <Written work={written} />}
-      {lines.length > 0 && <Lines lines={lines} rows={rows} />}
+      {lines.length > 0 && <Lines lines={lines} rows={rows} row={row} />}
       <WaysTold />
     </aside>
   );

@@ -3,7 +3,12 @@ import { withCloseUp } from './closeUp';
 import type { Composition, Rect } from './compose';
 
 const room = { w: 1232, h: 600 };
-const base = { way: { below: false, across: false }, digit: 48, beside: 1, above: false };
+const base = {
+  way: { below: false, across: false },
+  digit: 48,
+  laid: { place: 'right', beside: 1, row: false } as const,
+  above: false,
+};
 const wide: Composition = {
   ...base,
   models: [{ rect: { x: 10, y: 160, w: 850, h: 280 }, scale: 1.1 }],

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import type { Extent } from '../core/core';
-import { compose, type Rect, type Round } from './compose';
+import { compose, type Rect, type Round, type WorkSize } from './compose';
 
 const room = { w: 1232, h: 600 };
 const round = (kind: string, under = false): Round => ({
@@ -58,8 +58,21 @@ describe('the composition', () => {
     }
   });
 
+  test('lays a grid and lines beside one another below a wide model, where that leaves it more room', () => {
+    const parts: WorkSize = (digit, { row }) =>
+      row ? { w: 14 * digit, h: 3 * digit } : { w: 8 * digit, h: 5.5 * digit };
+    const extents = [extent([[1200, 300, 40]])];
+    const made = compose({ ...asked, work: parts, extents, round: [round('discs')] });
+    expect(made.laid).toMatchObject({ place: 'below', row: true });
+    expect(within(made.work!) && apart(made.work!, made.models[0]!.rect)).toBe(true);
+    const beside: WorkSize = (digit, laid) => (laid.row ? { w: 99 * digit, h: digit } : parts(digit, laid));
+    const narrow = compose({ ...asked, work: beside, extents, round: [round('discs')] });
+    expect(narrow.laid.row).toBe(false);
+    expect(narrow.models[0]!.scale * 40 + narrow.digit).toBeLessThan(made.models[0]!.scale * 40 + made.digit);
+  });
+
   test('parts a long table in columns of rows, so that it can be read', () => {
-    const table = (digit: number, beside: number) => ({
+    const table: WorkSize = (digit, { beside }) => ({
       w: beside * 6 * digit,
       h: (Math.ceil(21 / beside) + 1) * 1.04 * digit,
     });
@@ -67,7 +80,7 @@ describe('the composition', () => {
     const told = (besides: number[]) =>
       compose({ ...asked, work: table, besides, extents, round: [round('counters')] });
     const parted = told([1, 2, 3]);
-    expect(parted.beside).toBeGreaterThan(1);
+    expect(parted.laid.beside).toBeGreaterThan(1);
     expect(parted.digit).toBeGreaterThanOrEqual(44);
     expect(told([1]).digit).toBeLessThan(44);
     expect(within(parted.work!) && apart(parted.work!, parted.models[0]!.rect)).toBe(true);
@@ -119,6 +132,19 @@ describe('the composition', () => {
       }
       for (const { rect } of made.models) if (made.digit >= 44) expect(within(rect)).toBe(true);
     }
+  });
+
+  test('gives a table that is too wide to be read some of the room of the pieces', () => {
+    const words: WorkSize = (digit) => ({ w: 17.5 * digit, h: 9 * digit });
+    const made = compose({
+      ...asked,
+      work: words,
+      extents: [extent([[320, 120, 10]])],
+      round: [round('blocks')],
+    });
+    expect(made.digit).toBeLessThan(44);
+    expect(made.digit).toBeGreaterThanOrEqual(32);
+    expect(made.models[0]!.scale).toBeGreaterThan(1.5);
   });
 
   test('stands a kept copy above its model where that makes both larger', () => {

@@ -24,8 +24,16 @@ export interface Round {
   rim: number;
 }
 
-/** How large the written work is with digits of a size, and a long table in so many columns of rows. */
-export type WorkSize = (digit: number, beside: number) => { w: number; h: number };
+/** How large the written work is with digits of a size, in the way in which it is laid. */
+export type WorkSize = (digit: number, laid: Laid) => { w: number; h: number };
+
+export interface Laid {
+  place: 'right' | 'below';
+  /** In how many columns of rows a long table stands. */
+  beside: number;
+  /** Whether the grid, the lines and the ways stand beside one another, not under. */
+  row: boolean;
+}
 
 export interface Composition {
   /** Which of the extents it is. */
@@ -34,8 +42,8 @@ export interface Composition {
   work: Rect | undefined;
   /** The size of the digits of the written work. */
   digit: number;
-  /** In how many columns of rows a long table stands. */
-  beside: number;
+  /** How the written work is laid. */
+  laid: Laid;
   /** Whether copies that are kept stand above their model, not beside it. */
   above: boolean;
 }
@@ -65,32 +73,37 @@ const READABLE = 44;
 const WORTH = 0.95;
 
 type Sides = 'row' | 'column';
-type Place = 'right' | 'below';
 
 export function compose(asked: Asked): Composition {
   const ways: (Composition & { least: number })[] = [];
   for (const extent of asked.extents) {
     for (const models of modelsOf(asked.round, extent)) {
-      if (!asked.work) ways.push(arranged(asked, extent, models, undefined, DIGITS[0]!, 1));
+      if (!asked.work) ways.push(arranged(asked, extent, models, SIDE, DIGITS[0]!));
       else {
-        for (const place of ['right', 'below'] as Place[]) {
-          for (const beside of asked.besides ?? [1]) {
-            for (const digit of DIGITS) {
-              const way = arranged(asked, extent, models, place, digit, beside);
-              if (way.work && fits(way.work, asked.room, place)) ways.push(way);
-            }
+        for (const laid of laidOf(asked.besides ?? [1])) {
+          for (const digit of DIGITS) {
+            const way = arranged(asked, extent, models, laid, digit);
+            if (way.work && fits(way.work, asked.room, laid)) ways.push(way);
           }
         }
-        if (ways.length === 0) ways.push(arranged(asked, extent, models, 'right', DIGITS.at(-1)!, 1));
+        if (ways.length === 0) ways.push(arranged(asked, extent, models, SIDE, DIGITS.at(-1)!));
       }
     }
   }
-  const readable = ways.filter((w) => w.digit >= READABLE * asked.unit);
-  const legal = readable.length > 0 ? readable : ways;
+  const { least: _, ...way } = bestOf(ways, READABLE * asked.unit);
+  return way;
+}
+
+/**
+ * Of the ways with digits that can be read the one with the largest pieces, and of those about as
+ * large, the largest digits. Where no digits can be read, they and the pieces count alike.
+ */
+function bestOf<W extends { digit: number; least: number }>(ways: W[], readable: number): W {
+  const legal = ways.filter((w) => w.digit >= readable);
+  if (legal.length === 0) return ways.reduce((a, b) => (b.digit * b.least > a.digit * a.least ? b : a));
   const best = Math.max(...legal.map((w) => w.least));
   const good = legal.filter((w) => w.least >= best * WORTH);
-  const { least: _, ...way } = good.reduce((a, b) => (b.digit > a.digit ? b : a));
-  return way;
+  return good.reduce((a, b) => (b.digit > a.digit ? b : a));
 }
 
 /** How models stand to one another, and their kept copies to them. */
@@ -107,8 +120,18 @@ function modelsOf(round: Round[], extent: Extent): Standing[] {
   return sides.flatMap((s) => (kept ? [false, true] : [false]).map((above) => ({ sides: s, above })));
 }
 
+const SIDE: Laid = { place: 'right', beside: 1, row: false };
+
+/** The ways to lay written work: its parts stand in a row where they have the whole width. */
+const laidOf = (besides: number[]): Laid[] =>
+  besides.flatMap((beside) => [
+    { ...SIDE, beside },
+    { place: 'below', beside, row: false },
+    { place: 'below', beside, row: true },
+  ]);
+
 /** Work that would leave too little to the models is not legal. */
-const fits = (work: Rect, room: { w: number; h: number }, place: Place) =>
+const fits = (work: Rect, room: { w: number; h: number }, { place }: Laid) =>
   place === 'right'
     ? work.w <= room.w * 0.62 && work.h <= room.h
     : work.w <= room.w && work.h <= room.h * 0.62;
@@ -117,13 +140,13 @@ function arranged(
   asked: Asked,
   extent: Extent,
   { sides, above }: Standing,
-  place: Place | undefined,
+  laid: Laid,
   digit: number,
-  beside: number,
 ): Composition & { least: number } {
   const { room, unit } = asked;
   const gap = GAP * unit;
-  const size = place && asked.work ? asked.work(digit * unit, beside) : undefined;
+  const size = asked.work?.(digit * unit, laid);
+  const { place } = laid;
   const left = {
     w: room.w - (size && place === 'right' ? size.w + 2 * gap : 0),
     h: room.h - (size && place === 'below' ? size.h + gap : 0),
@@ -177,13 +200,13 @@ function arranged(
   };
   // What is over is shared: between the models and the work, and at both ends.
   const free = room.w - whole.w;
-  const inset = place === 'right' ? free / 3 : free / 2;
-  let x = place === 'right' ? inset : (room.w - all.w) / 2;
+  const inset = size && place === 'right' ? free / 3 : free / 2;
+  let x = size && place === 'right' ? inset : (room.w - all.w) / 2;
   let y = Math.max(0, (room.h - whole.h) / 2);
   const rects = models.map((m) => {
     const rect = {
       x: along ? x : x + (all.w - wide(m)) / 2,
-      y: along && place !== 'below' ? Math.max(0, (room.h - all.h) / 2) : y,
+      y: along && !(size && place === 'below') ? Math.max(0, (room.h - all.h) / 2) : y,
       w: wide(m),
       h: high(m),
     };
@@ -199,5 +222,5 @@ function arranged(
   }
   const least = Math.min(...models.map((m, i) => m.least * scales[i]!));
   const way = { below: extent.below, across: extent.across };
-  return { way, models: rects, work, digit: digit * unit, beside, above, least };
+  return { way, models: rects, work, digit: digit * unit, laid, above, least };
 }

@@ -77,9 +77,10 @@ export function useComposition(
     const unit = screenUnit();
     if (paper) return { ...bare, unit };
     const told = extents?.[0]?.written ?? { lines: lines.map((l) => l.text ?? ''), bonds: 0, table: [] };
-    const work = wantsWork ? workSize(written, told, ways, size.w * 0.4) : undefined;
+    const work = wantsWork ? workSize(written, told, ways, size.w) : undefined;
     const made = composedOf(now, models, size, work, besidesOf(told.table), unit, building);
-    return { ...made, rows: made.beside > 1 ? rowsOf(told.table, made.beside) : Infinity };
+    const { beside } = made.laid;
+    return { ...made, rows: beside > 1 ? rowsOf(told.table, beside) : Infinity };
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key, fonts]);
   const laid = extents?.[0];
@@ -104,7 +105,7 @@ const bare: Composed = {
   models: [],
   work: undefined,
   digit: 0,
-  beside: 1,
+  laid: { place: 'right', beside: 1, row: false },
   rows: Infinity,
   above: false,
   rounds: [],

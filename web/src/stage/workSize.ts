@@ -10,7 +10,21 @@ const LINE = { text: 0.74, high: 1.32 };
 const TABLE = { number: 0.73, word: 0.55, high: 1.04, pad: 0.2, between: 0.6 };
 const BOND = { w: 3.8, h: 2.6 };
 const WAY = { text: 0.62, high: 1.3, branches: 1.6, pad: 0.2 };
+/** Between parts under one another, and beside one another. */
 const GAP = 0.35;
+const BETWEEN = 0.9;
+
+type Block = { w: number; h: number };
+
+const below = (parts: Block[], gap: number): Block => ({
+  w: Math.max(0, ...parts.map((p) => p.w)),
+  h: parts.reduce((h, p) => h + p.h, 0) + Math.max(0, parts.length - 1) * gap,
+});
+
+const alongside = (parts: Block[], gap: number): Block => ({
+  w: parts.reduce((w, p) => w + p.w, 0) + Math.max(0, parts.length - 1) * gap,
+  h: Math.max(0, ...parts.map((p) => p.h)),
+});
 
 const canvas = document.createElement('canvas').getContext('2d');
 
@@ -48,56 +62,62 @@ export const rowsOf = (table: string[][], beside: number) =>
 /** In how many columns of rows a table may stand: a long one in up to three. */
 export const besidesOf = (table: string[][]) => (table.length - headsOf(table) > LONG ? [1, 2, 3] : [1]);
 
-/** The size of all that is written in the end; nothing when nothing is. */
+/** The size of all that is written in the end, in a room so wide; nothing when nothing is. */
 export function workSize(
   written: Frame['written'],
   { lines, bonds, table }: WrittenExtent,
   ways: Frame['ways'],
-  widest: number,
+  room: number,
 ): WorkSize | undefined {
   if (!written && lines.length + bonds + table.length + ways.length === 0) return undefined;
-  const told = ways.map((w) => [w.name, w.text].map((text) => widthOf(text, 100, true) / 100));
+  const said = ways.map((w) => [w.name, w.text].map((text) => widthOf(text, 100, true) / 100));
   const columns = columnsOf(table);
   const texts = lines.map((text) => widthOf(text, 100, true) / 100);
-  return (digit, beside) => {
-    let w = 0;
-    let h = 0;
-    const below = (wide: number, high: number) => {
-      if (high === 0) return;
-      w = Math.max(w, wide);
-      h += high + (h > 0 ? GAP * digit : 0);
-    };
+  return (digit, { place, beside, row }) => {
+    const grid: Block = { w: 0, h: 0 };
     if (written) {
       const marks = written.rows.filter((r) => r === 'mark').length;
-      below(
-        (written.places.length + 1) * digit * (divides(written) ? CELL.division : CELL.w),
-        digit * ((written.rows.length - marks) * CELL.h + marks * CELL.mark),
-      );
+      grid.w = (written.places.length + 1) * digit * (divides(written) ? CELL.division : CELL.w);
+      grid.h = digit * ((written.rows.length - marks) * CELL.h + marks * CELL.mark);
     }
+    const gap = GAP * digit;
+    const told: Block[] = [];
+    const bond = { w: digit * BOND.w, h: digit * BOND.h };
+    const drawn = (row ? alongside : below)(
+      Array.from({ length: bonds }, () => bond),
+      gap,
+    );
     if (texts.length > 0) {
       const size = digit * LINE.text;
-      const room = Math.max(widest, 8 * size);
-      const rows = texts.reduce((n, t) => n + Math.ceil((t * size) / room), 0);
-      below(Math.min(room, Math.max(...texts) * size + 2), rows * Math.ceil(size * LINE.high));
-    }
-    below(bonds > 0 ? digit * BOND.w : 0, bonds * digit * BOND.h);
-    if (ways.length > 0) {
-      const size = digit * WAY.text;
-      const rows = told.reduce((n, [name]) => n + (name ? 2 : 1), 0);
-      const branches = ways.filter(hasBranches);
-      const across = branches.map((w) => (w.parts.length * 64 * WAY.branches * digit) / 84);
-      below(
-        Math.max(...told.map(([, text]) => text! * size), ...across) + 40,
-        rows * Math.ceil(size * WAY.high) +
-          branches.length * digit * WAY.branches +
-          ways.length * (digit * WAY.pad + 24),
-      );
+      const widest = Math.max(room * (place === 'right' ? 0.4 : row ? 0.6 : 0.9), 8 * size);
+      const rows = texts.reduce((n, t) => n + Math.ceil((t * size) / widest), 0);
+      told.push({
+        w: Math.min(widest, Math.max(...texts) * size + 2),
+        h: rows * Math.ceil(size * LINE.high),
+      });
     }
     if (table.length > 0) {
       const wide = columns.reduce((sum, c) => sum + c * digit + 2, 2);
       const rows = headsOf(table) + rowsOf(table, beside);
-      below(beside * wide + (beside - 1) * TABLE.between * digit, rows * (Math.ceil(digit * TABLE.high) + 2));
+      told.push({
+        w: beside * wide + (beside - 1) * TABLE.between * digit,
+        h: rows * (Math.ceil(digit * TABLE.high) + 2),
+      });
     }
+    const seen: Block = { w: 0, h: 0 };
+    if (ways.length > 0) {
+      const size = digit * WAY.text;
+      const rows = said.reduce((n, [name]) => n + (name ? 2 : 1), 0);
+      const branches = ways.filter(hasBranches);
+      const across = branches.map((w) => (w.parts.length * 64 * WAY.branches * digit) / 84);
+      seen.w = Math.max(...said.map(([, text]) => text! * size), ...across) + 40;
+      seen.h =
+        rows * Math.ceil(size * WAY.high) +
+        branches.length * digit * WAY.branches +
+        ways.length * (digit * WAY.pad + 24);
+    }
+    const parts = [grid, drawn, below(told, gap), seen].filter((part) => part.h > 0);
+    const { w, h } = row ? alongside(parts, BETWEEN * digit) : below(parts, gap);
     // And the lines of the grid, and what letters hang below their own.
     return { w: Math.ceil(w) + 4, h: Math.ceil(h + 0.12 * digit) + 6 };
   };
