@@ -36,10 +36,15 @@ export async function look(page, url, screen, shots) {
   await page.setViewportSize(screen);
   await page.goto(url);
   await page.locator('.stage').waitFor();
-  await page.evaluate(async () => {
-    await Promise.all(['400 20px Andika', '700 20px Andika'].map((face) => document.fonts.load(face)));
-    await new Promise((done) => setTimeout(done, 100));
-  });
+  await page.evaluate(() =>
+    Promise.all(['400 20px Andika', '700 20px Andika'].map((face) => document.fonts.load(face))),
+  );
+  // Texts are measured anew when the fonts have come, which a busy page does in its time.
+  for (let was, now = ''; now !== was || now === ''; ) {
+    was = now;
+    await page.waitForTimeout(150);
+    now = JSON.stringify((await page.evaluate(measure)).places);
+  }
   const seen = {
     steps: 0,
     moved: 0,
