@@ -58,12 +58,15 @@ func makeGroup(r Request) (Example, error) {
 			m.step(s)
 		}
 	}
+	more, full := "group.more", "group.full"
+	if n < size { // there is no group yet
+		more, full = "group.any", "group.full.any"
+	}
 	m.first(lesson.Step{
-		Ask: line("group.more"), Answer: line("group.more."+noneOrSome(n%size), given("left", n%size), given("size", size)),
+		Ask: line(more), Answer: line(more+"."+noneOrSome(n%size), given("left", n%size), given("size", size)),
 	})
 	if n%size > 0 {
-		m.why(line("group.full"), line("group.full.answer", answer("more", size-n%size), given("size", size),
-			given("left", n%size)))
+		m.why(line(full), line(full+".answer", answer("more", size-n%size), given("size", size), given("left", n%size)))
 	}
 	m.explains = false
 	e, err := m.endDivision(problem, n, size, n/size, size)
