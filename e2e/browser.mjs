@@ -2,7 +2,9 @@
 import { existsSync } from 'node:fs';
 
 export const launch = {
-  executablePath: process.env.CHROMIUM ?? ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find(existsSync),
+  executablePath:
+    process.env.CHROMIUM ??
+    ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium', '/usr/bin/chromium-browser'].find(existsSync),
   args: [
     '--no-sandbox',
     '--disable-gpu',

@@ -61,6 +61,31 @@ test('a lesson by hand: build, hold back, cover, look, reveal, write, the next n
   await expect(pieces(page, 'tens')).toHaveCount(5);
   await expect(counts).toHaveText(['?', '?']);
   await expect(record.getByRole('listitem')).toHaveCount(2);
+  // A sum has two rows; a number after it is as large as one before it.
+  const one = () => pieces(page, 'ones').first().boundingBox();
+  const large = (await one())!.height;
+  await write(strip.getByLabel(/^Type a number/), '38 + 25');
+  await page.keyboard.press('Enter');
+  await expect.poll(async () => (await one())!.height).toBeLessThan(0.8 * large);
+  await write(strip.getByLabel(/^Type a number/), '38');
+  await page.keyboard.press('Enter');
+  await expect.poll(async () => (await one())!.height).toBeCloseTo(large, 0);
+  // Escape lets a field go, then closes what is open, then quits; no other field takes the keys.
+  await record.getByLabel('Write a line to keep').click();
+  await strip.getByLabel(/^Type a number/).click();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: 'Next', exact: true })).toBeFocused();
+  await expect(strip).toBeVisible();
+  await page.keyboard.press('b');
+  await expect(record).toBeHidden();
+  await page.keyboard.press('b');
+  await expect(record).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(strip).toBeHidden();
+  await page.keyboard.press('Escape');
+  await expect(record).toBeHidden();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: 'Present' })).toBeVisible();
 });
 
 test('another class finds the lesson as it was prepared; a showing can be shown again and kept', async ({
@@ -126,6 +151,7 @@ test('one key changes the numbers of an example and keeps its method', async ({ 
   await record.getByLabel('Examples write their line').check();
   await expect(record.getByRole('button', { name: 'Change 97 + 5 = 102' })).toBeVisible();
   await page.locator('.Foot_petals').click();
+  await page.keyboard.press('Escape'); // the record closes first
   await page.keyboard.press('Escape');
   await expect(page.locator('.Stem_bud-title', { hasText: '146 + 87' })).toBeVisible();
 });

@@ -81,6 +81,7 @@ export function PresentPage() {
   const today = useToday((s) => s.of);
   useFollowers(seen.followed && !seen.blank);
   const turn = (what: keyof typeof seenAtFirst) => () => setSeen((x) => ({ ...x, [what]: !x[what] }));
+  const turnOf = (what: keyof typeof seenAtFirst | undefined) => what && turn(what);
   const free = frame.steps === 0;
   const made = scene?.method !== undefined;
   const groups: Deeds[] = [
@@ -146,7 +147,8 @@ export function PresentPage() {
     ArrowLeft: backward,
     PageUp: backward,
     r: reveal,
-    Escape: seen.numbers ? turn('numbers') : seen.hand ? turn('hand') : quit,
+    // What is open closes first.
+    Escape: turnOf((['numbers', 'hand', 'record'] as const).find((what) => seen[what])) ?? quit,
   });
 
   if (status !== 'open' || !scene) return <main className={cx('present')} aria-busy="true" />;
@@ -154,7 +156,7 @@ export function PresentPage() {
   if (up && isUp(up)) return <Up board={up} />;
   const yourTurn = theirs > 0 && frame.open && frame.step >= frame.steps - theirs;
   return (
-    <main className={cx('present')}>
+    <main className={cx('present')} data-keys="">
       <h1 className="sr-only">{scene.title}</h1>
       <Cue title={scene.title} yourTurn={yourTurn} />
       <div className={cx('middle')}>

@@ -14,7 +14,9 @@ export function WrittenSide({ at, rows, row }: { at: Rect; rows: number; row: bo
   const { written, lines, ways } = useLesson((s) => s.frame);
   const side = useRef<HTMLElement>(null);
   useEffect(() => {
-    if (side.current) side.current.scrollTop = side.current.scrollHeight;
+    const el = side.current;
+    // A digit on its way reaches a little beyond; it moves nothing.
+    if (el && el.scrollHeight > el.clientHeight + 8) el.scrollTop = el.scrollHeight;
   }, [lines, written, ways]);
   if (!written && lines.length + ways.length === 0) return null;
   return (

@@ -4,6 +4,9 @@
 import { useEffect, useRef } from 'react';
 import { change } from '../state/acts';
 
+/** What has the focus when the keys are for what is shown. */
+const KEYS = '[data-focus]';
+
 export type KeyActs = Record<string, () => void>;
 
 const fields = 'input, textarea, select, [contenteditable]';
@@ -36,8 +39,19 @@ export function usePresentingKeys(acts: KeyActs) {
       e.preventDefault();
       e.stopPropagation();
     };
+    // A field that has no use for it is let go: the keys are the board's again.
+    const letGo = (e: KeyboardEvent) => {
+      const at = e.target;
+      if (e.key !== 'Escape' || e.defaultPrevented || !(at instanceof HTMLElement)) return;
+      if (!at.matches(fields) || at.closest(`${dialog}, .ant-popover`)) return;
+      document.querySelector<HTMLElement>(`main ${KEYS}`)?.focus();
+    };
     // Before the board's own keys.
     addEventListener('keydown', onKey, true);
-    return () => removeEventListener('keydown', onKey, true);
+    addEventListener('keydown', letGo);
+    return () => {
+      removeEventListener('keydown', onKey, true);
+      removeEventListener('keydown', letGo);
+    };
   }, []);
 }

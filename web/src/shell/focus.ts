@@ -32,6 +32,8 @@ function mend() {
   const last = history[history.length - 1];
   if (last && canHave(last.element)) return; // it was let go by hand
   for (const { element, around } of [...history].reverse()) {
+    // Where keys are for what is shown, no field and no board takes them that nobody went to.
+    if (element.closest('[data-keys]') && element.matches('input, textarea, [role="application"]')) continue;
     if (canHave(element)) return element.focus({ preventScroll: true });
     const near = around.find((a) => a.isConnected)?.querySelector<HTMLElement>('[data-focus]');
     if (near && canHave(near)) return near.focus({ preventScroll: true });

@@ -185,17 +185,26 @@ function roundOf(m: DrawnModel, unit: number, name: number, twoLines: boolean, b
   };
 }
 
+/** How much smaller another number is before the board is composed anew for it. */
+const SMALLER = 0.75;
+
 /**
  * The extent of a free board: as large as it has been since it was shown, so that it gives way
- * only to what needs more room.
+ * only to what needs more room. After a number that is much smaller it is as large as that.
  */
 function useGrown(models: DrawnModel[]): Extent {
   const scene = useLesson((s) => s.frame.scene);
+  const built = useLesson((s) => s.built);
   const kinds = `${scene} ${models.map((m) => m.kind).join()}`;
   const [grown, setGrown] = useState({ kinds, extent: loose(models) });
   const next = loose(models);
-  if (grown.kinds === kinds) next.models = next.models.map((m, i) => larger(m, grown.extent.models[i] ?? m));
-  if (grown.kinds === kinds && JSON.stringify(next) === JSON.stringify(grown.extent)) return grown.extent;
+  const small = (m: Part, i: number) => {
+    const was = grown.extent.models[i];
+    return !was || m.w < SMALLER * was.w || m.h < SMALLER * was.h;
+  };
+  const same = grown.kinds === kinds && !(built && next.models.some(small));
+  if (same) next.models = next.models.map((m, i) => larger(m, grown.extent.models[i] ?? m));
+  if (same && JSON.stringify(next) === JSON.stringify(grown.extent)) return grown.extent;
   setGrown({ kinds, extent: next });
   return next;
 }

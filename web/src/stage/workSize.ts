@@ -118,7 +118,7 @@ export function workSize(
     }
     const parts = [grid, drawn, below(told, gap), seen].filter((part) => part.h > 0);
     const { w, h } = row ? alongside(parts, BETWEEN * digit) : below(parts, gap);
-    // And the lines of the grid, and what letters hang below their own.
-    return { w: Math.ceil(w) + 4, h: Math.ceil(h + 0.12 * digit) + 6 };
+    // And the lines of the grid, what letters hang below their own, and a digit that comes, which is larger.
+    return { w: Math.ceil(w) + 4, h: Math.ceil(h + 0.2 * digit) + 6 };
   };
 }

@@ -21,6 +21,7 @@ export function act(move: PageMove): boolean {
   return attempt(() => {
     finishBeats();
     const delta = call('apply', { handle: get().handle, move });
+    set({ built: move.kind === 'build' });
     applyDelta(delta);
     remember(delta.announce);
     saveEdits(delta.edits);

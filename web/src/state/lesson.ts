@@ -44,6 +44,8 @@ export interface Borrowed {
 }
 
 export interface LessonState {
+  /** Whether the last act built a number: what is shown then may be composed anew. */
+  built: boolean;
   status: 'loading' | 'open' | 'failed';
   failure: string;
   id: string;
@@ -103,6 +105,7 @@ export const initial: LessonState = {
   id: '',
   handle: 0,
   outline: { id: '', title: '', objective: '', words: {}, scenes: [], record: [] },
+  built: false,
   frame: emptyFrame,
   models: [],
   notation: '',
