@@ -2,9 +2,7 @@
 import { existsSync } from 'node:fs';
 
 export const launch = {
-  executablePath:
-    process.env.CHROMIUM ??
-    ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium', '/usr/bin/chromium-browser'].find(existsSync),
+  executablePath: process.env.CHROMIUM ?? ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find(existsSync),
   args: [
     '--no-sandbox',
     '--disable-gpu',

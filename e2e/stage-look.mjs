@@ -40,7 +40,7 @@ export async function look(page, url, screen, shots) {
     Promise.all(['400 20px Andika', '700 20px Andika'].map((face) => document.fonts.load(face))),
   );
   // Texts are measured anew when the fonts have come, which a busy page does in its time.
-  for (let was, now = ''; now !== was || now === ''; ) {
+  for (let was, now = ''; now !== was || now === '';) {
     was = now;
     await page.waitForTimeout(150);
     now = JSON.stringify((await page.evaluate(measure)).places);
@@ -118,6 +118,15 @@ function measure() {
     const el = all(selector)[0];
     if (el) places[name] = [rect(el).x, rect(el).y, rect(el).width, rect(el).height];
   }
+  // What is written stays where it is when more is written.
+  for (const [name, selector] of [
+    ['line', '.Lines_lines p'],
+    ['bond', '.Lines_lines .Beside_bond'],
+    ['table', '.Lines_lines table'],
+  ])
+    all(`.WrittenSide_written ${selector}`).forEach((el, i) => {
+      places[`${name} ${i + 1}`] = [rect(el).x, rect(el).y, 0, 0];
+    });
   const pieces = all('[data-piece]').filter(shown);
   const sizes = pieces.map((el) => Math.min(rect(el).width, rect(el).height));
   const larger = all('.CloseUp_close-up .piece').map((el) => Math.min(rect(el).width, rect(el).height));

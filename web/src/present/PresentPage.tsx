@@ -161,9 +161,9 @@ export function PresentPage() {
       <Cue title={scene.title} yourTurn={yourTurn} />
       <div className={cx('middle')}>
         <Composition written={seen.written} all={seen.all} building={free && seen.hand}>
-          {({ work, rows, laid, closeUp }) => (
+          {({ work, rows, laid, bonds, closeUp }) => (
             <>
-              {work && <WrittenSide at={work} rows={rows} row={laid.row} />}
+              {work && <WrittenSide at={work} rows={rows} row={laid.row} bonds={bonds} />}
               {closeUp && <CloseUp at={closeUp} />}
             </>
           )}

@@ -1,7 +1,7 @@
 // The written work, in the room that it needs in the end; what was written last is seen, however much there is.
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, type CSSProperties } from 'react';
 import { useLesson } from '../state/lesson';
-import { Lines } from '../record/Lines';
+import { isBond, Lines } from '../record/Lines';
 import { Written } from '../record/Written';
 import type { Rect } from '../stage/compose';
 import { WaysTold } from '../stage/WayLayer';
@@ -10,7 +10,16 @@ import css from './WrittenSide.module.css';
 
 const cx = names(css);
 
-export function WrittenSide({ at, rows, row }: { at: Rect; rows: number; row: boolean }) {
+interface Props {
+  at: Rect;
+  /** How many rows of a table stand under one another. */
+  rows: number;
+  /** Whether its parts stand beside one another; then bonds have the room for as many as there will be. */
+  row: boolean;
+  bonds: number;
+}
+
+export function WrittenSide({ at, rows, row, bonds }: Props) {
   const { written, lines, ways } = useLesson((s) => s.frame);
   const side = useRef<HTMLElement>(null);
   useEffect(() => {
@@ -18,6 +27,8 @@ export function WrittenSide({ at, rows, row }: { at: Rect; rows: number; row: bo
     // A digit on its way reaches a little beyond; it moves nothing.
     if (el && el.scrollHeight > el.clientHeight + 8) el.scrollTop = el.scrollHeight;
   }, [lines, written, ways]);
+  const drawn = row && bonds > 0 ? lines.filter(isBond) : undefined;
+  const told = drawn ? lines.filter((line) => !isBond(line)) : lines;
   if (!written && lines.length + ways.length === 0) return null;
   return (
     <aside
@@ -27,7 +38,12 @@ export function WrittenSide({ at, rows, row }: { at: Rect; rows: number; row: bo
       aria-label="Written work"
     >
       {written && <Written work={written} />}
-      {lines.length > 0 && <Lines lines={lines} rows={rows} row={row} />}
+      {drawn && (
+        <div className={cx('bonds')} style={{ '--bonds': bonds } as CSSProperties}>
+          <Lines lines={drawn} />
+        </div>
+      )}
+      {told.length > 0 && <Lines lines={told} rows={rows} />}
       <WaysTold />
     </aside>
   );

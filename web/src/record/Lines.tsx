@@ -21,25 +21,15 @@ function gathered(lines: WrittenLine[]): WrittenLine[][] {
 /** Whether a cell has a number in it, which is larger than words are. */
 export const hasNumber = (cell: string) => /\d/.test(cell);
 
-const isBond = (line: WrittenLine) => line.kind === 'bond';
+export const isBond = (line: WrittenLine) => line.kind === 'bond';
 
 interface Props {
   lines: WrittenLine[];
   /** How many rows of a table stand under one another; the others beside them. */
   rows?: number;
-  /** Whether bonds stand in a row, and all else beside them. */
-  row?: boolean;
 }
 
-export function Lines({ lines, rows = Infinity, row = false }: Props) {
-  if (row && lines.some(isBond) && !lines.every(isBond)) {
-    return (
-      <>
-        <Lines lines={lines.filter(isBond)} row />
-        <Lines lines={lines.filter((line) => !isBond(line))} rows={rows} />
-      </>
-    );
-  }
+export function Lines({ lines, rows = Infinity }: Props) {
   return (
     <div className={cx('lines')} role="group" aria-label="Written in this example">
       {gathered(lines).map((group, i) => {

@@ -22,6 +22,8 @@ export interface Composed extends Composition {
   closeUp?: CloseUp | undefined;
   /** How many rows of a table stand under one another. */
   rows: number;
+  /** How many bonds there will be. */
+  bonds: number;
   rounds: Round[];
   /** The size of the names over columns, and whether their counts stand below them. */
   name: number;
@@ -80,7 +82,7 @@ export function useComposition(
     const work = wantsWork ? workSize(written, told, ways, size.w) : undefined;
     const made = composedOf(now, models, size, work, besidesOf(told.table), unit, building);
     const { beside } = made.laid;
-    return { ...made, rows: beside > 1 ? rowsOf(told.table, beside) : Infinity };
+    return { ...made, rows: beside > 1 ? rowsOf(told.table, beside) : Infinity, bonds: told.bonds };
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key, fonts]);
   const laid = extents?.[0];
@@ -107,6 +109,7 @@ const bare: Composed = {
   digit: 0,
   laid: { place: 'right', beside: 1, row: false },
   rows: Infinity,
+  bonds: 0,
   above: false,
   rounds: [],
   name: 0,
@@ -123,7 +126,7 @@ function composedOf(
   besides: number[],
   unit: number,
   building: boolean,
-): Omit<Composed, 'rows'> {
+): Omit<Composed, 'rows' | 'bonds'> {
   const reach = extents[0]?.models[0]?.reach ?? {};
   const enough = (views[models[0]!.kind as Kind].enough || 0) * unit;
   const attempt = (name: number, twoLines: boolean) => {
