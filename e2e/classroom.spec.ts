@@ -668,6 +668,31 @@ test('what is set meanwhile takes no child from what she has begun', async ({ pa
   await expect(busy.getByText('New tasks have come.')).toHaveCount(0);
 });
 
+test('the windows of a browser hear of a class by one stream', async ({ page, browser, app }) => {
+  const { code } = await newClass(page, 'Starlings');
+  const streams: string[] = [];
+  page.context().on('request', (r) => {
+    if (r.url().endsWith('/events') && r.url().includes('/classes/')) streams.push(r.url());
+  });
+  await page.reload();
+  await expect.poll(() => streams.length).toBe(1);
+  const second = await page.context().newPage();
+  await second.goto(page.url());
+  await expect(second.getByRole('heading', { name: 'Starlings' })).toBeVisible();
+  // Both see who comes in.
+  await device(browser, app.url, code, 'Mara');
+  const at = (one: Page, name: string) =>
+    one.getByRole('listitem').filter({ hasText: name }).getByText('at a device');
+  for (const one of [page, second]) await expect(at(one, 'Mara')).toBeVisible();
+  expect(streams).toHaveLength(1);
+  // When the one that listens goes, the other does, and misses nothing.
+  await page.goto('/');
+  await expect.poll(() => streams.length).toBe(2);
+  await device(browser, app.url, code, 'Evi');
+  await expect(at(second, 'Evi')).toBeVisible();
+  await second.close();
+});
+
 test('the classes of a year are deleted together, with all that was done in them', async ({ page, app }) => {
   await newClass(page, 'Plovers');
   await newClass(page, 'Finches');

@@ -3,6 +3,7 @@ import { useQuery, useQueryClient, type QueryKey } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { create } from 'zustand';
 import { classes } from '../state/classroom';
+import { hear } from '../state/stream';
 
 /** The class that is here now: the one that was set something last in this window. */
 export const useToday = create<{ of: string }>(() => ({ of: '' }));
@@ -45,13 +46,7 @@ export function useClassEvents(id: string) {
         }, GATHER_MS),
       );
     };
-    const events = new EventSource(`/api/classes/${id}/events`);
-    let opened = false;
-    events.onopen = () => {
-      if (opened) void client.invalidateQueries();
-      opened = true;
-    };
-    events.onmessage = ({ data }: MessageEvent<string>) => {
+    const message = (data: string) => {
       const [what, of] = data.split(' ');
       if (what === 'set') again('wall', of);
       if (what === 'class') {
@@ -60,8 +55,12 @@ export function useClassEvents(id: string) {
       }
       again('class board', id);
     };
+    const stop = hear(`/api/classes/${id}/events`, {
+      message,
+      gap: () => void client.invalidateQueries(),
+    });
     return () => {
-      events.close();
+      stop();
       waiting.forEach(clearTimeout);
     };
   }, [client, id]);

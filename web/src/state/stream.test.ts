@@ -1,0 +1,118 @@
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import { hear } from './stream';
+
+/** Streams that were opened, and what a test lets them say. */
+class Stream {
+  static all: Stream[] = [];
+  static open = () => Stream.all.filter((s) => !s.closed);
+  closed = false;
+  onopen?: () => void;
+  onmessage?: (e: { data: string }) => void;
+  constructor(readonly url: string) {
+    Stream.all.push(this);
+  }
+  close() {
+    this.closed = true;
+  }
+}
+
+/** Locks as a browser has them: one holds a name, the others wait in a row. */
+function locks() {
+  const rows = new Map<string, (() => void)[]>();
+  const held = new Set<string>();
+  type Options = { ifAvailable?: boolean; signal?: AbortSignal };
+  const request = async (name: string, options: Options, run: (lock: object | null) => unknown) => {
+    if (held.has(name) && options.ifAvailable) return run(null);
+    if (held.has(name)) {
+      await new Promise<void>((go, no) => {
+        options.signal?.addEventListener('abort', () => {
+          rows.set(
+            name,
+            rows.get(name)!.filter((one) => one !== go),
+          );
+          no(new Error('aborted'));
+        });
+        rows.set(name, [...(rows.get(name) ?? []), go]);
+      });
+    }
+    held.add(name);
+    await run({});
+    held.delete(name);
+    rows.get(name)?.shift()?.();
+  };
+  return { request };
+}
+
+const settle = () => new Promise((done) => setTimeout(done, 30));
+const heard = () => ({ message: vi.fn(), gap: vi.fn() });
+
+beforeEach(() => {
+  Stream.all = [];
+  vi.stubGlobal('EventSource', Stream);
+  vi.stubGlobal('navigator', { locks: locks() });
+});
+afterEach(() => vi.unstubAllGlobals());
+
+test('two windows have one stream, and both hear', async () => {
+  const [a, b] = [heard(), heard()];
+  const stops = [hear('/events', a), hear('/events', b)];
+  await settle();
+  expect(Stream.all.map((s) => s.url)).toEqual(['/events']);
+  Stream.all[0]!.onopen!();
+  Stream.all[0]!.onmessage!({ data: 'set 7' });
+  await settle();
+  expect(a.message.mock.calls).toEqual([['set 7']]);
+  expect(b.message.mock.calls).toEqual([['set 7']]);
+  expect(a.gap, 'nothing was missed').not.toHaveBeenCalled();
+  stops.forEach((stop) => stop());
+  expect(Stream.open()).toHaveLength(0);
+});
+
+test('when the window that has it goes, another opens it and reads all anew', async () => {
+  const [a, b, c] = [heard(), heard(), heard()];
+  const stops = [hear('/events', a), hear('/events', b), hear('/events', c)];
+  await settle();
+  stops[0]!();
+  await settle();
+  expect(Stream.open()).toHaveLength(1);
+  expect(Stream.all).toHaveLength(2);
+  Stream.open()[0]!.onopen!();
+  await settle();
+  expect(b.gap.mock.calls.length + c.gap.mock.calls.length, 'each of both').toBe(2);
+  Stream.open()[0]!.onmessage!({ data: 'class' });
+  await settle();
+  for (const one of [b, c]) expect(one.message.mock.calls).toEqual([['class']]);
+  expect(a.message).not.toHaveBeenCalled();
+  // A stream that was cut and is open again has missed something too.
+  Stream.open()[0]!.onopen!();
+  await settle();
+  for (const one of [b, c]) expect(one.gap).toHaveBeenCalledTimes(2);
+  stops.slice(1).forEach((stop) => stop());
+  expect(Stream.open()).toHaveLength(0);
+});
+
+test('a window that goes while it waits leaves the row', async () => {
+  const stops = [hear('/events', heard()), hear('/events', heard()), hear('/events', heard())];
+  await settle();
+  stops[1]!();
+  stops[0]!();
+  await settle();
+  expect(Stream.open()).toHaveLength(1);
+  stops[2]!();
+  expect(Stream.open()).toHaveLength(0);
+});
+
+test('without locks each window listens for itself', async () => {
+  vi.stubGlobal('navigator', {});
+  const [a, b] = [heard(), heard()];
+  const stops = [hear('/events', a), hear('/events', b)];
+  expect(Stream.all).toHaveLength(2);
+  Stream.all[1]!.onopen!();
+  Stream.all[1]!.onmessage!({ data: 'x' });
+  expect(b.message).toHaveBeenCalledOnce();
+  expect(a.message).not.toHaveBeenCalled();
+  Stream.all[1]!.onopen!();
+  expect(b.gap).toHaveBeenCalledOnce();
+  stops.forEach((stop) => stop());
+  expect(Stream.open()).toHaveLength(0);
+});
