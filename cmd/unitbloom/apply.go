@@ -192,8 +192,8 @@ func moveLines() ([]moveLine, error) {
 	add := func(model, owner string, specs []board.MoveSpec) {
 		for _, mv := range specs {
 			l := moveLine{Model: model, Kind: mv.Kind, Doc: mv.Doc, Params: []param{}}
+			told := all[strings.ToLower("move"+owner+mv.Kind)]
 			for _, p := range mv.Params() {
-				told := all[strings.ToLower("move"+owner+mv.Kind)]
 				l.Params = append(l.Params, param{p, told[p.Name].Description})
 			}
 			for _, law := range mv.Laws {

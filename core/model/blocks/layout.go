@@ -468,15 +468,11 @@ func sprite(k *pieces.Piece, a arrangement, x, y int, zone string) board.Sprite 
 
 // tray adds the Taken tray when something was taken: at the right, or below.
 func (g *grid) tray(l board.Layout) board.Layout {
-	taken := pieces.Count(g.Ordered, pieces.Taken, pieces.AnyPart)
-	if sum(taken[:]) == 0 {
+	zone, taken := pieces.Tray(g.Ordered)
+	if len(taken) == 0 {
 		return l
 	}
 	l.Room.Aside = true
-	worth := pieces.Worth(slices.DeleteFunc(slices.Clone(g.Ordered), func(k pieces.Piece) bool {
-		return k.State != pieces.Taken
-	}))
-	zone := board.Zone{ID: "taken", Label: "taken", Count: sum(taken[:]), Text: worth}
 	if g.room.Below {
 		return g.trayBelow(l, zone)
 	}

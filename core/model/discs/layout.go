@@ -389,12 +389,7 @@ func (g *grid) tracks(l *board.Layout) {
 
 // tray adds the Taken tray when something was taken: at the right, or below.
 func (g *grid) tray(l *board.Layout) {
-	var taken []pieces.Piece
-	for _, k := range g.List {
-		if k.State == pieces.Taken {
-			taken = append(taken, k)
-		}
-	}
+	zone, taken := pieces.Tray(g.List)
 	if len(taken) == 0 {
 		return
 	}
@@ -420,8 +415,8 @@ func (g *grid) tray(l *board.Layout) {
 		h = max(l.H, h)
 	}
 	l.W, l.H = max(l.W, x+w), max(l.H, y+h)
-	l.Zones = append(l.Zones, board.Zone{ID: "taken", Label: "taken", Count: len(taken), Text: pieces.Worth(taken),
-		X: x, Y: y, W: w, H: h})
+	zone.X, zone.Y, zone.W, zone.H = x, y, w, h
+	l.Zones = append(l.Zones, zone)
 }
 
 // settings are the chart's choices, for its controls.
@@ -450,9 +445,7 @@ func (d Discs) inGroups() []string {
 				list = append(list, k)
 			}
 		}
-		if v, err := pieces.FormOf(list).Total(); err == nil {
-			out[i] = v.String()
-		}
+		out[i] = pieces.Worth(list)
 	}
 	return out
 }

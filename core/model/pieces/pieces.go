@@ -215,6 +215,16 @@ func Worth(list []Piece) string {
 	return v.String()
 }
 
+// Tray is the zone of what was taken of a list, without its place: it says what that is worth.
+func Tray(list []Piece) (zone board.Zone, taken []Piece) {
+	for i := range list {
+		if list[i].State == Taken {
+			taken = append(taken, list[i])
+		}
+	}
+	return board.Zone{ID: board.TakenZone, Label: board.TakenZone, Count: len(taken), Text: Worth(taken)}, taken
+}
+
 // Parts are the values of the addends in play, for the bond: those of the
 // parts from 1 up, then of what belongs to none.
 func Parts(list []Piece) []place.Number {

@@ -81,7 +81,7 @@ export function PresentPage() {
   const today = useToday((s) => s.of);
   useFollowers(seen.followed && !seen.blank);
   const turn = (what: keyof typeof seenAtFirst) => () => setSeen((x) => ({ ...x, [what]: !x[what] }));
-  const turnOf = (what: keyof typeof seenAtFirst | undefined) => what && turn(what);
+  const open = (['numbers', 'hand', 'record'] as const).find((what) => seen[what]);
   const free = frame.steps === 0;
   const made = scene?.method !== undefined;
   const groups: Deeds[] = [
@@ -148,7 +148,7 @@ export function PresentPage() {
     PageUp: backward,
     r: reveal,
     // What is open closes first.
-    Escape: turnOf((['numbers', 'hand', 'record'] as const).find((what) => seen[what])) ?? quit,
+    Escape: open ? turn(open) : quit,
   });
 
   if (status !== 'open' || !scene) return <main className={cx('present')} aria-busy="true" />;

@@ -4,9 +4,6 @@
 import { useEffect, useRef } from 'react';
 import { change } from '../state/acts';
 
-/** What has the focus when the keys are for what is shown. */
-const KEYS = '[data-focus]';
-
 export type KeyActs = Record<string, () => void>;
 
 const fields = 'input, textarea, select, [contenteditable]';
@@ -44,7 +41,7 @@ export function usePresentingKeys(acts: KeyActs) {
       const at = e.target;
       if (e.key !== 'Escape' || e.defaultPrevented || !(at instanceof HTMLElement)) return;
       if (!at.matches(fields) || at.closest(`${dialog}, .ant-popover`)) return;
-      document.querySelector<HTMLElement>(`main ${KEYS}`)?.focus();
+      document.querySelector<HTMLElement>('main [data-focus]')?.focus();
     };
     // Before the board's own keys.
     addEventListener('keydown', onKey, true);
