@@ -142,13 +142,18 @@ func decodeScene(raw []byte, s *Scene) error {
 }
 
 // decodeList reads the items of a list, so that an error says which.
-func decodeList[T any](name string, items []json.RawMessage) ([]T, error) {
+// What it is given was read as JSON before, and each reads itself: the ink of a full scene is
+// long, and to look over all of it once more is dear in a browser.
+func decodeList[T any, P interface {
+	*T
+	json.Unmarshaler
+}](name string, items []json.RawMessage) ([]T, error) {
 	if len(items) == 0 {
 		return nil, nil
 	}
 	out := make([]T, len(items))
 	for i, raw := range items {
-		if err := json.Unmarshal(raw, &out[i]); err != nil {
+		if err := P(&out[i]).UnmarshalJSON(raw); err != nil {
 			var fault form.Fault
 			if errors.As(form.Plain(err), &fault) {
 				fault.Path = form.Under(fmt.Sprintf("%s[%d]", name, i), fault.Path)

@@ -11,7 +11,7 @@ const widths = { pen: [4, 7, 12], highlighter: [18, 28, 40] };
 type Way = readonly (readonly [number, number])[];
 
 /** The shape of a stroke; x and y may be stretched differently, as on the board itself. */
-export const Mark = memo(function Mark({
+export function Mark({
   tool,
   colour,
   width,
@@ -50,6 +50,17 @@ export const Mark = memo(function Mark({
       );
   }
   return <path className={`ink-fill ${colour}`} d={outline(points, thick)} />;
+}
+
+/** A stroke from a corner on, its points stretched; its shape is worked out once for a place. */
+const Laid = memo(function Laid({
+  stroke,
+  x,
+  y,
+  kx,
+  ky,
+}: Record<'x' | 'y' | 'kx' | 'ky', number> & { stroke: Stroke }) {
+  return <Mark {...stroke} points={stroke.points.map((p) => [x + p[0]! * kx, y + p[1]! * ky] as const)} />;
 });
 
 function outline(points: Way, size: number): string {
@@ -86,9 +97,8 @@ export function ModelInk({
   return (
     <svg className="ink" width={model.w * scale} height={model.h * scale} aria-hidden="true">
       {mine.map((s) => {
-        const c = cornerOf(model, s.on);
-        const way = s.points.map((p) => [(c.x + p[0]! / 10) * scale, (c.y + p[1]! / 10) * scale] as const);
-        return <Mark key={s.id} {...s} points={way} />;
+        const { x, y } = cornerOf(model, s.on);
+        return <Laid key={s.id} stroke={s} x={x * scale} y={y * scale} kx={scale / 10} ky={scale / 10} />;
       })}
     </svg>
   );
@@ -100,11 +110,7 @@ export function BoardInk({ ink, w, h }: { ink: Stroke[]; w: number; h: number })
   return (
     <svg className="ink" width={w} height={h} aria-hidden="true">
       {mine.map((s) => (
-        <Mark
-          key={s.id}
-          {...s}
-          points={s.points.map((p) => [(p[0]! * w) / 10_000, (p[1]! * h) / 10_000] as const)}
-        />
+        <Laid key={s.id} stroke={s} x={0} y={0} kx={w / 10_000} ky={h / 10_000} />
       ))}
     </svg>
   );
