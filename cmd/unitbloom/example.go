@@ -108,7 +108,12 @@ func (f *exampleFlags) run(cmd *cobra.Command, args []string) error {
 	for i := range args {
 		args[i] = words.Plain(args[i])
 	}
-	e, err := method.Make(method.Request{Method: args[0], Args: args[1:], Model: f.model, Options: options})
+	r, err := method.Worded(args[0], args[1:])
+	if err != nil {
+		return err
+	}
+	r.Model, r.Options = f.model, options
+	e, err := method.Make(r)
 	if err != nil {
 		return err
 	}

@@ -56,10 +56,14 @@ func parallelCommand() *cobra.Command {
 		if len(args) < 2 {
 			return fmt.Errorf("%w: say which method and problem. Use: unitbloom parallel column-add 146 87 --seed 3", errUsage)
 		}
-		if cmd.Flags().Changed("set") {
-			return printLadder(cmd, method.Request{Method: args[0], Args: args[1:]}, set, seed, asJSON)
+		r, err := method.Worded(args[0], args[1:])
+		if err != nil {
+			return err
 		}
-		next, err := method.Parallel(method.Request{Method: args[0], Args: args[1:]}, seed)
+		if cmd.Flags().Changed("set") {
+			return printLadder(cmd, r, set, seed, asJSON)
+		}
+		next, err := method.Parallel(r, seed)
 		if err != nil {
 			return err
 		}

@@ -133,6 +133,8 @@ func seeIt(m *maker, a, b int) {
 		id := "facts.ten.why"
 		if min(a, b) == 0 {
 			id = "facts.zero.why"
+		} else if a+b == 20 {
+			id = "facts.tens.why"
 		}
 		m.first(lesson.Step{Ask: line(id, part("n", a+b)), Answer: line(id + ".answer")})
 	}

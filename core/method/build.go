@@ -186,14 +186,15 @@ func (m *maker) worth(w place.Written) {
 		return
 	}
 	digits := n.String()
-	for i := len(digits) - 1; i > 0; i-- {
-		before := digits[i-1]
-		if digits[i] != '0' || before == '0' || before == '.' || strings.Contains(digits, ".") {
-			continue
-		}
-		p := place.Place(len(digits) - i) // of the digit before
-		m.why(line("build.zero-why"), line("build.zero-why.answer", text("d", string(before)), say.PlaceName("p", p),
-			answerText("without", digits[:i]+digits[i+1:])))
+	first := strings.IndexByte(digits, '0')
+	if first < 1 || strings.Contains(digits, ".") {
 		return
 	}
+	// A number with several is asked for all of them: none of them is "the 0".
+	id := "build.zero-why"
+	if strings.Count(digits, "0") > 1 {
+		id = "build.zeros-why"
+	}
+	m.why(line(id), line(id+".answer", text("d", digits[first-1:first]), say.PlaceName("p", place.Place(len(digits)-first)),
+		answerText("without", strings.ReplaceAll(digits, "0", ""))))
 }

@@ -42,10 +42,12 @@ type columnAddition struct {
 	sum     place.Number
 	// over are the places that make ten or more; sized is what was said of the size
 	// before, against bound.
-	over  []place.Place
-	sized string
-	bound place.Number
-	low   place.Place
+	over []place.Place
+	// marked is the mark of the first of them.
+	marked int
+	sized  string
+	bound  place.Number
+	low    place.Place
 }
 
 func makeColumnAdd(r Request) (Example, error) {
@@ -186,6 +188,9 @@ func (c *columnAddition) foretell() {
 		carried = (sumOf(c.digits(p)) + carried) / 10
 		if carried > 0 {
 			c.over = append(c.over, p)
+			if len(c.over) == 1 {
+				c.marked = carried
+			}
 		}
 	}
 	var names []string
@@ -336,6 +341,16 @@ func (c *columnAddition) sumCell(p place.Place, digit int) lesson.Write {
 	return digitCell("sum", p, digit, board.Select{Place: p})
 }
 
+// whyMark asks what the mark stands for that came of a place.
+func (m *maker) whyMark(p place.Place, mark int) {
+	because := line("columnAdd.why.answer", say.PlaceName("place", p), say.PlaceName("next", p+1))
+	if mark > 1 {
+		because = line("columnAdd.why.many", say.Pieces("all", say.Answer, 10*mark, p),
+			say.Pieces("new", say.Answer, mark, p+1))
+	}
+	m.why(line("columnAdd.why", say.PlaceName("next", p+1)), because)
+}
+
 // check says the sum, and looks at it again.
 func (c *columnAddition) check() {
 	form, sum := c.now.Models[0].InPlay(), c.writtenSum().String()
@@ -347,9 +362,7 @@ func (c *columnAddition) check() {
 		Write:  []lesson.Write{c.sentence(c.problem(), sum)},
 	})
 	if len(c.over) > 0 {
-		p := c.over[0]
-		c.why(line("columnAdd.why", say.PlaceName("next", p+1)), line("columnAdd.why.answer", say.PlaceName("place", p),
-			say.PlaceName("next", p+1)))
+		c.whyMark(c.over[0], c.marked)
 	} else {
 		c.why(line("columnAdd.why.under", say.PlaceName("place", c.low)), line("columnAdd.why.under.answer"))
 	}

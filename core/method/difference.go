@@ -42,15 +42,6 @@ func makeDifference(r Request) (Example, error) {
 	} else {
 		m.countUp(big, small)
 	}
-	if !inRows && big > small {
-		m.key(lesson.Step{
-			Say: line("gap.all"), Ask: line("gap.far", given("small", small), given("big", big)),
-			Answer: line("gap.far.answer", answer("d", big-small)),
-			Write: []lesson.Write{m.sentence(minusText(big, small), strconv.Itoa(big-small)),
-				m.sentence(sumText([2]int{small, big - small}), strconv.Itoa(big))},
-		})
-		m.whyGap(big - small)
-	}
 	e, err := m.end(strconv.Itoa(a[0])+" and "+strconv.Itoa(a[1]), strconv.Itoa(big-small))
 	e.like = borrowings(big, small)
 	return e, err
@@ -127,11 +118,22 @@ func (m *maker) countUp(big, small int) {
 		return
 	}
 	m.sizeGap(big, small)
+	far := lesson.Step{
+		Say: line("gap.all"), Ask: line("gap.far", given("small", small), given("big", big)),
+		Answer: line("gap.far.answer", answer("d", big-small)),
+		Write: []lesson.Write{m.sentence(minusText(big, small), strconv.Itoa(big-small)),
+			m.sentence(sumText([2]int{small, big - small}), strconv.Itoa(big))},
+	}
 	m.table("jump", "to")
 	now, first := small, true
 	for now < big {
 		jump, p := nextJump(now, big)
 		now += jump
+		if jump == big-small { // it is the whole way
+			far.Say, far.Moves = line("gap.on"), m.lay(jump/whole(p), p, 2)
+			far.Write = append([]lesson.Write{row("+"+strconv.Itoa(jump), strconv.Itoa(now))}, far.Write...)
+			break
+		}
 		s := lesson.Step{
 			Say: line("gap.on"), Ask: line("gap.to", part("from", now-jump), part("to", now)),
 			Answer: line("gap.to.answer", answer("jump", jump), part("from", now-jump), part("to", now)),
@@ -145,6 +147,8 @@ func (m *maker) countUp(big, small int) {
 		}
 		first = false
 	}
+	m.key(far)
+	m.whyGap(big - small)
 }
 
 // sizeGap asks for the size of a difference before it is counted: by the largest place,
@@ -153,8 +157,12 @@ func (m *maker) sizeGap(big, small int) {
 	p := place.Int(big).Top()
 	unit := whole(p)
 	lead := (big/unit - small/unit) * unit
-	if p == place.Ones || lead == 0 || big <= 20 {
+	if p == place.Ones || big <= 20 {
 		return
+	}
+	if lead == 0 || lead > 10*(big-small) { // the largest place says nothing of it
+		for lead = 10; lead <= big-small; lead *= 10 {
+		}
 	}
 	if small+lead == big {
 		return // the bound would be the answer

@@ -79,7 +79,11 @@ func addTenFrames(m *maker, a, b int) {
 
 func takeFromFrames(m *maker, a, b int) {
 	m.showWhole(a)
-	m.first(m.takenStep(a, b, m.lastOf(b)))
+	taken := m.lastOf(b)
+	if wholeTen(a, b) {
+		taken = lastTaken(b, b) // the frame that is full
+	}
+	m.first(m.takenStep(a, b, taken))
 	m.closeMinus(a, b)
 }
 

@@ -4,6 +4,7 @@ package method
 
 import (
 	"maps"
+	"slices"
 	"strconv"
 	"strings"
 
@@ -24,10 +25,19 @@ func ReadLine(text string, w say.Vocabulary) (Request, error) {
 	}
 	if words := strings.Fields(text); len(words) > 1 {
 		if _, err := Find(words[0]); err == nil {
-			return Request{Method: words[0], Args: words[1:]}, nil
+			return Worded(words[0], words[1:])
 		}
 	}
 	return Typed("", w.Plain(text))
+}
+
+// Worded is the problem of a method in words: its arguments, or, where one ends with a comma, a line as a
+// teacher types it, like 37, 10, 8.
+func Worded(id string, words []string) (Request, error) {
+	if slices.ContainsFunc(words, func(word string) bool { return strings.HasSuffix(word, ",") }) {
+		return Typed(id, strings.Join(words, " "))
+	}
+	return Request{Method: id, Args: words}, nil
 }
 
 // readFields parts a line at its commas; what is quoted may have some. The package for such files would

@@ -2,6 +2,7 @@ package method_test
 
 import (
 	"cmp"
+	"encoding/json"
 	"fmt"
 	"math/big"
 	"math/rand/v2"
@@ -1354,12 +1355,28 @@ func TestALineNamesItsMethodOrNot(t *testing.T) {
 		"column-subtract 4002 - 1567": "column-subtract 4002 - 1567",
 		"short-multiply 126 x 4":      "short-multiply 126 x 4",
 		"58 + 67":                     "column-add 58 + 67",
+		"count 95, 1, 8":              "count 95 1 8",
+		"compare 4 + 4, 5 + 3":        "compare 4 + 4 5 + 3",
+		"pattern 14 − 10, 23 − 10":    "pattern 14 − 10 23 − 10",
 	} {
 		r, err := method.ReadLine(line, say.Vocabulary{})
 		require.NoError(t, err, line)
 		require.Equal(t, want, strings.Join(append([]string{r.Method}, r.Args...), " "), line)
 		_, err = method.Make(r)
 		require.NoError(t, err, line)
+	}
+}
+
+// A board that is not written right is told by what is wrong with it.
+func TestABoardToReadIsRefusedByItsFault(t *testing.T) {
+	for board, want := range map[string]string{
+		"rack 20":            `"rack 20": "20" is not a rack. Write rows and beads, like 2: 6 8.`,
+		"blocks 3x":          `"blocks 3x": "3x" is not a block. The places are o, t, h, th, tth, hth.`,
+		"abacus 3":           "“Read a number” needs a board in notation, like blocks 1h 4t 6o.",
+		"blocks|rack 2: 6 8": "“Read a number” needs a board in notation, like blocks 1h 4t 6o.",
+	} {
+		_, err := method.Make(method.Request{Method: "read", Args: []string{board}})
+		require.EqualError(t, err, want)
 	}
 }
 
@@ -1463,4 +1480,34 @@ func TestMarksThatAreThereAreTold(t *testing.T) {
 		assert.True(t, asked)
 		assert.Equal(t, says, said)
 	}
+}
+
+// Ten is taken from more by the row or the frame that is full.
+func TestTenIsTakenWhole(t *testing.T) {
+	for model, want := range map[string]string{"rack": `"rows":[0,7]`, "counters": `"frame":2,"cells":[0,1,2,3,4,5,6]`} {
+		e, err := method.Make(method.Request{Method: "subtract-facts", Args: []string{"17", "10"}, Model: model})
+		require.NoError(t, err)
+		file, err := json.Marshal(e.Scene.BoardAt(2, lesson.Rest))
+		require.NoError(t, err)
+		require.Contains(t, string(file), want, model)
+		said, asked := find(e, "minus.ten")
+		require.True(t, asked)
+		require.Equal(t, "17 is ten and 7. The ten goes, and 7 stay.", said)
+	}
+}
+
+// How far it is to a number is asked once, and sized by something that it is not.
+func TestADifferenceOfOneStepIsAskedOnce(t *testing.T) {
+	e := asking(t, "difference", "1000", "998")
+	said, _ := find(e, "gap.size")
+	require.Equal(t, "Less: 998 and 10 is already 1008.", said)
+	times := 0
+	for _, s := range e.Scene.Steps {
+		if s.Ask.Message.ID == "gap.far" || s.Ask.Message.ID == "gap.to" {
+			times++
+		}
+	}
+	require.Equal(t, 1, times)
+	said, _ = find(asking(t, "difference", "463", "428"), "gap.size")
+	require.Equal(t, "Less: 428 and 100 is already 528.", said)
 }

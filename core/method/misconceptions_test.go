@@ -32,8 +32,10 @@ func TestAZeroHoldsItsPlace(t *testing.T) {
 	said, asked := find(e, "build.none.ask")
 	assert.True(t, asked, "and each 0 is asked about")
 	assert.Equal(t, "0. It keeps the other digits in their places.", said)
-	said, _ = find(e, "build.zero-why")
-	assert.Equal(t, "407. The 0 keeps the 7 in the tens.", said)
+	said, _ = find(e, "build.zeros-why")
+	assert.Equal(t, "47. The zeros keep the 4 in the thousands.", said)
+	said, _ = find(asking(t, "build", "740"), "build.zero-why")
+	assert.Equal(t, "74. The 0 keeps the 4 in the tens.", said)
 }
 
 func TestThreePointZeroFourIsNotThreePointFour(t *testing.T) {

@@ -25,8 +25,14 @@ func makeRead(r Request) (Example, error) {
 	notation := strings.Join(r.Args, " ")
 	kind, _, _ := strings.Cut(notation, " ")
 	r.Model = kind
+	if _, ok := board.SpecOf(kind); !ok {
+		return Example{}, needs(r)
+	}
 	b, err := board.Parse(notation)
-	if err != nil || len(b.Models) != 1 {
+	if err != nil {
+		return Example{}, err
+	}
+	if len(b.Models) != 1 {
 		return Example{}, needs(r)
 	}
 	m := begin(r, notation)

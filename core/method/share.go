@@ -64,6 +64,9 @@ func shareByOnes(r Request, n, by int) (Example, error) {
 			Moves: []board.Move{m.acts.Deal(place.Ones)},
 			Write: []lesson.Write{row(strconv.Itoa(round), strconv.Itoa(n-round*by))},
 		}
+		if round == 1 {
+			s.Say = line("share.round.first")
+		}
 		if round == n/by {
 			m.first(s)
 		} else {

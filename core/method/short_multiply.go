@@ -45,8 +45,10 @@ type shortProduct struct {
 	// first is the place that was bundled first, sized what was said of the size against
 	// bound.
 	bundled place.Place
-	sized   string
-	bound   place.Number
+	// marked is its mark.
+	marked int
+	sized  string
+	bound  place.Number
 }
 
 func makeShortMultiply(r Request) (Example, error) {
@@ -91,9 +93,14 @@ func makeShortMultiply(r Request) (Example, error) {
 		c.startWith(c.acts.Reach(max(c.n.Top(), c.product.Top(), place.Tens)))
 	}
 	c.build()
-	if product.IsZero() {
-		c.noTimes()
-	} else {
+	switch {
+	case c.by == 0:
+		c.atOnce("multiply.never.answer")
+	case product.IsZero():
+		c.atOnce("multiply.zero.answer")
+	case c.by == 1:
+		c.atOnce("multiply.same.answer")
+	default:
 		c.size()
 		if r.Options["form"] == "expanded first" {
 			c.expanded()
@@ -151,10 +158,18 @@ func (c *shortProduct) build() {
 	c.step(s)
 }
 
-// noTimes is a product with 0.
-func (c *shortProduct) noTimes() {
-	s := lesson.Step{Ask: line("multiply.none"), Answer: line("multiply.none.answer", text("n", c.w.String())),
-		Write: []lesson.Write{digitCell("sum", place.Ones, 0, board.Select{}), c.sentence(c.problem, "0")}}
+// atOnce is a product by 0 or 1, which nothing need be counted for.
+func (c *shortProduct) atOnce(because string) {
+	s := lesson.Step{Ask: line("multiply.none"), Answer: line(because, text("n", c.w.String()))}
+	if c.product.IsZero() {
+		s.Write = []lesson.Write{digitCell("sum", place.Ones, 0, board.Select{}), c.sentence(c.problem, "0")}
+		c.first(s)
+		return
+	}
+	for p := c.low; p <= c.n.Top(); p++ {
+		s.Write = append(s.Write, digitCell("sum", p, c.n.Digit(p), board.Select{Place: p}))
+	}
+	s.Write = append(s.Write, c.sentence(c.problem, c.w.String()))
 	c.first(s)
 }
 
@@ -262,7 +277,7 @@ func (c *shortProduct) bundle(p place.Place, sum int) {
 	}
 	s := regroup(p, sum, stands)
 	if c.bundled == place.Largest {
-		c.bundled = p
+		c.bundled, c.marked = p, sum/10
 		c.first(s)
 		return
 	}
@@ -278,9 +293,7 @@ func (c *shortProduct) close() {
 		Look: line("look.both"), Moves: []board.Move{{Kind: "tidy"}}, Write: []lesson.Write{c.sentence(c.problem, written)},
 	})
 	if c.bundled < place.Largest {
-		c.why(line("columnAdd.why", say.PlaceName("next", c.bundled+1)),
-			line("multiply.why", say.PlaceName("place", c.bundled),
-				say.PlaceName("next", c.bundled+1)))
+		c.whyMark(c.bundled, c.marked)
 	} else if c.by > 1 && c.n.Top() > c.low {
 		c.why(line("multiply.why.places"), line("multiply.why.places.answer"))
 	}

@@ -38,7 +38,12 @@ var subtractWays = []way{
 		return ""
 	}, suits: func(a, b int) int { return 2 }, beads: backThroughTen, frames: emptyToTheFrame},
 	{name: "take away", fits: func(int, int) string { return "" },
-		suits: func(a, b int) int { return b }, beads: takeAway, frames: takeFromFrames},
+		suits: func(a, b int) int {
+			if wholeTen(a, b) {
+				return 1
+			}
+			return b
+		}, beads: takeAway, frames: takeFromFrames},
 	{name: "think addition", fits: func(a, b int) string {
 		if b == 0 {
 			return "way.think"
@@ -52,6 +57,9 @@ var subtractWays = []way{
 		return ""
 	}, suits: func(int, int) int { return 9 }, beads: asDifference, frames: asDifference, rows: true},
 }
+
+// wholeTen tells whether a row or a frame that is full is taken from more.
+func wholeTen(a, b int) bool { return a > b && b == 10 }
 
 func makeSubtractFacts(r Request) (Example, error) {
 	a, err := arguments(r, [2]int{0, 20}, [2]int{0, 20})
@@ -103,13 +111,16 @@ func (m *maker) takenStep(a, b int, moves []board.Move) lesson.Step {
 func (m *maker) closeMinus(a, b int) {
 	if m.explains && b > 0 && m.longer(a, b) {
 		// Which way is shorter is worth a thought where there is a choice.
-		id := "minus.choose.up"
+		ask, id := line("minus.choose", part("b", b)), "minus.choose.up"
 		if b < a-b {
 			id = "minus.choose.away"
 		} else if b == a-b {
 			id = "minus.choose.even"
 		}
-		m.first(lesson.Step{Ask: line("minus.choose", part("b", b)), Answer: line(id, part("b", b), answer("d", a-b))})
+		if wholeTen(a, b) {
+			ask, id = line("minus.ten"), "minus.ten.answer"
+		}
+		m.first(lesson.Step{Ask: ask, Answer: line(id, part("a", a), part("b", b), answer("d", a-b))})
 	}
 	if !m.checks || b == 0 {
 		return
@@ -133,7 +144,11 @@ func (m *maker) longer(a, b int) bool { return a > 2 && a != b }
 
 func takeAway(m *maker, a, b int) {
 	m.showWhole(a)
-	m.first(m.takenStep(a, b, []board.Move{m.rowsOf(a - b)}))
+	left := m.rowsOf(a - b)
+	if wholeTen(a, b) {
+		left = m.acts.Slide(board.Row{Row: 1}, board.Row{Row: 2, To: a - b})
+	}
+	m.first(m.takenStep(a, b, []board.Move{left}))
 	m.closeMinus(a, b)
 }
 

@@ -57,9 +57,6 @@ func makeUnitFact(r Request) (Example, error) {
 		}
 		n[i] = w.Number
 	}
-	if err := fitsModel(r.Model, n[0]); err != nil {
-		return Example{}, err
-	}
 	if mirrored(r.Args[1]) == "÷" {
 		return unitQuotient(r, n[0], n[1])
 	}
@@ -68,12 +65,21 @@ func makeUnitFact(r Request) (Example, error) {
 
 func unitProduct(r Request, a, b place.Number) (Example, error) {
 	x, y := unitsOf(a), unitsOf(b)
+	problem := a.String() + " × " + b.String()
+	if x.at < place.Ones && y.at < place.Ones {
+		return Example{}, say.Refuse("unit-whole", text("a", a.String()), text("b", b.String()))
+	}
+	if y.at < place.Ones {
+		a, b, x, y = b, a, y, x // 300 × 0.2 is 2 tenths, 300 times
+	}
+	if err := fitsModel(r.Model, a); err != nil {
+		return Example{}, err
+	}
 	if x.count < 1 || x.count > 12 || y.count < 1 || y.count > 12 || y.at < place.Ones || x.at == place.Ones &&
 		y.at == place.Ones {
 		return Example{}, needs(r)
 	}
 	fact := timesText(x.count, y.count)
-	problem := a.String() + " × " + b.String()
 	if x.at == place.Ones {
 		a, b, x, y = b, a, y, x // 3 × 20 is 2 tens, 3 times
 	}
@@ -155,6 +161,9 @@ func (m *maker) whatTheyAre(u units, all place.Number, problem string) {
 }
 
 func unitQuotient(r Request, a, b place.Number) (Example, error) {
+	if err := fitsModel(r.Model, a); err != nil {
+		return Example{}, err
+	}
 	by, isWhole := b.Whole()
 	if !isWhole || by < 1 || by > 12 || a.IsZero() {
 		return Example{}, needs(r)

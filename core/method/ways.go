@@ -137,6 +137,9 @@ func (m *maker) see(said say.Line, moves []board.Move, numbers ...int) {
 	id := "facts.sees"
 	if len(sights) == 2 {
 		id = "facts.sees.two"
+		if sights[0] == sights[1] {
+			id = "facts.sees.twice"
+		}
 	}
 	values := []say.Value{}
 	for i, s := range sights {

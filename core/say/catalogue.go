@@ -287,6 +287,7 @@ var general = map[string]string{
 	// Problems that a method does not take.
 	"refuse.sign":             "“{method}” is for {signs}. For {problem} take “{other}”.",
 	"refuse.sign.none":        "“{method}” is for {signs}. {problem} is beyond what is worked here.",
+	"refuse.unit-whole":       "{a} × {b} does not fit here. One of the two numbers must be whole.",
 	"refuse.unit-range":       "{a} × {b} does not fit here. The product goes to 9999999.",
 	"refuse.unit-shares":      "{a} is no number of one place that {by} groups can share. Take Share out.",
 	"refuse.unit-groups":      "Blocks have no groups here. Share with discs.",
