@@ -9,6 +9,8 @@ import (
 	"strings"
 
 	"github.com/spf13/cobra"
+
+	"unitbloom/core/say"
 )
 
 // version is set by the build.
@@ -55,7 +57,9 @@ func run(args []string) int {
 func plain(err error) string {
 	text := err.Error()
 	if errors.Is(err, errUsage) {
-		text = text[len(errUsage.Error())+2:]
+		text = text[len(errUsage.Error())+2:] // it ends with a line to copy
+	} else {
+		text = say.Ended(text)
 	}
 	return strings.ReplaceAll(text, "\n", "; ")
 }

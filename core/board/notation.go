@@ -35,17 +35,17 @@ func Parse(s string) (Board, error) {
 		kind, rest, _ := strings.Cut(strings.TrimSpace(part), " ")
 		spec, ok := SpecOf(kind)
 		if !ok {
-			return Board{}, fmt.Errorf("%q: there is no model called %q. Models are %s.", s, kind, kindsList())
+			return Board{}, fmt.Errorf("%q: there is no model called %q. Models are %s", s, kind, kindsList())
 		}
 		m, err := spec.Parse(strings.TrimSpace(rest), &b.ids)
 		if err != nil {
-			return Board{}, fmt.Errorf("%q: %w.", strings.TrimSpace(part), err)
+			return Board{}, fmt.Errorf("%q: %w", strings.TrimSpace(part), err)
 		}
 		b.Models = append(b.Models, m)
 		b.Tiles = append(b.Tiles, Tile{})
 	}
 	if len(b.Models) > MaxModels {
-		return Board{}, fmt.Errorf("%q has %d models. A board holds one to four.", s, len(b.Models))
+		return Board{}, fmt.Errorf("%q has %d models. A board holds one to four", s, len(b.Models))
 	}
 	return b, b.validate()
 }

@@ -164,6 +164,6 @@ func TestAPieceIsToldByItsPlace(t *testing.T) {
 	d.apply(`{"kind":"cross","pieces":[{"place":"tens","count":1}]}`)
 	assert.Contains(t, at(0, 4)+at(0, 1), "Crossed out.")
 	d.apply(`{"kind":"cover","zone":"ones"}`)
-	assert.Equal(t, "piece: there is no piece 10 here", at(0, 10))
-	assert.Equal(t, "model: there is no model 3 here", at(3, 1))
+	assert.Equal(t, "piece: there is no piece 10 here.", at(0, 10))
+	assert.Equal(t, "model: there is no model 3 here.", at(3, 1))
 }

@@ -166,7 +166,7 @@ func sentenceOf(err error, words say.Vocabulary) string {
 	if errors.As(err, &refusal) {
 		return refusal.Message.Text(words)
 	}
-	return words.Spell(err.Error())
+	return say.Ended(words.Spell(err.Error()))
 }
 
 // Operation is one thing that a host can ask for.

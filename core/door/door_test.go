@@ -264,7 +264,7 @@ func TestHandsOnAnOpenQuestionComeAfterItsMoves(t *testing.T) {
 	sc, _ := d.document().Scene("n")
 	assert.Equal(t, "10", sc.Steps[at].Total)
 	assert.Equal(t, "110", sc.Steps[at+1].Total)
-	assert.Equal(t, `phase: step 1 has no phase "later"`,
+	assert.Equal(t, `phase: step 1 has no phase "later".`,
 		d.try("show", map[string]any{"scene": "n", "step": 0, "phase": "later"}, nil))
 }
 

@@ -66,7 +66,7 @@ func TestPanelsAreWhatTheClassSees(t *testing.T) {
 		}
 		assert.Equal(t, len(sc.Steps), presses.Panels[len(presses.Panels)-1].Step, spec.ID)
 	}
-	assert.Equal(t, `scene: there is no scene "x" in this lesson`, d.try("panels", map[string]any{"scene": "x"}, nil))
+	assert.Equal(t, `scene: there is no scene "x" in this lesson.`, d.try("panels", map[string]any{"scene": "x"}, nil))
 }
 
 func TestASheetIsMadeOfScenesAndLines(t *testing.T) {

@@ -195,6 +195,6 @@ func (m *maker) worth(w place.Written) {
 	if strings.Count(digits, "0") > 1 {
 		id = "build.zeros-why"
 	}
-	m.why(line(id), line(id+".answer", text("d", digits[first-1:first]), say.PlaceName("p", place.Place(len(digits)-first)),
-		answerText("without", strings.ReplaceAll(digits, "0", ""))))
+	m.why(line(id), line(id+".answer", text("d", digits[first-1:first]),
+		say.PlaceName("p", place.Place(len(digits)-first)), answerText("without", strings.ReplaceAll(digits, "0", ""))))
 }

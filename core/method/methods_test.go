@@ -1370,8 +1370,8 @@ func TestALineNamesItsMethodOrNot(t *testing.T) {
 // A board that is not written right is told by what is wrong with it.
 func TestABoardToReadIsRefusedByItsFault(t *testing.T) {
 	for board, want := range map[string]string{
-		"rack 20":            `"rack 20": "20" is not a rack. Write rows and beads, like 2: 6 8.`,
-		"blocks 3x":          `"blocks 3x": "3x" is not a block. The places are o, t, h, th, tth, hth.`,
+		"rack 20":            `"rack 20": "20" is not a rack. Write rows and beads, like 2: 6 8`,
+		"blocks 3x":          `"blocks 3x": "3x" is not a block. The places are o, t, h, th, tth, hth`,
 		"abacus 3":           "“Read a number” needs a board in notation, like blocks 1h 4t 6o.",
 		"blocks|rack 2: 6 8": "“Read a number” needs a board in notation, like blocks 1h 4t 6o.",
 	} {

@@ -218,6 +218,14 @@ func sentences(s string) string {
 	return s
 }
 
+// Ended is a text with a full stop, where it has no sign at its end: an error as it is read.
+func Ended(s string) string {
+	if s == "" || strings.ContainsAny(s[len(s)-1:], ".!?:") {
+		return s
+	}
+	return s + "."
+}
+
 func capital(s string) string {
 	for i, r := range s {
 		return string(unicode.ToUpper(r)) + s[i+len(string(r)):]
