@@ -39,7 +39,8 @@ type CellAt struct {
 
 // FocusAt is what step i of the scene looks at: what it says itself, or else where its
 // moves change something and what it writes; where nothing changes, the places that it
-// speaks of.
+// speaks of. A question about what is to be seen then, which names no place, is about all
+// that lies there: how many are left is not answered by those that went.
 func (s Scene) FocusAt(i int) Focus {
 	if i < 0 || i >= len(s.Steps) {
 		return Focus{}
@@ -52,8 +53,16 @@ func (s Scene) FocusAt(i int) Focus {
 	before, at := s.At(i)
 	after, err := board.ApplyAll(before, step.Moves)
 	if err == nil && at == i {
+		whole := step.Asks == say.Look || step.Asks == say.Say || step.Asks == say.Check
+		if whole {
+			var named Focus
+			named.spokenOf(after, step.Ask.Message)
+			whole = len(named.Zones) == 0
+		}
 		for m := range after.Models {
-			f.changed(before, after, m)
+			if f.changed(before, after, m); whole && len(f.Zones) > 0 {
+				f.everywhere(after, m)
+			}
 		}
 	}
 	for _, w := range step.Write {
@@ -68,6 +77,15 @@ func (s Scene) FocusAt(i int) Focus {
 		f.spokenOf(before, step.Say.Message, step.Ask.Message, step.Look.Message)
 	}
 	return f
+}
+
+// everywhere adds all zones of a model.
+func (f *Focus) everywhere(b board.Board, m int) {
+	for _, zone := range b.Lay(m).Zones {
+		if z := (ZoneOf{m, zone.ID}); !slices.Contains(f.Zones, z) {
+			f.Zones = append(f.Zones, z)
+		}
+	}
 }
 
 // changed adds the zones of a model in which a piece came, went or became another, and those

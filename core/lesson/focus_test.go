@@ -122,3 +122,17 @@ func TestWhatIsLookedAtIsThere(t *testing.T) {
 		}
 	}
 }
+
+// How many are left is looked for among those that are left, not where some went.
+func TestAQuestionOfAllLooksAtAll(t *testing.T) {
+	for _, model := range []string{"rack", "counters"} {
+		e, err := method.Make(method.Request{Method: "subtract-facts", Args: []string{"17", "10"}, Model: model})
+		require.NoError(t, err)
+		i := slices.IndexFunc(e.Scene.Steps, func(s lesson.Step) bool { return s.Ask.Message.ID == "minus.left.ask" })
+		require.GreaterOrEqual(t, i, 0)
+		b := e.Scene.BoardAt(i+1, lesson.Rest)
+		for _, zone := range b.Lay(0).Zones {
+			assert.Contains(t, zonesOf(e.Scene.FocusAt(i)), zone.ID, model)
+		}
+	}
+}
