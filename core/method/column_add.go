@@ -209,18 +209,18 @@ func (c *columnAddition) foretell() {
 // buildAddend puts an addend in its row and writes it.
 func (c *columnAddition) buildAddend(i int) {
 	n, part := c.addends[i], i+1
-	s := lesson.Step{Say: line("columnAdd.one", text("n", c.written[i].String())), Look: line("look.columns")}
+	id, look := [][2]string{{"one", "only-written"}, {"below", "only-below"}, {"then", "only-then"},
+		{"last", "only-last"}}[i], "look.columns"
 	row := "addend " + strconv.Itoa(part)
 	if i > 0 {
-		s.Say = line("columnAdd.below", text("n", c.written[i].String()))
-		s.Look = line("look.rows")
+		look = "look.rows"
 	}
+	s := lesson.Step{Say: line("columnAdd."+id[0], text("n", c.written[i].String())), Look: line(look)}
 	if i == len(c.addends)-1 {
 		s.Write = append(s.Write, lesson.Write{Kind: "cell", Row: row, Text: "+"})
 	}
 	if n.IsZero() {
-		s.Say = line(map[bool]string{true: "columnAdd.only-written", false: "columnAdd.only-below"}[i == 0],
-			text("n", c.written[i].String()))
+		s.Say = line("columnAdd."+id[1], text("n", c.written[i].String()))
 	}
 	for _, count := range n.UnitForm() {
 		s.Moves = append(s.Moves, c.lay(count.Count, count.Place, part)...)

@@ -34,7 +34,9 @@ func wrongNumber(text string) string {
 		singular, plural := oneThing.MatchString(word), things.MatchString(word)
 		switch {
 		case strings.ContainsAny(before, "+−×÷=") || before == "of" && !plural && !singular:
-		case n == "1" && (plural || slices.Contains([]string{"are", "have", "were", "stay", "bring", "come"}, word)),
+		// What is said of 5 and 1 is said of both.
+		case n == "1" && (plural || before != "and" && slices.Contains([]string{"are", "have", "were", "stay", "bring",
+			"come"}, word)),
 			n != "1" && (singular || strings.Contains(text, n+" is left")):
 			return m[0]
 		}
@@ -45,6 +47,7 @@ func wrongNumber(text string) string {
 var (
 	oneOne     = regexp.MustCompile(`(?i)\bone one\b|\b1 one one\b`)
 	aloneMany  = regexp.MustCompile(`^\s*1( more| new| (` + nouns + `))? (make|are|stay|have|come|stand|need|were)\b`)
+	answering  = regexp.MustCompile(`^(It (is|stands)|Those|They|Then there|When the|Both move|Yes[,:.]|No[,:.]|Nothing[,:.])`)
 	hole       = regexp.MustCompile(`[{}]|%!|\[[a-z]+\]`)
 	translated = regexp.MustCompile(`(?i)\b(reckon|parted|none came and|as much as|opened)\b`)
 	spoken     = regexp.MustCompile(`^(\d[\d.]*,|(zero|one|two|three|four|five|six|seven|eight|nine|ten|eleven|` +
@@ -140,6 +143,7 @@ func (r reader) read() {
 			}
 		} else {
 			require.Empty(r.t, s.Answer, name)
+			require.NotRegexpf(r.t, answering, s.Say, "%s answers what nobody asked: %q", name, s.Say)
 		}
 		for _, text := range []string{s.Say, s.Ask, s.Answer} {
 			r.readText(name, text)
