@@ -321,6 +321,18 @@ func TestGroupsOfAChartShareItsHeight(t *testing.T) {
 	}
 }
 
+// A track that stays keeps its discs; those of one that goes lie in the chart again.
+func TestFewerTracksKeepTheirDiscs(t *testing.T) {
+	group := func(n int) string { return fmt.Sprintf(`{"kind":"groups","count":%d}`, n) }
+	b, err := play(t, "discs 8o", group(4), `{"kind":"share","place":"ones"}`, group(3))
+	require.NoError(t, err)
+	in := map[string]int{}
+	for _, p := range b.Lay(0).Pieces {
+		in[p.Zone]++
+	}
+	assert.Equal(t, map[string]int{"ones": 2, "group 1": 2, "group 2": 2, "group 3": 2}, in)
+}
+
 func TestEmptyCellsAreCounted(t *testing.T) {
 	b, err := board.Parse("counters 2x5 2x5: 7")
 	require.NoError(t, err)

@@ -163,6 +163,11 @@ func TestAMoveIsSplitIntoSinglePieces(t *testing.T) {
 		{"rack 2: 6 8", board.Move{Kind: "slide", Args: rack.SlideArgs{Rows: []rack.Push{{Row: 1, To: 10},
 			{Row: 2, To: 5}}}}, 7},
 		{"rack 2: 6 8", board.Move{Kind: "home", Args: board.NoArgs{}}, 0},
+		// What only rings, or takes of two places, goes at once.
+		{"discs 2h 7o", board.Move{Kind: "ring", Args: pieces.PiecesArgs{Pieces: []board.Select{{Place: place.Ones,
+			Count: 3}}}}, 0},
+		{"discs 2h 7o", board.Move{Kind: "take", Args: pieces.PiecesArgs{Pieces: []board.Select{{Place: place.Ones,
+			Count: 3}, {Place: place.Hundreds, Count: 1}}}}, 0},
 	} {
 		b, err := board.Parse(c.board)
 		require.NoError(t, err)

@@ -432,17 +432,12 @@ func (r Rack) ringsCheck() error {
 	return nil
 }
 
+// newRack has as many rows as its form or its notation may have.
 func newRack(rows []int, pushes int, ids *board.IDs) (Rack, error) {
-	if len(rows) < 1 || len(rows) > MaxRows {
-		return Rack{}, fmt.Errorf("rows: a rack has 1 to %d rows, not %d", MaxRows, len(rows))
-	}
 	for i, left := range rows {
 		if left < 0 || left > Beads {
 			return Rack{}, fmt.Errorf("rows[%d]: %d is not from 0 to %d", i, left, Beads)
 		}
-	}
-	if pushes < 0 {
-		return Rack{}, fmt.Errorf("pushes: %d is below 0", pushes)
 	}
 	return Rack{Left: rows, Pushes: pushes, first: ids.Take(len(rows) * Beads)}, nil
 }
