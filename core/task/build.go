@@ -200,8 +200,17 @@ func (b building) alike(one, other string) bool {
 	return board.Print(board.Canonical(x)) == board.Print(board.Canonical(y))
 }
 
+// inWords is a model as a sentence names it: a single thing has an article.
+func inWords(spec board.ModelSpec) say.Value {
+	name := strings.ToLower(spec.Title)
+	if !strings.HasSuffix(name, "s") {
+		name = "the " + name
+	}
+	return say.Text("model", say.Name, name)
+}
+
 func (b building) face(w say.Vocabulary) Face {
-	model := say.Text("model", say.Name, strings.ToLower(b.spec.Title))
+	model := inWords(b.spec)
 	number := say.Number("number", say.Given, b.number)
 	ask := say.New("task.build", number, model)
 	switch {

@@ -1,8 +1,6 @@
 package task
 
 import (
-	"strings"
-
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
 	"unitbloom/core/method"
@@ -49,8 +47,11 @@ func (c counting) start() (board.Board, error) { return board.Parse(c.spec.Kind 
 
 func (c counting) face(w say.Vocabulary) Face {
 	f := c.building.face(w)
-	number := say.Number("number", say.Given, c.number)
-	f.Ask = say.New("task.count", number, say.Text("model", say.Name, strings.ToLower(c.spec.Title))).Text(w)
+	id := "task.count"
+	if n, _ := c.number.Whole(); n == 1 {
+		id = "task.count.one"
+	}
+	f.Ask = say.New(id, say.Number("number", say.Given, c.number), inWords(c.spec)).Text(w)
 	f.Head = say.New("task.count.head").Text(w)
 	return f
 }

@@ -326,11 +326,17 @@ func (it item) solutions(most int) [][]string {
 			case len(open) == 0 && !now.holds(says):
 				return
 			case len(open) == 1:
-				v, err := sentence.Judge(now.write(says, now.cells))
-				if err != nil || v.Answer == "" {
-					return
+				text := now.write(says, now.cells)
+				v, err := sentence.Judge(text)
+				switch {
+				case err != nil:
+				case v.Answer != "":
+					solve(now.with(open[0], v.Answer))
+				case strings.ContainsAny(text, "<>"):
+					for _, text := range now.fitting(says, open[0]) {
+						solve(now.with(open[0], text))
+					}
 				}
-				solve(now.with(open[0], v.Answer))
 				return
 			case len(open) > 1 && tried == nil:
 				tried = open
@@ -352,6 +358,27 @@ func (it item) solutions(most int) [][]string {
 	}
 	solve(it)
 	return list
+}
+
+// fitting are numbers that fit a gap where more than one may, as in 8 + □ < 12: of those to 20,
+// and those beside a number of the sentence.
+func (it item) fitting(says []int, at int) []string {
+	var tried, fit []string
+	for n := range 21 {
+		tried = append(tried, strconv.Itoa(n))
+	}
+	noDigit := func(r rune) bool { return r < '0' || r > '9' }
+	for _, text := range strings.FieldsFunc(it.write(says, it.cells), noDigit) {
+		if n, err := strconv.Atoi(text); err == nil {
+			tried = append(tried, strconv.Itoa(n+1), strconv.Itoa(max(0, n-1)))
+		}
+	}
+	for _, text := range tried {
+		if it.with(at, text).holds(says) && !slices.Contains(fit, text) {
+			fit = append(fit, text)
+		}
+	}
+	return fit
 }
 
 // candidates are what a gap might hold where nothing tells: what a class would write first.

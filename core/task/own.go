@@ -158,7 +158,7 @@ func (o owning) face(w say.Vocabulary) Face {
 		f.Blanks = append(f.Blanks, Blank{ID: otherWay, Gives: Sentence, Label: say.New("task.own.other").Text(w)})
 	}
 	if o.spec != nil {
-		ask = ask.And(say.New("task.own.board", say.Text("model", say.Name, strings.ToLower(o.spec.Title))))
+		ask = ask.And(say.New("task.own.board", inWords(*o.spec)))
 		f.Blanks = append(f.Blanks, Blank{ID: onBoard, Gives: OnBoard})
 	}
 	f.Ask = ask.Text(w)

@@ -553,3 +553,36 @@ func TestAnOpenTaskHoldsNoKey(t *testing.T) {
 	assert.Equal(t, map[string]bool{"match": true, "turns": true, "explain": true, "read": true}, kept,
 		"what is covered is kept")
 }
+
+// Where more than one number fits, any of them is right.
+func TestAGapMayBeFilledByMoreThanOneNumber(t *testing.T) {
+	for about, numbers := range map[string]map[string]bool{
+		"8 + □ < 12":    {"0": true, "3": true, "4": false},
+		"□ > 100":       {"101": true, "100": false},
+		"350 + □ > 900": {"551": true, "550": false},
+	} {
+		made, err := task.Make(task.Task{Kind: "fill", About: []string{about}})
+		require.NoError(t, err, about)
+		for text, right := range numbers {
+			v, err := task.Mark(made, task.Answer{"1": text}, say.Vocabulary{})
+			require.NoError(t, err)
+			require.Equal(t, right, v.Right, "%s with %s", about, text)
+		}
+	}
+	_, err := task.Make(task.Task{Kind: "fill", About: []string{"5 − □ > 9"}})
+	require.EqualError(t, err, "No number fills these gaps.")
+}
+
+// One thing is not several, and a rack is one thing.
+func TestWhatIsAskedForIsNamedRight(t *testing.T) {
+	for want, made := range map[string]task.Task{
+		"Put out just one of the counters.": {Kind: "count", About: []string{"1"}},
+		"Count out 2 counters.":             {Kind: "count", About: []string{"2"}},
+		"Show 14 with the bead rack.":       {Kind: "build", About: []string{"14"}, Options: map[string]string{"on": "rack"}},
+		"Show 14 with base-ten blocks.":     {Kind: "build", About: []string{"14"}},
+	} {
+		face, err := task.FaceOf(made, say.Vocabulary{})
+		require.NoError(t, err)
+		require.Equal(t, want, face.Ask)
+	}
+}
