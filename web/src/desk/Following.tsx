@@ -1,6 +1,7 @@
 // What the class sees, on a child's own device: the same words and the same board, without what
 // is held back.
 import { largest, Pictured } from '../paper/Pictured';
+import { together } from '../shell/together';
 import { names } from '../shell/names';
 import type { DeskView, StageView } from '../state/classroom';
 import css from './Following.module.css';
@@ -8,7 +9,7 @@ import css from './Following.module.css';
 const cx = names(css);
 
 export function Following({ stage, view }: { stage: StageView; view: DeskView }) {
-  const said = [stage.say || stage.title, stage.ask].filter(Boolean);
+  const said = [stage.say || stage.title, stage.ask].filter(Boolean).map(together);
   const boards = stage.models.map((m) => ({ models: [m] }));
   return (
     <main className={cx('following')}>
@@ -17,7 +18,7 @@ export function Following({ stage, view }: { stage: StageView; view: DeskView })
         <p>
           {said[0]} {said[1] && <b>{said[1]}</b>}
         </p>
-        {stage.answer && <p className={cx('answer')}>{stage.answer}</p>}
+        {stage.answer && <p className={cx('answer')}>{together(stage.answer)}</p>}
       </section>
       <div className={cx('boards on-paper')}>
         {boards.map((b, i) => (

@@ -5,6 +5,7 @@ import type { Outline } from '../core/core';
 import { useSize } from '../board/geometry';
 import { useLesson, usePage } from '../state/lesson';
 import { names } from '../shell/names';
+import { together } from '../shell/together';
 import css from './Cue.module.css';
 
 const cx = names(css);
@@ -33,7 +34,7 @@ export function Cue({ title, yourTurn }: Props) {
         <>
           <p className={cx('cue-word')}>{title}</p>
           <p className={cx('cue-say')}>
-            {prompt.say || '\u00a0'} <span className={cx('cue-ask')}>{prompt.look}</span>
+            {together(prompt.say) || '\u00a0'} <span className={cx('cue-ask')}>{together(prompt.look)}</span>
           </p>
         </>
       ) : step === 0 && phase === '' ? (
@@ -41,14 +42,14 @@ export function Cue({ title, yourTurn }: Props) {
       ) : (
         <>
           <p className={cx('cue-say')}>
-            {yourTurn ? 'Your turn.' : prompt.say}{' '}
+            {yourTurn ? 'Your turn.' : together(prompt.say)}{' '}
             {prompt.ask && (
-              <span className={cx('cue-ask')}>{yourTurn ? 'What comes next?' : prompt.ask}</span>
+              <span className={cx('cue-ask')}>{yourTurn ? 'What comes next?' : together(prompt.ask)}</span>
             )}
           </p>
           {prompt.ask && (
             <p className={cx('cue-answer')} aria-hidden={open}>
-              {open ? '\u00a0' : prompt.answer}
+              {open ? '\u00a0' : together(prompt.answer)}
             </p>
           )}
         </>
@@ -89,7 +90,7 @@ function heightOf(trial: HTMLElement, step: Step, word: string): number {
   const made = (tag: string, name: string, text: string) => {
     const el = document.createElement(tag);
     el.className = cx(name) ?? '';
-    el.textContent = text;
+    el.textContent = together(text);
     return el;
   };
   const said = made('p', 'cue-say', `${step.say} `);

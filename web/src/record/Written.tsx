@@ -48,7 +48,7 @@ export function Written({ work, still = false }: Props) {
                   key={place}
                   data-place={place || 'sign'}
                   data-point={work.point}
-                  className={cx(place === 'tenths' ? 'after-point' : undefined)}
+                  className={cx(place === 'tenths' && row !== 'mark' ? 'after-point' : undefined)}
                 >
                   {carried && <Digit cell={carried} lit={lit} tone={dim('mark', place)} still={still} />}
                   {cell && <Digit cell={cell} lit={lit} tone={dim(row, place)} still={still} />}
