@@ -111,7 +111,7 @@ func TestBatchKeepsTheOrderAndGoesOn(t *testing.T) {
 	}
 	assert.Equal(t, want.String(), got.String())
 	assert.Equal(t, []string{
-		"201 9999999 does not fit here. Whole numbers to 9999 fit on the base-ten blocks.",
+		"201 9999999 and 1 make more than 9999999, the most that is shown here.",
 		"203 There is no method called column-sub.",
 		"204 This line cannot be read. Write it like column-add,146,87 or 146 + 87.",
 	}, failed)

@@ -175,13 +175,19 @@ func (c *columnSubtraction) exchange(p place.Place) {
 		return
 	}
 	c.opened = []place.Place{first, p}
+	form := c.now.Models[0].InPlay()
+	still := line("minusColumn.still", text("a", c.written[0].String()))
+	if len(form) == 1 {
+		c.why(still, line("minusColumn.still.one", say.Form("form", say.Answer, form), text("a", c.written[0].String())))
+		return
+	}
 	var parts []string
-	for _, count := range c.now.Models[0].InPlay() {
+	for _, count := range form {
 		v, _ := count.Value()
 		parts = append(parts, v.String())
 	}
-	c.why(line("minusColumn.still", text("a", c.written[0].String())), line("minusColumn.still.answer",
-		text("parts", strings.Join(parts, " + ")), text("a", c.written[0].String())))
+	c.why(still, line("minusColumn.still.answer", text("parts", strings.Join(parts, " + ")),
+		text("a", c.written[0].String())))
 }
 
 // takePlace takes the digit of one place away and writes what is left.

@@ -203,17 +203,18 @@ func worker(problem string) (Spec, bool) {
 }
 
 // firstThatFits makes the example on the first of the method's models that holds
-// the problem. When none does, the first model's reason is given.
+// the problem. When none does, the reason of the one that holds most is given.
 func (s Spec) firstThatFits(r Request) (Example, error) {
 	var reason error
+	most := 0
 	for _, model := range s.Kinds() {
 		r.Model = model
 		e, err := s.make(r)
 		if err == nil {
 			return e, nil
 		}
-		if reason == nil {
-			reason = err
+		if holds := mostOf(model); holds > most {
+			reason, most = err, holds
 		}
 	}
 	return Example{}, reason

@@ -1382,6 +1382,14 @@ func TestALineNamesItsMethodOrNot(t *testing.T) {
 	}
 }
 
+// Where no model holds a problem, the one that holds most says why.
+func TestTheModelThatHoldsMostSaysWhyItDoesNot(t *testing.T) {
+	_, err := method.Make(method.Request{Method: "difference", Args: []string{"10000", "1"}})
+	require.EqualError(t, err, "10000 does not fit here. Use 0 to 9999.")
+	_, err = method.Make(method.Request{Method: "difference", Args: []string{"21", "1"}, Model: "cubes"})
+	require.EqualError(t, err, "21 does not fit here. Use 1 to 20.")
+}
+
 // A board that is not written right is told by what is wrong with it.
 func TestABoardToReadIsRefusedByItsFault(t *testing.T) {
 	for board, want := range map[string]string{

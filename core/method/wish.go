@@ -188,15 +188,6 @@ func whyNot(text, amount string, isAmount bool, asked *Wish, model string, w say
 		return err
 	}
 	_, why := makeWish(text, way, w)
-	if r, err := ReadLine(text, w); err == nil && why != nil && way == (Wish{}) {
-		// Of the models it is the one that holds most whose reason counts.
-		if spec, err := Find(r.Method); err == nil && len(spec.Models) > 1 {
-			way.Model = slices.MaxFunc(spec.Kinds(), func(a, b string) int { return cmp.Compare(mostOf(a), mostOf(b)) })
-			if _, err := makeWish(text, way, w); err != nil {
-				why = err
-			}
-		}
-	}
 	if why != nil {
 		return why
 	}

@@ -47,7 +47,7 @@ func wrongNumber(text string) string {
 var (
 	oneOne     = regexp.MustCompile(`(?i)\bone one\b|\b1 one one\b`)
 	aloneMany  = regexp.MustCompile(`^\s*1( more| new| (` + nouns + `))? (make|are|stay|have|come|stand|need|were)\b`)
-	answering  = regexp.MustCompile(`^(It (is|stands)|Those|They|Then there|When the|Both move|Yes[,:.]|No[,:.]|Nothing[,:.])`)
+	answering  = regexp.MustCompile(`^(It (is|stands)|Those|They|Then there|When the|Both move|(Yes|No|Nothing)[,:.])`)
 	hole       = regexp.MustCompile(`[{}]|%!|\[[a-z]+\]`)
 	translated = regexp.MustCompile(`(?i)\b(reckon|parted|none came and|as much as|opened)\b`)
 	spoken     = regexp.MustCompile(`^(\d[\d.]*,|(zero|one|two|three|four|five|six|seven|eight|nine|ten|eleven|` +

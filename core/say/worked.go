@@ -463,6 +463,7 @@ var worked = map[string]string{
 	"minusColumn.go-on":                 "Go on: {@unbundle} one of the {from} {@into} ten {to}.",
 	"minusColumn.go-on.carry":           "Go on: borrow one of the {from}. It makes ten {to}.",
 	"minusColumn.still":                 "[explain] Why is this still {a}?",
+	"minusColumn.still.one":             "Nothing was taken. {form} are {a}.",
 	"minusColumn.still.answer":          "Nothing was taken. {parts} make {a}.",
 	"minusColumn.away":                  "Take {take} away.",
 	"minusColumn.none-away":             "We take no {place} away.",
