@@ -8,30 +8,37 @@ import (
 	"strconv"
 	"strings"
 
+	"unitbloom/core/board"
 	"unitbloom/core/chance"
+	"unitbloom/core/lesson"
 	"unitbloom/core/say"
 )
 
 // Rung is a problem of a set. Harder tells what is more than in the one before: a digit,
-// a zero, a regrouping; empty for the first, and where nothing is.
+// a zero, a regrouping, a remainder; empty for the first, and where nothing is.
 type Rung struct {
 	Request
 	Harder say.Message
 }
 
 // hardness is how hard a problem is in each respect.
-type hardness struct{ digits, zeros, regroupings int }
+type hardness struct{ digits, zeros, bundlings, unbundlings, remainders int }
 
 // over tells the one respect in which a is one step harder than b and alike in the
 // others; ok is false where there is no such, or more.
 func (a hardness) over(b hardness) (id string, ok bool) {
-	switch (hardness{a.digits - b.digits, a.zeros - b.zeros, a.regroupings - b.regroupings}) {
-	case hardness{1, 0, 0}:
+	switch (hardness{a.digits - b.digits, a.zeros - b.zeros, a.bundlings - b.bundlings, a.unbundlings - b.unbundlings,
+		a.remainders - b.remainders}) {
+	case hardness{digits: 1}:
 		return "harder.digit", true
-	case hardness{0, 1, 0}:
+	case hardness{zeros: 1}:
 		return "harder.zero", true
-	case hardness{0, 0, 1}:
+	case hardness{bundlings: 1}:
 		return "harder.regrouping", true
+	case hardness{unbundlings: 1}:
+		return "harder.unbundling", true
+	case hardness{remainders: 1}:
+		return "harder.remainder", true
 	}
 	return "", false
 }
@@ -49,14 +56,18 @@ func hardnessOf(e Example) hardness {
 			h.zeros += strings.Count(plain, "0")
 		}
 	}
+	has := func(s lesson.Step, kind string) int {
+		if slices.ContainsFunc(s.Moves, func(mv board.Move) bool { return mv.Kind == kind }) {
+			return 1
+		}
+		return 0
+	}
 	for _, s := range e.Scene.Steps {
-		regroups := false
-		for _, mv := range s.Moves {
-			regroups = regroups || mv.Kind == "bundle" || mv.Kind == "unbundle"
-		}
-		if regroups {
-			h.regroupings++
-		}
+		h.bundlings += has(s, "bundle")
+		h.unbundlings += has(s, "unbundle")
+	}
+	if strings.Contains(e.Scene.Made.Answer, "remainder") {
+		h.remainders = 1
 	}
 	return h
 }

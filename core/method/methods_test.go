@@ -1359,6 +1359,24 @@ func TestWhatMakesAProblemHarderIsInIt(t *testing.T) {
 		}
 	}
 	require.Positive(t, met["harder.regrouping"])
+	// What is taken or shared is unbundled; a remainder is something of its own.
+	left := func(r method.Request) bool {
+		e, err := method.Make(r)
+		require.NoError(t, err)
+		return strings.Contains(e.Scene.Made.Answer, "remainder")
+	}
+	for seed := range uint64(6) {
+		set, err := method.Ladder(method.Request{Method: "share", Args: []string{"84", "4"}}, 4, seed)
+		require.NoError(t, err)
+		for i, rung := range set[1:] {
+			met[rung.Harder.ID]++
+			if id := rung.Harder.ID; id != "" {
+				require.Equal(t, id == "harder.remainder", left(rung.Request) != left(set[i].Request), "%v: %s", rung.Args, id)
+			}
+		}
+	}
+	require.Positive(t, met["harder.unbundling"])
+	require.Positive(t, met["harder.remainder"])
 }
 
 // A line of a list is read as it is written on the command line, or as it is typed.
