@@ -206,21 +206,28 @@ func (c *columnAddition) foretell() {
 	c.first(s)
 }
 
+// addendSaid is what is said of each addend, and of one that is 0.
+var addendSaid = [4][2]string{
+	{"columnAdd.one", "columnAdd.only-written"},
+	{"columnAdd.below", "columnAdd.only-below"},
+	{"columnAdd.then", "columnAdd.only-then"},
+	{"columnAdd.last", "columnAdd.only-last"},
+}
+
 // buildAddend puts an addend in its row and writes it.
 func (c *columnAddition) buildAddend(i int) {
 	n, part := c.addends[i], i+1
-	id, look := [][2]string{{"one", "only-written"}, {"below", "only-below"}, {"then", "only-then"},
-		{"last", "only-last"}}[i], "look.columns"
+	said, look := addendSaid[i][0], "look.columns"
+	if n.IsZero() {
+		said = addendSaid[i][1]
+	}
 	row := "addend " + strconv.Itoa(part)
 	if i > 0 {
 		look = "look.rows"
 	}
-	s := lesson.Step{Say: line("columnAdd."+id[0], text("n", c.written[i].String())), Look: line(look)}
+	s := lesson.Step{Say: line(said, text("n", c.written[i].String())), Look: line(look)}
 	if i == len(c.addends)-1 {
 		s.Write = append(s.Write, lesson.Write{Kind: "cell", Row: row, Text: "+"})
-	}
-	if n.IsZero() {
-		s.Say = line("columnAdd."+id[1], text("n", c.written[i].String()))
 	}
 	for _, count := range n.UnitForm() {
 		s.Moves = append(s.Moves, c.lay(count.Count, count.Place, part)...)

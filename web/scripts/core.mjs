@@ -8,11 +8,11 @@ mkdirSync(out, { recursive: true });
 // Calls are not copied into their callers in the packages that no act waits for, in models that
 // hold few pieces, nor in those of the standard library that an act spends little in: a twelfth
 // of the module.
-const own = ['method', 'lesson', 'say', 'sentence', 'mistake', 'task', 'word', 'chance'].concat(
+const own = ['method', 'lesson', 'form', 'say', 'sentence', 'mistake', 'task', 'word', 'chance'].concat(
   ['rack', 'cubes', 'counters', 'discs'].map((model) => `model/${model}`),
 );
 const library =
-  'fmt time os syscall internal/... io/... errors sort path context encoding/... math/... unicode/...'.split(
+  'fmt time os syscall internal/... io/... errors sort path context strings bytes maps encoding/... math/... unicode/...'.split(
     ' ',
   );
 const rare = [...own.map((name) => `unitbloom/core/${name}`), ...library].map(
