@@ -42,12 +42,10 @@ type columnAddition struct {
 	sum     place.Number
 	// over are the places that make ten or more; sized is what was said of the size
 	// before, against bound.
-	over []place.Place
-	// marked is the mark of the first of them.
-	marked int
-	sized  string
-	bound  place.Number
-	low    place.Place
+	over  []place.Place
+	sized string
+	bound place.Number
+	low   place.Place
 }
 
 func makeColumnAdd(r Request) (Example, error) {
@@ -188,9 +186,6 @@ func (c *columnAddition) foretell() {
 		carried = (sumOf(c.digits(p)) + carried) / 10
 		if carried > 0 {
 			c.over = append(c.over, p)
-			if len(c.over) == 1 {
-				c.marked = carried
-			}
 		}
 	}
 	var names []string
@@ -369,7 +364,8 @@ func (c *columnAddition) check() {
 		Write:  []lesson.Write{c.sentence(c.problem(), sum)},
 	})
 	if len(c.over) > 0 {
-		c.whyMark(c.over[0], c.marked)
+		p := c.over[0] // nothing was carried to it
+		c.whyMark(p, sumOf(c.digits(p))/10)
 	} else {
 		c.why(line("columnAdd.why.under", say.PlaceName("place", c.low)), line("columnAdd.why.under.answer"))
 	}

@@ -3,6 +3,7 @@
 package method
 
 import (
+	"math"
 	"strings"
 
 	"unitbloom/core/board"
@@ -21,6 +22,14 @@ func (s Spec) Kinds() []string {
 		kinds = append(kinds, m.Kind)
 	}
 	return kinds
+}
+
+// mostOf is the largest number that a model shows.
+func mostOf(kind string) int {
+	if most := specOf(kind).Most; most > 0 {
+		return most
+	}
+	return math.MaxInt
 }
 
 // fitsModel refuses a number that a model does not hold.

@@ -42,13 +42,11 @@ type shortProduct struct {
 	low     place.Place
 	product place.Number
 	problem string
-	// first is the place that was bundled first, sized what was said of the size against
+	// bundled is the place that was bundled first, sized what was said of the size against
 	// bound.
 	bundled place.Place
-	// marked is its mark.
-	marked int
-	sized  string
-	bound  place.Number
+	sized   string
+	bound   place.Number
 }
 
 func makeShortMultiply(r Request) (Example, error) {
@@ -161,15 +159,14 @@ func (c *shortProduct) build() {
 // atOnce is a product by 0 or 1, which nothing need be counted for.
 func (c *shortProduct) atOnce(because string) {
 	s := lesson.Step{Ask: line("multiply.none"), Answer: line(because, text("n", c.w.String()))}
+	low, top, product := c.low, c.n.Top(), c.w.String()
 	if c.product.IsZero() {
-		s.Write = []lesson.Write{digitCell("sum", place.Ones, 0, board.Select{}), c.sentence(c.problem, "0")}
-		c.first(s)
-		return
+		low, top, product = place.Ones, place.Ones, "0"
 	}
-	for p := c.low; p <= c.n.Top(); p++ {
-		s.Write = append(s.Write, digitCell("sum", p, c.n.Digit(p), board.Select{Place: p}))
+	for p := low; p <= top; p++ {
+		s.Write = append(s.Write, digitCell("sum", p, c.product.Digit(p), board.Select{Place: p}))
 	}
-	s.Write = append(s.Write, c.sentence(c.problem, c.w.String()))
+	s.Write = append(s.Write, c.sentence(c.problem, product))
 	c.first(s)
 }
 
@@ -277,7 +274,7 @@ func (c *shortProduct) bundle(p place.Place, sum int) {
 	}
 	s := regroup(p, sum, stands)
 	if c.bundled == place.Largest {
-		c.bundled, c.marked = p, sum/10
+		c.bundled = p
 		c.first(s)
 		return
 	}
@@ -293,7 +290,7 @@ func (c *shortProduct) close() {
 		Look: line("look.both"), Moves: []board.Move{{Kind: "tidy"}}, Write: []lesson.Write{c.sentence(c.problem, written)},
 	})
 	if c.bundled < place.Largest {
-		c.whyMark(c.bundled, c.marked)
+		c.whyMark(c.bundled, c.n.Digit(c.bundled)*c.by/10) // nothing was carried to it
 	} else if c.by > 1 && c.n.Top() > c.low {
 		c.why(line("multiply.why.places"), line("multiply.why.places.answer"))
 	}

@@ -112,13 +112,13 @@ func (m *maker) closeMinus(a, b int) {
 	if m.explains && b > 0 && m.longer(a, b) {
 		// Which way is shorter is worth a thought where there is a choice.
 		ask, id := line("minus.choose", part("b", b)), "minus.choose.up"
-		if b < a-b {
-			id = "minus.choose.away"
-		} else if b == a-b {
-			id = "minus.choose.even"
-		}
-		if wholeTen(a, b) {
+		switch {
+		case wholeTen(a, b):
 			ask, id = line("minus.ten"), "minus.ten.answer"
+		case b < a-b:
+			id = "minus.choose.away"
+		case b == a-b:
+			id = "minus.choose.even"
 		}
 		m.first(lesson.Step{Ask: ask, Answer: line(id, part("a", a), part("b", b), answer("d", a-b))})
 	}

@@ -75,8 +75,7 @@ func unitProduct(r Request, a, b place.Number) (Example, error) {
 	if err := fitsModel(r.Model, a); err != nil {
 		return Example{}, err
 	}
-	if x.count < 1 || x.count > 12 || y.count < 1 || y.count > 12 || y.at < place.Ones || x.at == place.Ones &&
-		y.at == place.Ones {
+	if x.count < 1 || x.count > 12 || y.count < 1 || y.count > 12 || x.at == place.Ones && y.at == place.Ones {
 		return Example{}, needs(r)
 	}
 	fact := timesText(x.count, y.count)

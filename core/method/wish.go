@@ -5,7 +5,6 @@ package method
 
 import (
 	"cmp"
-	"math"
 	"slices"
 	"strconv"
 	"strings"
@@ -192,14 +191,6 @@ func whyNot(text, amount string, isAmount bool, asked *Wish, model string, w say
 		return why
 	}
 	return say.Refuse("wish-empty")
-}
-
-// mostOf is the largest number that a model shows.
-func mostOf(kind string) int {
-	if most := specOf(kind).Most; most > 0 {
-		return most
-	}
-	return math.MaxInt
 }
 
 // onModel cuts the model off a line that names one: "8 and 6 on a rack".
