@@ -53,16 +53,11 @@ func (s Scene) FocusAt(i int) Focus {
 	before, at := s.At(i)
 	after, err := board.ApplyAll(before, step.Moves)
 	if err == nil && at == i {
-		whole := step.Asks == say.Look || step.Asks == say.Say || step.Asks == say.Check
-		if whole {
-			var named Focus
-			named.spokenOf(after, step.Ask.Message)
-			whole = len(named.Zones) == 0
-		}
 		for m := range after.Models {
-			if f.changed(before, after, m); whole && len(f.Zones) > 0 {
-				f.everywhere(after, m)
-			}
+			f.changed(before, after, m)
+		}
+		if len(f.Zones) > 0 && step.asksOfAll(after) {
+			f.everywhere(after)
 		}
 	}
 	for _, w := range step.Write {
@@ -79,11 +74,23 @@ func (s Scene) FocusAt(i int) Focus {
 	return f
 }
 
-// everywhere adds all zones of a model.
-func (f *Focus) everywhere(b board.Board, m int) {
-	for _, zone := range b.Lay(m).Zones {
-		if z := (ZoneOf{m, zone.ID}); !slices.Contains(f.Zones, z) {
-			f.Zones = append(f.Zones, z)
+// asksOfAll reports whether a step asks about what is to be seen, and names no place of it.
+func (s Step) asksOfAll(b board.Board) bool {
+	if s.Asks != say.Look && s.Asks != say.Say && s.Asks != say.Check {
+		return false
+	}
+	var named Focus
+	named.spokenOf(b, s.Ask.Message)
+	return len(named.Zones) == 0
+}
+
+// everywhere adds all zones of a board.
+func (f *Focus) everywhere(b board.Board) {
+	for m := range b.Models {
+		for _, zone := range b.Lay(m).Zones {
+			if z := (ZoneOf{m, zone.ID}); !slices.Contains(f.Zones, z) {
+				f.Zones = append(f.Zones, z)
+			}
 		}
 	}
 }

@@ -11,6 +11,7 @@ import (
 	"unitbloom/core/lesson"
 	"unitbloom/core/method"
 	"unitbloom/core/place"
+	"unitbloom/core/say"
 )
 
 func zonesOf(f lesson.Focus) []string {
@@ -135,4 +136,18 @@ func TestAQuestionOfAllLooksAtAll(t *testing.T) {
 			assert.Contains(t, zonesOf(e.Scene.FocusAt(i)), zone.ID, model)
 		}
 	}
+}
+
+// What is asked of the whole board is asked of each model on it, whichever moved.
+func TestAQuestionOfAllLooksAtEachModel(t *testing.T) {
+	start, err := board.Parse("rack 2: 3 4 | rack 2: 6 8")
+	require.NoError(t, err)
+	home := board.Move{Kind: "home", Model: 1, Args: board.NoArgs{}}
+	sc := lesson.Scene{ID: "a", Start: start, Steps: []lesson.Step{{Ask: say.Line{Own: "How many are there now?"},
+		Asks: say.Look, Moves: []board.Move{home}}}}
+	seen := map[int]bool{}
+	for _, z := range sc.FocusAt(0).Zones {
+		seen[z.Model] = true
+	}
+	assert.Equal(t, map[int]bool{0: true, 1: true}, seen)
 }
