@@ -44,7 +44,7 @@ check-generated: generate
 tools:
 	@missing=; \
 	command -v gcc >/dev/null || missing="$$missing gcc libc6-dev"; \
-	command -v chromium >/dev/null || test -n "$${CHROMIUM:-}" || missing="$$missing chromium"; \
+	command -v chromium-headless-shell >/dev/null || test -n "$${CHROMIUM:-}" || missing="$$missing chromium-headless-shell"; \
 	if test -n "$$missing"; then apt-get update -q && DEBIAN_FRONTEND=noninteractive apt-get install -y -q --no-install-recommends $$missing; fi
 
 test: tools build go-test web-test e2e

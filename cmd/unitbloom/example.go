@@ -119,7 +119,7 @@ func (f *exampleFlags) run(cmd *cobra.Command, args []string) error {
 	}
 	e = e.In(words)
 	if !f.asJSON {
-		return printExample(cmd.OutOrStdout(), e.Plain())
+		return printExample(cmd.OutOrStdout(), e.Plain(), words)
 	}
 	return encode(cmd.OutOrStdout(), e.Plain())
 }
@@ -263,15 +263,33 @@ func encode(w io.Writer, value any) error {
 	return enc.Encode(value)
 }
 
-// printExample prints the example as a teacher would read it out.
-func printExample(w io.Writer, p method.Plain) error {
-	fmt.Fprintf(w, "%s\n", p.Problem)
-	for i, s := range p.Steps {
-		fmt.Fprintf(w, "\n%d. %s\n", i+1, s.Say)
-		if s.Ask != "" {
-			fmt.Fprintf(w, "   %s (%s)\n   – %s\n", s.Ask, s.Asks, s.Answer)
+// printExample prints the example as a teacher would read it out, one way after another
+// where there are several.
+func printExample(w io.Writer, p method.Plain, words say.Vocabulary) error {
+	ways, heading := p.Scenes, func(way method.Plain) string { return way.Title }
+	if len(ways) == 0 {
+		ways, heading = []method.Plain{p}, func(way method.Plain) string { return way.Problem }
+	}
+	for i, way := range ways {
+		if i > 0 {
+			fmt.Fprintln(w)
 		}
-		fmt.Fprintf(w, "   [%s]\n", s.UnitForm)
+		fmt.Fprintf(w, "%s\n", heading(way))
+		for i, s := range way.Steps {
+			fmt.Fprintf(w, "\n%d.", i+1)
+			if s.Say != "" {
+				fmt.Fprintf(w, " %s", s.Say)
+			}
+			fmt.Fprintln(w)
+			if s.Ask != "" {
+				fmt.Fprintf(w, "   %s (%s)\n   – %s\n", s.Ask, s.Asks, s.Answer)
+			}
+			lies, err := place.ParseAmount(s.UnitForm)
+			if err != nil {
+				return err
+			}
+			fmt.Fprintf(w, "   [%s]\n", words.UnitForm(lies))
+		}
 	}
 	_, err := fmt.Fprintf(w, "\n%s: %s\n", p.Problem, p.Answer)
 	return err

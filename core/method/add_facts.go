@@ -26,6 +26,7 @@ var addFacts = Spec{
 		seenOption,
 	},
 	stops: factStops,
+	grow:  numbersTo(9, 9),
 	make:  makeAddFacts,
 }
 
@@ -86,7 +87,7 @@ func makeAddFacts(r Request) (Example, error) {
 	}
 	problem := sumText([2]int{a[0], a[1]})
 	e, err := ways(r, all, a[0], a[1], problem, strconv.Itoa(a[0]+a[1]))
-	e.like = acrossTen(a[0]+a[1], a[0])
+	e.like, e.hard = acrossTen(a[0]+a[1], a[0]), factHardness(a[0], a[1])
 	return e, err
 }
 

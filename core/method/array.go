@@ -28,6 +28,7 @@ var array = Spec{
 	},
 	Signs: "×",
 	stops: groupStops,
+	grow:  numbersTo(12, 12),
 	make:  makeArray,
 }
 
@@ -72,10 +73,10 @@ func makeArray(r Request) (Example, error) {
 		m.first(lesson.Step{Ask: line("facts.total"), Answer: line("array.is", answer("all", a*b)),
 			Write: []lesson.Write{m.sentence(product, strconv.Itoa(a*b))}})
 		if a != b {
-			m.why(line("array.why.turn", ab...), line("turn.sure.rows"))
+			m.why(line("array.why.turn", ab...), line("array.why.turn.answer", ab...))
 		}
 	}
-	if m.checks {
+	if m.checks && a > 1 {
 		m.step(lesson.Step{
 			Say: line("array.steps", given("b", b)), Ask: line("array.steps.ask"),
 			Answer: line("array.steps.answer", answerText("steps", strings.Join(steps, ", ")), answer("all", a*b)),
@@ -101,6 +102,11 @@ func makeArray(r Request) (Example, error) {
 		return Example{}, err
 	}
 	e, err := m.end(product, strconv.Itoa(a*b))
+	e.hard = tablesHardness(a, b)
+	e.hard["harder.rest"] = 0
+	if known := m.knownRows(a, b); known > 0 {
+		e.hard["harder.rest"] = a - known - 1
+	}
 	e.like = strconv.Itoa(m.knownRows(a, b)) + strconv.FormatBool(a == b)
 	return e, err
 }

@@ -25,6 +25,7 @@ var bonds = Spec{
 		seenOption,
 	},
 	stops: factStops,
+	grow:  numbersTo(19),
 	make:  makeBonds,
 }
 
@@ -110,16 +111,17 @@ func makeBonds(r Request) (Example, error) {
 	}
 	e, err := m.end(strconv.Itoa(n), strconv.Itoa(pairs))
 	e.like = strconv.Itoa((n - 1) / 5) // a whole nearby
+	e.hard = hardness{"harder.whole": n}
 	return e, err
 }
 
 // shownPairs is how many pairs are found one by one, before the rest is told.
 const shownPairs = 6
 
-// thingsFor is the name of a thing for a count: one bulb, two bulbs.
+// thingsFor is the name of a thing for a count: one bulb, two bulbs, however it was told.
 func thingsFor(n int, things string) string {
 	if n == 1 {
 		return say.OneOf(things)
 	}
-	return things
+	return say.ManyOf(things)
 }

@@ -248,7 +248,7 @@ func TestColumnAddRefusesWhatDoesNotFit(t *testing.T) {
 		{method.Request{Args: []string{"146"}}, "A column addition needs two to four numbers, like 146 and 87."},
 		{method.Request{Args: []string{"146", "many"}}, `"many" is not a number. Write digits, like 146 or 3.05.`},
 		{method.Request{Args: []string{"1", "2"}, Model: "rack"},
-			"Column addition is shown with blocks, discs, not with rack."},
+			"“Column addition” is shown with blocks and discs. “rack” is none of them."},
 		{method.Request{Args: []string{"1", "2"}, Options: map[string]string{"marks": "left"}},
 			"Marks cannot be left. Use above, below."},
 	} {

@@ -19,6 +19,7 @@ var group = Spec{
 	Signs:   "÷",
 	Options: []Option{checkByInverse},
 	stops:   groupStops,
+	grow:    numbersTo(99, 12),
 	make:    makeGroup,
 }
 
@@ -71,6 +72,7 @@ func makeGroup(r Request) (Example, error) {
 	m.explains = false
 	e, err := m.endDivision(problem, n, size, n/size, size)
 	e.like = noneOrSome(n % size)
+	e.hard = hardness{"harder.table": tableOf(size), "harder.remainder": min(1, n%size), "harder.group": n / size}
 	return e, err
 }
 

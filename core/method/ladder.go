@@ -15,45 +15,70 @@ import (
 )
 
 // Rung is a problem of a set. Harder tells what is more than in the one before: a digit,
-// a zero, a regrouping, a remainder; empty for the first, and where nothing is.
+// a zero, a regrouping, a remainder, or what else its method knows to be harder; empty for the
+// first, and where nothing is.
 type Rung struct {
 	Request
 	Harder say.Message
 }
 
-// hardness is how hard a problem is in each respect.
-type hardness struct{ digits, zeros, bundlings, unbundlings, remainders int }
+// hardness is how hard a problem is in each respect, by the id of the sentence that tells of
+// one step more.
+type hardness map[string]int
 
 // over tells the one respect in which a is one step harder than b and alike in the
 // others; ok is false where there is no such, or more.
 func (a hardness) over(b hardness) (id string, ok bool) {
-	switch (hardness{a.digits - b.digits, a.zeros - b.zeros, a.bundlings - b.bundlings, a.unbundlings - b.unbundlings,
-		a.remainders - b.remainders}) {
-	case hardness{digits: 1}:
-		return "harder.digit", true
-	case hardness{zeros: 1}:
-		return "harder.zero", true
-	case hardness{bundlings: 1}:
-		return "harder.regrouping", true
-	case hardness{unbundlings: 1}:
-		return "harder.unbundling", true
-	case hardness{remainders: 1}:
-		return "harder.remainder", true
+	for respect := range a {
+		switch a[respect] - b[respect] {
+		case 0:
+		case 1:
+			if ok {
+				return "", false
+			}
+			id, ok = respect, true
+		default:
+			return "", false
+		}
 	}
-	return "", false
+	return id, ok
 }
 
+// under reports whether a is easier than b in any respect.
+func (a hardness) under(b hardness) bool {
+	for respect, n := range b {
+		if a[respect] < n {
+			return true
+		}
+	}
+	return false
+}
+
+func (a hardness) sum() int {
+	sum := 0
+	for _, n := range a {
+		sum += n
+	}
+	return sum
+}
+
+// hardnessOf is what the method says of its problem; of numbers that are worked place by
+// place, what is written and what is done.
 func hardnessOf(e Example) hardness {
-	var h hardness
+	if e.hard != nil {
+		return e.hard
+	}
+	h := hardness{"harder.digit": 0, "harder.zero": 0, "harder.regrouping": 0, "harder.unbundling": 0,
+		"harder.remainder": 0}
 	for _, a := range e.Scene.Made.Args {
 		digits := strings.Trim(a, "+-−×÷xX*/ ")
 		if !strings.ContainsAny(digits, "0123456789") {
 			continue
 		}
-		h.digits = max(h.digits, len(strings.NewReplacer(".", "", " ", "").Replace(digits)))
+		h["harder.digit"] = max(h["harder.digit"], len(strings.NewReplacer(".", "", " ", "").Replace(digits)))
 		// 10 − 4 is not harder than 13 − 8.
 		if plain := strings.ReplaceAll(digits, " ", ""); len(plain) > 2 || e.Scene.Made.Method == columnSubtract.ID {
-			h.zeros += strings.Count(plain, "0")
+			h["harder.zero"] += strings.Count(plain, "0")
 		}
 	}
 	has := func(s lesson.Step, kind string) int {
@@ -63,79 +88,147 @@ func hardnessOf(e Example) hardness {
 		return 0
 	}
 	for _, s := range e.Scene.Steps {
-		h.bundlings += has(s, "bundle")
-		h.unbundlings += has(s, "unbundle")
+		h["harder.regrouping"] += has(s, "bundle")
+		h["harder.unbundling"] += has(s, "unbundle")
 	}
 	if strings.Contains(e.Scene.Made.Answer, "remainder") {
-		h.remainders = 1
+		h["harder.remainder"] = 1
 	}
 	return h
 }
 
+// tableOf tells when a table is learned: those of 1, 2, 5 and 10 first.
+func tableOf(n int) int {
+	switch n {
+	case 0, 1, 2, 5, 10:
+		return 0
+	case 3, 4, 8:
+		return 1
+	}
+	return 2
+}
+
+// tablesHardness is what makes a product of two numbers to 12 harder: the table that its easier
+// number is of.
+func tablesHardness(a, b int) hardness {
+	return hardness{"harder.table": min(tableOf(a), tableOf(b))}
+}
+
+// factHardness is what makes a sum to 20 harder: that it goes through ten, how far the larger
+// number is from ten then, how much is counted on, and that the smaller number comes first.
+func factHardness(a, b int) hardness {
+	h := hardness{"harder.through-ten": 0, "harder.from-ten": 0, "harder.count-on": min(a, b, 3), "harder.turned": 0}
+	if a+b > 10 && max(a, b) < 10 {
+		h["harder.through-ten"], h["harder.from-ten"] = 1, 9-max(a, b)
+	}
+	if a < b {
+		h["harder.turned"] = 1
+	}
+	return h
+}
+
+// numbersTo draws each number of a problem anew, from 1 to its most.
+func numbersTo(most ...int) func([]string, func(int) int) []string {
+	return func(args []string, draw func(int) int) []string {
+		out, at := slices.Clone(args), 0
+		for i, a := range args {
+			if _, err := strconv.Atoi(a); err == nil && at < len(most) {
+				out[i] = strconv.Itoa(1 + draw(most[at]))
+				at++
+			}
+		}
+		return out
+	}
+}
+
 // Ladder is a set of n problems of rising difficulty, the first like the one given. Each
-// is one step harder in one respect as long as there is such a problem, and then like the
-// one before. The same seed gives the same set.
+// is one step harder in one respect as long as there is such a problem; then like the
+// one before, and no easier while there is one. The same seed gives the same set.
 func Ladder(r Request, n int, seed uint64) ([]Rung, error) {
 	first, err := Parallel(r, seed)
 	if err != nil {
 		return nil, err
 	}
-	set := []Rung{{Request: first}}
-	seen := map[string]bool{strings.Join(first.Args, " "): true}
-	draw := chance.Source(seed + 1)
-	for len(set) < n {
-		last := set[len(set)-1].Request
-		next, ok := harder(last, seen, draw)
-		if !ok {
-			for try := range uint64(20) {
-				like, err := Parallel(last, seed+uint64(len(set))*31+try)
-				if err != nil {
-					return nil, err
-				}
-				if !seen[strings.Join(like.Args, " ")] {
-					next = Rung{Request: like}
-					break
-				}
-			}
-		}
-		if next.Method == "" {
-			break // there are no more
-		}
-		seen[strings.Join(next.Args, " ")] = true
-		set = append(set, next)
-	}
-	return set, nil
-}
-
-// harder draws a problem that is one step harder than another.
-func harder(r Request, seen map[string]bool, draw func(int) int) (Rung, bool) {
-	e, err := Make(r)
-	if err != nil {
-		return Rung{}, false
-	}
 	spec, err := Find(r.Method)
 	if err != nil {
-		return Rung{}, false
+		return nil, err
 	}
-	was := hardnessOf(e)
-	for range 600 {
-		next := r
-		next.Args = make([]string, len(r.Args))
-		for i, a := range r.Args {
-			next.Args[i] = grown(a, draw)
+	l := ladder{spec: spec, set: []Rung{{Request: first}}, draw: chance.Source(seed + 1),
+		seen: map[string]bool{strings.Join(first.Args, " "): true, strings.Join(r.Args, " "): true}}
+	for len(l.set) < n {
+		last := l.set[len(l.set)-1].Request
+		e, err := Make(last)
+		if err != nil {
+			return nil, err
 		}
-		if seen[strings.Join(next.Args, " ")] || !spec.alikeArgs(next.Args, r.Args) || !alikeLong(next.Args, r.Args) {
+		next, ok := l.above(last, hardnessOf(e), seed+uint64(len(l.set))*31)
+		if !ok {
+			break // there are no more
+		}
+		l.seen[strings.Join(next.Args, " ")] = true
+		l.set = append(l.set, next)
+	}
+	return l.set, nil
+}
+
+// ladder is a set that is being made.
+type ladder struct {
+	spec Spec
+	set  []Rung
+	seen map[string]bool // problems, by their arguments
+	draw func(int) int
+}
+
+// above is the next problem: one step harder than another that is so hard, or as good as can be.
+func (l ladder) above(r Request, was hardness, seed uint64) (Rung, bool) {
+	var noEasier, any []Rung
+	least := 0 // how much harder that one is, in all
+	for range 600 {
+		next, ok := l.drawn(r)
+		if !ok {
 			continue
 		}
-		other, err := Make(next)
+		e, err := Make(next)
 		if err != nil {
 			continue
 		}
-		if id, ok := hardnessOf(other).over(was); ok {
+		is := hardnessOf(e)
+		if id, ok := is.over(was); ok {
 			return Rung{next, say.New(id)}, true
 		}
+		if rise := is.sum() - was.sum(); !is.under(was) && (len(noEasier) == 0 || rise < least) {
+			noEasier, least = []Rung{{Request: next}}, rise
+		}
+	}
+	for try := range uint64(20) {
+		like, err := Parallel(r, seed+try)
+		if err != nil {
+			break
+		}
+		if l.seen[strings.Join(like.Args, " ")] {
+			continue
+		}
+		e, err := Make(like)
+		if err == nil && !hardnessOf(e).under(was) {
+			return Rung{Request: like}, true
+		}
+		any = append(any, Rung{Request: like})
+	}
+	if best := append(noEasier, any...); len(best) > 0 {
+		return best[0], true
 	}
 	return Rung{}, false
+}
+
+// drawn is a problem that may be harder than another, and is none of the set.
+func (l ladder) drawn(r Request) (Request, bool) {
+	next, grow := r, l.spec.grow
+	if grow == nil {
+		grow = grownAll
+	}
+	next.Args = grow(r.Args, l.draw)
+	return next, !l.seen[strings.Join(next.Args, " ")] && l.spec.alikeArgs(next.Args, r.Args) &&
+		alikeLong(next.Args, r.Args)
 }
 
 // alikeLong reports whether two numbers that are as long as one another, or one of them longer, still
@@ -148,6 +241,14 @@ func alikeLong(a, b []string) bool {
 		return true // not two
 	}
 	return cmp.Compare(len(a[first]), len(a[last])) == cmp.Compare(len(b[first]), len(b[last]))
+}
+
+func grownAll(args []string, draw func(int) int) []string {
+	out := make([]string, len(args))
+	for i, a := range args {
+		out[i] = grown(a, draw)
+	}
+	return out
 }
 
 // grown is a whole number drawn anew, with as many digits or one more, any of them but the

@@ -43,6 +43,9 @@ type Spec struct {
 	// redraw gives other arguments for a problem like this one, when that is not every
 	// number drawn anew.
 	redraw func(args []string, draw func(int) int) []string
+	// grow gives arguments for a problem that may be harder, when that is not every number drawn
+	// anew with a digit more now and then.
+	grow func(args []string, draw func(int) int) []string
 }
 
 // Option is something that a teacher chooses; the first choice is the default. One
@@ -80,6 +83,8 @@ type Example struct {
 	// like is what the problem is about, which a parallel problem shares, where no move
 	// tells it.
 	like string
+	// hard is how hard the problem is, where that is not told by its digits and its regroupings.
+	hard hardness
 }
 
 // In is the example in a class's words; those that the request chose stay.
@@ -154,7 +159,7 @@ func Make(r Request) (Example, error) {
 	}
 	if r.Model != "" && !slices.Contains(spec.Kinds(), r.Model) {
 		return Example{}, say.Refuse("method-model", say.Text("method", say.Name, spec.Title),
-			say.Text("models", say.Name, strings.Join(spec.Kinds(), ", ")), say.Text("model", say.Given, r.Model))
+			say.Text("models", say.Name, listed(spec.Kinds())), say.Text("model", say.Given, r.Model))
 	}
 	if r.Model != "" {
 		return spec.make(r)
@@ -197,6 +202,11 @@ func worker(problem string) (Spec, bool) {
 	spec, err := Find(r.Method)
 	if err != nil || slices.ContainsFunc(r.Args, func(a string) bool { return !spec.knows(a) }) {
 		return Spec{}, false
+	}
+	if fact, small := factOf(r); small {
+		if _, err := Make(Request{Method: fact.ID, Args: r.Args}); err == nil {
+			return fact, true
+		}
 	}
 	_, err = Make(r)
 	return spec, err == nil

@@ -1413,8 +1413,8 @@ func TestABoardToReadIsRefusedByItsFault(t *testing.T) {
 	for board, want := range map[string]string{
 		"rack 20":            `"rack 20": "20" is not a rack. Write rows and beads, like 2: 6 8`,
 		"blocks 3x":          `"blocks 3x": "3x" is not a block. The places are o, t, h, th, tth, hth`,
-		"abacus 3":           "“Read a number” needs a board in notation, like blocks 1h 4t 6o.",
-		"blocks|rack 2: 6 8": "“Read a number” needs a board in notation, like blocks 1h 4t 6o.",
+		"abacus 3":           "“Read a number” needs a board in notation. For example: blocks 1h 4t 6o.",
+		"blocks|rack 2: 6 8": "“Read a number” needs a board in notation. For example: blocks 1h 4t 6o.",
 	} {
 		_, err := method.Make(method.Request{Method: "read", Args: []string{board}})
 		require.EqualError(t, err, want)

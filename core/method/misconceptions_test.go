@@ -56,7 +56,7 @@ func TestOneLessCanChangeEveryDigit(t *testing.T) {
 
 func TestASubtractionIsNotTurnedRound(t *testing.T) {
 	_, err := method.Make(method.Request{Method: "turn", Args: []string{"7", "-", "2"}})
-	assert.EqualError(t, err, "“Either way round” is for + or ×. For 7 - 2 take “Column subtraction”.")
+	assert.EqualError(t, err, "“Either way round” is for + or ×. For 7 - 2 take “Subtraction facts”.")
 	said, asked := find(asking(t, "turn", "7", "+", "2"), "turn.minus")
 	assert.True(t, asked)
 	assert.Equal(t, "No: from 7 we can take 2 and keep 5. From 2 we cannot take 7.", said)
@@ -64,7 +64,7 @@ func TestASubtractionIsNotTurnedRound(t *testing.T) {
 
 func TestThreeTimesFourIsNotSeven(t *testing.T) {
 	_, err := method.Make(method.Request{Method: "array", Args: []string{"3", "+", "4"}})
-	assert.EqualError(t, err, "“Rows and columns” is for ×. For 3 + 4 take “Column addition”.")
+	assert.EqualError(t, err, "“Rows and columns” is for ×. For 3 + 4 take “Addition facts”.")
 	assert.Equal(t, "12", asking(t, "array", "3", "x", "4").Scene.Made.Answer)
 }
 
@@ -96,12 +96,12 @@ func TestAZeroAtTheEndOfADecimalChangesNothing(t *testing.T) {
 // A sign that a method does not work is refused, and the method that does is named.
 func TestSignsMeanWhatTheySay(t *testing.T) {
 	for problem, says := range map[string]string{
-		"add-facts 8 - 5": "Column subtraction", "add-facts 8 x 5": "Rows and columns",
+		"add-facts 8 - 5": "Subtraction facts", "add-facts 8 x 5": "Rows and columns",
 		"subtract-facts 14 + 6":   "Column addition",
-		"column-subtract 87 + 46": "Column addition", "array 7 + 6": "Column addition",
+		"column-subtract 87 + 46": "Column addition", "array 7 + 6": "Addition facts",
 		"share 97 x 4": "Column multiplication",
-		"group 14 + 4": "Column addition", "difference 9 + 3": "Column addition", "turn 7 / 2": "Share out",
-		"column-add 146 - 87": "Column subtraction", "shift 5 + 10": "Column addition", "short-multiply 24 / 3": "Share out",
+		"group 14 + 4": "Column addition", "difference 9 + 3": "Addition facts", "turn 7 / 2": "Share out",
+		"column-add 146 - 87": "Column subtraction", "shift 5 + 10": "Addition facts", "short-multiply 24 / 3": "Share out",
 		"unit-fact 30 + 4": "Column addition",
 	} {
 		words := strings.Fields(problem)

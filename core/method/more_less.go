@@ -24,11 +24,23 @@ var moreLess = Spec{
 		{"shape", "One change after another, or each from the same start.", []string{"chain", "fan"}},
 		checkByInverse,
 	},
+	grow: growMoreLess,
 	make: makeMoreLess,
 	read: func(text string) []string {
 		text = strings.NewReplacer("−", "-", "–", "-", "- ", "-", "+ ", "+", ",", " ").Replace(text)
 		return strings.Fields(text)
 	},
+}
+
+// growMoreLess draws the starts anew; the changes are what it is about.
+func growMoreLess(args []string, draw func(int) int) []string {
+	out := slices.Clone(args)
+	for i, a := range args {
+		if !strings.ContainsAny(a, "+-−") {
+			out[i] = grown(a, draw)
+		}
+	}
+	return out
 }
 
 type change struct {
@@ -88,7 +100,22 @@ func makeMoreLess(r Request) (Example, error) {
 		// Each change from the start: not one sum.
 		problem = strings.Join(names, ", ") + ": " + strings.Join(spaced(args), ", ")
 	}
-	return m.end(problem, last.String())
+	e, err := m.end(problem, last.String())
+	e.hard = hardness{"harder.digit": 0, "harder.crossing": 0}
+	for i, start := range starts {
+		e.hard["harder.digit"] = max(e.hard["harder.digit"], len(names[i]))
+		for _, c := range changes {
+			next, err := c.apply(start)
+			if err != nil {
+				break // it was refused
+			}
+			e.hard["harder.crossing"] += max(0, len(changedPlaces(start, next))-1)
+			if m.r.Options["shape"] != "fan" && len(starts) == 1 {
+				start = next
+			}
+		}
+	}
+	return e, err
 }
 
 // startAt builds a start of changes.
@@ -256,13 +283,22 @@ func crossed(w say.Vocabulary, from, to place.Number, at place.Place) string {
 	return strings.Join(out, " ")
 }
 
-// changedPlaces names the places whose digits differ.
-func changedPlaces(w say.Vocabulary, a, b place.Number) []string {
-	var names []string
+// changedPlaces are the places whose digits differ, the largest first.
+func changedPlaces(a, b place.Number) []place.Place {
+	var changed []place.Place
 	for p := place.Largest; p >= place.Smallest; p-- {
 		if a.Digit(p) != b.Digit(p) {
-			names = append(names, w.PlaceName(p, 2))
+			changed = append(changed, p)
 		}
+	}
+	return changed
+}
+
+// placeNames are the names of places, in the class's words.
+func (m *maker) placeNames(places []place.Place) []string {
+	names := make([]string, len(places))
+	for i, p := range places {
+		names[i] = m.r.words().PlaceName(p, 2)
 	}
 	return names
 }

@@ -24,6 +24,7 @@ var pattern = Spec{
 	make:   makePattern,
 	read:   commaParted,
 	redraw: redrawPattern,
+	grow:   growPattern,
 }
 
 func makePattern(r Request) (Example, error) {
@@ -86,20 +87,36 @@ func makePattern(r Request) (Example, error) {
 	}
 	e, err := m.end(strings.Join(problems, ", "), strconv.Itoa(last))
 	e.Offer, e.like = offer, likeness(done)
+	e.hard = hardness{"harder.digit": 0, "harder.crossing-problem": 0}
+	for _, p := range done {
+		e.hard["harder.digit"] = max(e.hard["harder.digit"], len(strconv.Itoa(p.x)))
+		if p.crosses() {
+			e.hard["harder.crossing-problem"]++
+		}
+	}
 	return e, err
 }
 
 // redrawPattern moves all first numbers alike: what is added or taken is what a row of
 // problems is about, and how each follows from the one before.
 func redrawPattern(args []string, draw func(int) int) []string {
-	by, tens := draw(9)-4, 10*(draw(11)-5)
+	return moved(args, draw(9)-4+10*(draw(11)-5))
+}
+
+// growPattern moves them further, to where more of them cross a ten or have a digit more.
+func growPattern(args []string, draw func(int) int) []string {
+	return moved(args, draw(1000)-500)
+}
+
+// moved are problems whose first numbers are so many more.
+func moved(args []string, by int) []string {
 	out := make([]string, len(args))
 	for i, a := range args {
 		p, err := simpleProblem(a)
-		if err != nil || p.x+by+tens < 0 {
+		if err != nil || p.x+by < 0 {
 			return args
 		}
-		p.x += by + tens
+		p.x += by
 		if out[i] = p.String(); p.front {
 			out[i] = "? = " + out[i]
 		}
@@ -109,11 +126,13 @@ func redrawPattern(args []string, draw func(int) int) []string {
 
 // digitsChanged tells which places are another digit after than before.
 func (m *maker) digitsChanged(done []simple) say.Line {
-	var all []string
+	var all []place.Place
 	var crossing []simple
-	alike := true
+	alike, whole := true, true
 	for i, p := range done {
-		changed := changedPlaces(m.r.words(), place.Int(p.x), place.Int(p.result()))
+		x, result := place.Int(p.x), place.Int(p.result())
+		changed := changedPlaces(x, result)
+		whole = whole && len(changed) == max(len(x.String()), len(result.String()))
 		for _, c := range changed {
 			if !slices.Contains(all, c) {
 				alike = alike && i == 0
@@ -125,10 +144,14 @@ func (m *maker) digitsChanged(done []simple) say.Line {
 			crossing = append(crossing, p)
 		}
 	}
-	places := answerText("places", listed(all))
+	slices.Sort(all)
+	slices.Reverse(all)
+	places := answerText("places", listed(m.placeNames(all)))
 	switch {
 	case len(all) == 0:
 		return line("pattern.changed.none")
+	case len(crossing) == 0 && whole:
+		return line("pattern.changed.all", places)
 	case len(crossing) > 0:
 		first := crossing[0]
 		id := "pattern.changed.opened"

@@ -1,6 +1,7 @@
 package method
 
 import (
+	"regexp"
 	"strconv"
 	"strings"
 
@@ -17,9 +18,21 @@ var read = Spec{
 	Args:   "a board in notation",
 	Sample: []string{"blocks 1h 4t 6o"}, Typed: "blocks 1h 4t 6o",
 	Limits: "Any blocks, discs, rack, counters or cubes.",
+	grow:   growRead,
 	make:   makeRead,
 	read:   func(text string) []string { return []string{text} },
 }
+
+// growRead draws how many pieces there are of each place anew, ten or more now and then.
+func growRead(args []string, draw func(int) int) []string {
+	out := make([]string, len(args))
+	for i, a := range args {
+		out[i] = counts.ReplaceAllStringFunc(a, func(string) string { return strconv.Itoa(1 + draw(14)) })
+	}
+	return out
+}
+
+var counts = regexp.MustCompile(`[0-9]+`)
 
 func makeRead(r Request) (Example, error) {
 	notation := strings.Join(r.Args, " ")
@@ -73,8 +86,12 @@ func makeRead(r Request) (Example, error) {
 		m.key(s)
 	}
 	if many {
+		again, ask := "read.many", "read.many.ask"
+		if len(form) == 1 {
+			again, ask = "read.many.one", "read.many.alike"
+		}
 		m.first(lesson.Step{
-			Say: line("read.many"), Ask: line("read.many.ask"), Answer: line("read.many.answer",
+			Say: line(again), Ask: line(ask), Answer: line("read.many.answer",
 				say.Form("form", say.Given, form), say.Form("fewest", say.Answer, total.UnitForm())),
 		})
 	}
@@ -89,7 +106,9 @@ func makeRead(r Request) (Example, error) {
 	}
 	e, err := m.end(notation, total.String())
 	e.Scene.Title = "A number in pieces" // its notation would tell it
+	e.hard = hardness{"harder.many": 0}
 	for _, c := range form {
+		e.hard["harder.many"] += min(1, c.Count/10)
 		e.like += c.Place.String() + strconv.Itoa(c.Count/10)
 	}
 	return e, err

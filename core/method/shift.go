@@ -2,6 +2,7 @@ package method
 
 import (
 	"fmt"
+	"strconv"
 	"strings"
 
 	"unitbloom/core/board"
@@ -25,6 +26,7 @@ var shift = Spec{
 		{"use", "Where it is used: an amount told in another unit.", []string{"none", "length", "mass", "capacity", "money"}},
 		checkByInverse,
 	},
+	grow: growShift,
 	make: makeShift,
 }
 
@@ -57,7 +59,22 @@ func makeShift(r Request) (Example, error) {
 	if err := m.shiftUse(w, to, power); err != nil {
 		return Example{}, err
 	}
-	return m.end(problem, to.String())
+	e, err := m.end(problem, to.String())
+	e.hard = hardness{"harder.digit": len(strings.ReplaceAll(w.String(), ".", "")), "harder.power": max(power, -power)}
+	return e, err
+}
+
+// growShift draws the number anew, with a digit more in front now and then, and goes a place further now
+// and then.
+func growShift(args []string, draw func(int) int) []string {
+	n, by := redrawn(args[0], draw), args[2]
+	switch draw(3) {
+	case 0:
+		n = strconv.Itoa(1+draw(9)) + n
+	case 1:
+		by += "0"
+	}
+	return []string{n, args[1], by}
 }
 
 func (m *maker) shiftSteps(w place.Written, to place.Number, power int, problem string) {

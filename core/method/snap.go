@@ -18,6 +18,7 @@ var snap = Spec{
 	Limits: "A whole of 2 to 20.",
 	Models: []string{"cubes"},
 	stops:  factStops,
+	grow:   numbersTo(20, 19),
 	make:   makeSnap,
 	read:   count.read,
 }
@@ -69,6 +70,7 @@ func makeSnap(r Request) (Example, error) {
 		Answer: line("snap.sentences.answer", answerText("list", listed(sentences))), Write: family,
 	})
 	e, err := m.end(strconv.Itoa(n)+" snapped after "+strconv.Itoa(at), sumText([2]int{at, rest}))
+	e.hard = hardness{"harder.whole": n}
 	// Where it breaks is asked: the title does not tell.
 	e.Scene.Title = strconv.Itoa(n) + " snapped"
 	return e, err

@@ -27,6 +27,7 @@ var subtractFacts = Spec{
 		seenOption,
 	},
 	stops: factStops,
+	grow:  numbersTo(19, 9),
 	make:  makeSubtractFacts,
 }
 
@@ -70,8 +71,18 @@ func makeSubtractFacts(r Request) (Example, error) {
 		return Example{}, say.Refuse("subtract-more", given("a", a[0]), given("b", a[1]))
 	}
 	e, err := ways(r, subtractWays, a[0], a[1], minusText(a[0], a[1]), strconv.Itoa(a[0]-a[1]))
-	e.like = acrossTen(a[0], a[0]-a[1])
+	e.like, e.hard = acrossTen(a[0], a[0]-a[1]), takenHardness(a[0], a[1])
 	return e, err
+}
+
+// takenHardness is what makes a difference from numbers to 20 harder: that it goes back through
+// ten, how much goes from ten then, and how much is taken or counted up.
+func takenHardness(a, b int) hardness {
+	h := hardness{"harder.through-ten": 0, "harder.beyond-ten": 0, "harder.take": min(b, a-b, 3)}
+	if a > 10 && a-b < 10 && a%10 > 0 {
+		h["harder.through-ten"], h["harder.beyond-ten"] = 1, 9-(a-b)
+	}
+	return h
 }
 
 func minusText(a, b int) string { return strconv.Itoa(a) + " − " + strconv.Itoa(b) }

@@ -13,7 +13,7 @@ import (
 var teens = Spec{
 	ID: "teens", Title: "Ten and so many", Operation: "number",
 	Doc:    "A number from 10 to 20 as one ten and so many ones, or the run of all; the fast way set against one by one.",
-	Args:   "a number from 10 to 20, or run",
+	Args:   "a number from 10 to 20, or the word run",
 	Sample: []string{"13"}, Typed: "13",
 	Limits: "10 to 20, or the word run.",
 	Models: []string{"rack", "counters", "cubes"},

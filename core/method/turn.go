@@ -18,6 +18,7 @@ var turn = Spec{
 	Models: []string{"counters"},
 	Signs:  "+×",
 	stops:  factStops,
+	grow:   numbersTo(9, 9),
 	make:   makeTurn,
 }
 
@@ -63,6 +64,10 @@ func makeTurn(r Request) (Example, error) {
 			given("small", small), given("d", big-small)))
 	}
 	e, err := m.end(left, strconv.Itoa(total))
+	e.hard = factHardness(x, y)
+	if times {
+		e.hard = tablesHardness(x, y)
+	}
 	e.like = strconv.Itoa(place.Int(x).Cmp(place.Int(y))) + strconv.FormatBool(min(x, y) > 1)
 	return e, err
 }

@@ -24,6 +24,7 @@ var unitFact = Spec{
 		{"check", "How it is checked.", []string{"by the inverse", "none"}},
 	},
 	stops: groupStops,
+	grow:  growUnitFact,
 	make:  makeUnitFact,
 }
 
@@ -44,6 +45,46 @@ func unitsOf(n place.Number) units {
 }
 
 func (u units) number() (place.Number, error) { return u.at.Value().Times(u.count) }
+
+// drawn is another number of pieces, of the same place or, up to thousands, of one that is further from the
+// ones.
+func (u units) drawn(count int, draw func(int) int) string {
+	switch further := draw(2); {
+	case u.at > place.Ones && u.at < place.Thousands:
+		u.at += place.Place(further)
+	case u.at < place.Ones && u.at > place.Smallest:
+		u.at -= place.Place(further)
+	}
+	n, err := units{count, u.at}.number()
+	if err != nil {
+		return ""
+	}
+	return n.String()
+}
+
+func growUnitFact(args []string, draw func(int) int) []string {
+	a, err := place.Parse(args[0])
+	b, errB := place.Parse(args[2])
+	if err != nil || errB != nil {
+		return args
+	}
+	x, y := 2+draw(8), 2+draw(8)
+	if mirrored(args[1]) == "÷" {
+		return []string{unitsOf(a.Number).drawn(x*y, draw), args[1], strconv.Itoa(y)}
+	}
+	return []string{unitsOf(a.Number).drawn(x, draw), args[1], unitsOf(b.Number).drawn(y, draw)}
+}
+
+// unitHardness is what makes a fact and its unit harder: the table, that it comes to ten or more, and how
+// far the unit is from the ones.
+func unitHardness(a, b int, at ...place.Place) hardness {
+	h := tablesHardness(a, b)
+	h["harder.unit"], h["harder.bundled"] = 0, min(1, a*b/10)
+	for _, p := range at {
+		h["harder.unit"] += int(max(p, -p))
+	}
+	return h
+}
 
 func makeUnitFact(r Request) (Example, error) {
 	if len(r.Args) != 3 {
@@ -140,6 +181,7 @@ func unitProduct(r Request, a, b place.Number) (Example, error) {
 		})
 	}
 	e, err := m.end(problem, all.String())
+	e.hard = unitHardness(x.count, y.count, x.at, y.at)
 	e.like = x.at.String() + y.at.String() + strconv.FormatBool(product.count < 10)
 	return e, err
 }
@@ -213,6 +255,7 @@ func unitQuotient(r Request, a, b place.Number) (Example, error) {
 		say.PlaceName("place", u.at)))
 	m.together(a, strconv.Itoa(by)+" × "+result.String())
 	e, err := m.end(problem, result.String())
+	e.hard = unitHardness(by, each.count, u.at)
 	e.like = u.at.String() + strconv.FormatBool(u.count < 10)
 	return e, err
 }

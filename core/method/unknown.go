@@ -20,6 +20,7 @@ var unknown = Spec{
 	Sample: []string{"? + 7 = 15"}, Typed: "? + 7 = 15",
 	Limits: "+, −, × or ÷ with whole numbers to 100.",
 	Models: []string{"counters"},
+	grow:   growUnknown,
 	make:   makeUnknown,
 	read:   func(text string) []string { return []string{text} },
 }
@@ -46,7 +47,44 @@ func makeUnknown(r Request) (Example, error) {
 	default:
 		m = x.groups(r)
 	}
-	return m.end(x.text, strconv.Itoa(x.answer))
+	e, err := m.end(x.text, strconv.Itoa(x.answer))
+	e.hard = x.hardness()
+	return e, err
+}
+
+// hardness is what makes a sentence harder: its numbers, and that what is missing comes earlier in it.
+func (x missing) hardness() hardness {
+	var h hardness
+	switch x.op {
+	case '+':
+		h = factHardness(x.a, x.b)
+	case '−':
+		h = takenHardness(x.a, x.b)
+	default:
+		h = tablesHardness(x.a, x.b)
+	}
+	h["harder.missing"] = 2 - x.at
+	return h
+}
+
+// growUnknown draws the numbers anew, and what is missing.
+func growUnknown(args []string, draw func(int) int) []string {
+	x, err := readMissing(strings.Join(args, " "))
+	if err != nil {
+		return args
+	}
+	a, b := 1+draw(9), 1+draw(9)
+	numbers := []string{strconv.Itoa(a), strconv.Itoa(b), strconv.Itoa(a + b)}
+	switch x.op {
+	case '−':
+		numbers[0], numbers[2] = numbers[2], numbers[0]
+	case '×':
+		numbers[2] = strconv.Itoa(a * b)
+	case '÷':
+		numbers[0], numbers[2] = strconv.Itoa(a*b), numbers[0]
+	}
+	numbers[draw(3)] = "?"
+	return []string{numbers[0] + " " + string(x.op) + " " + numbers[1] + " = " + numbers[2]}
 }
 
 func readMissing(text string) (missing, error) {

@@ -148,7 +148,8 @@ func bare(word string) (string, string) {
 // irregular are things whose many is not one with an s.
 var irregular = [][2]string{{"child", "children"}, {"mouse", "mice"}, {"goose", "geese"}, {"foot", "feet"},
 	{"tooth", "teeth"},
-	{"man", "men"}, {"woman", "women"}, {"person", "people"}, {"sheep", "sheep"}, {"fish", "fish"}, {"deer", "deer"},
+	{"bus", "buses"}, {"man", "men"}, {"woman", "women"}, {"person", "people"}, {"sheep", "sheep"},
+	{"fish", "fish"}, {"deer", "deer"},
 	{"leaf", "leaves"}, {"loaf", "loaves"}, {"knife", "knives"}, {"potato", "potatoes"}, {"tomato", "tomatoes"}}
 
 // OneOf is the name of one thing: bulb of bulbs, leaf of leaves.
