@@ -220,7 +220,7 @@ func (c *columnAddition) buildAddend(i int) {
 	if i > 0 {
 		look = "look.rows"
 	}
-	s := lesson.Step{Say: line(said, text("n", c.written[i].String())), Look: line(look)}
+	s := lesson.Step{Say: filled(line(said, text("n", c.written[i].String())), c.low, c.written[i]), Look: line(look)}
 	if i == len(c.addends)-1 {
 		s.Write = append(s.Write, lesson.Write{Kind: "cell", Row: row, Text: "+"})
 	}

@@ -115,7 +115,8 @@ func (c *columnSubtraction) size() {
 
 func (c *columnSubtraction) build() {
 	s := lesson.Step{
-		Say:  line("minusColumn.only", text("a", c.written[0].String()), text("b", c.written[1].String())),
+		Say: filled(line("minusColumn.only", text("a", c.written[0].String()), text("b", c.written[1].String())), c.low,
+			c.written...),
 		Look: line("look.columns"),
 	}
 	for _, count := range c.a.UnitForm() {

@@ -82,3 +82,15 @@ func regroup(p place.Place, count int, stands []board.Select) lesson.Step {
 
 // newPieces are those of a place that no addend brought.
 func newPieces(p place.Place) []board.Select { return []board.Select{partly(p, 0)} }
+
+// filled is what is said of numbers that are written, and of those that get zeros at their end, for others
+// go to a smaller place.
+func filled(said say.Line, low place.Place, numbers ...place.Written) say.Line {
+	for _, n := range numbers {
+		if long := int(place.Ones - low); n.Decimals < long {
+			said.Message = said.Message.And(say.New("column.filled", text("n", n.String()),
+				text("written", place.Written{Number: n.Number, Decimals: long}.String())))
+		}
+	}
+	return said
+}

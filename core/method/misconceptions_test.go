@@ -9,6 +9,7 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/method"
+	"unitbloom/core/say"
 )
 
 // What children are known to get wrong is shown for what it is, or is not taken: these
@@ -125,4 +126,15 @@ func TestWhatIsSaidToBeThereIsThere(t *testing.T) {
 			}
 		}
 	}
+}
+
+// Numbers of unlike length stand place under place: the zeros that fill the shorter one are told.
+func TestZerosThatFillANumberAreTold(t *testing.T) {
+	e := asking(t, "column-add", "3.70", "+", "2")
+	assert.Equal(t, "Build 2 below it, ones under ones. We write 2.00 for 2: it is worth the same.",
+		e.Scene.Steps[1].Say.Text(say.Vocabulary{}))
+	assert.Equal(t, "200", cells(e, "addend 2"))
+	assert.NotContains(t, e.Scene.Steps[0].Say.Text(say.Vocabulary{}), "worth the same")
+	e = asking(t, "column-subtract", "5", "-", "2.75")
+	assert.Contains(t, e.Scene.Steps[0].Say.Text(say.Vocabulary{}), "We write 5.00 for 5:")
 }

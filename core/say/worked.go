@@ -698,6 +698,7 @@ var worked = map[string]string{
 	"multiply.why.places.answer": "Every row has the same. All rows together have each place so many times.",
 
 	// Column addition.
+	"column.filled":                       "We write {written} for {n}: it is worth the same.",
 	"columnAdd.one":                       "Build {n}.",
 	"columnAdd.below":                     "Build {n} below it, {@ones} under {@ones}.",
 	"columnAdd.only-written":              "For {n} there is nothing to build. We only write it.",
