@@ -3,6 +3,7 @@
 import { Bond } from '../board/Beside';
 import type { WrittenLine } from '../core/core';
 import { names } from '../shell/names';
+import { apart } from '../shell/together';
 import css from './Lines.module.css';
 
 const cx = names(css);
@@ -50,7 +51,7 @@ export function Lines({ lines, rows = Infinity }: Props) {
         if (first.kind === 'bond') {
           return <Bond key={i} whole={first.whole ?? ''} parts={first.parts ?? []} />;
         }
-        return <p key={i}>{first.text}</p>;
+        return <p key={i}>{apart(first.text ?? '')}</p>;
       })}
     </div>
   );
