@@ -13,6 +13,7 @@ require (
 	github.com/go-gormigrate/gormigrate/v2 v2.1.7
 	github.com/gofrs/flock v0.13.2
 	github.com/invopop/jsonschema v0.14.0
+	github.com/mileusna/useragent v1.3.5
 	github.com/santhosh-tekuri/jsonschema/v6 v6.0.3
 	github.com/spf13/cobra v1.10.2
 	github.com/stretchr/testify v1.12.1

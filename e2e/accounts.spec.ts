@@ -91,6 +91,41 @@ test('an account is made by a link, used once; signing in takes a name and a pas
   await expect(page.getByText('This link was used')).toBeVisible();
 });
 
+test('a teacher sees where she is signed in and ends one of it; who leads signs a colleague out', async ({
+  browser,
+  school,
+}) => {
+  const [alder, birch] = await two(browser, school);
+  const tablet = await browserOf(browser);
+  await tablet.goto(school.url);
+  await typeThere(tablet, 'Mr Birch');
+  await tablet.keyboard.press('Tab');
+  await typeThere(tablet, BIRCH);
+  await tablet.keyboard.press('Enter');
+  await expect(tablet.getByRole('button', { name: 'Account of Mr Birch' })).toBeVisible();
+  await menu(birch, 'Mr Birch', 'Where I am signed in');
+  const dialog = birch.getByRole('dialog', { name: 'Where I am signed in' });
+  await expect(dialog.getByRole('listitem')).toHaveCount(2);
+  await expect(dialog.getByText('this one')).toHaveCount(1);
+  await sound(birch);
+  await dialog.getByRole('button', { name: 'Sign out there' }).click();
+  await typeThere(birch, 'not this one');
+  await birch.keyboard.press('Enter');
+  await expect(dialog.getByText('That is not your passphrase.')).toBeVisible();
+  await birch.keyboard.press('ControlOrMeta+A');
+  await birch.keyboard.type(BIRCH);
+  await birch.keyboard.press('Enter');
+  await expect(dialog.getByRole('listitem')).toHaveCount(1);
+  await tablet.reload();
+  await expect(tablet.getByRole('textbox', { name: 'Name' })).toBeFocused();
+  await birch.keyboard.press('Escape');
+  await menu(alder, 'Ms Alder', 'Teachers of the school');
+  await alder.getByRole('button', { name: 'Sign out', exact: true }).click();
+  await expect(alder.getByText('Mr Birch is signed out everywhere.')).toBeVisible();
+  await birch.reload();
+  await expect(birch.getByRole('textbox', { name: 'Name' })).toBeFocused();
+});
+
 test('a lesson is shared with a colleague, who presents it and copies it, and changes nothing of it', async ({
   browser,
   school,

@@ -28,12 +28,14 @@ type browser struct {
 	t    testing.TB
 	url  string
 	http *http.Client
+	// agent is what it says it is.
+	agent string
 }
 
 func newBrowser(t testing.TB, url string) browser {
 	jar, err := cookiejar.New(nil)
 	require.NoError(t, err)
-	return browser{t, url, &http.Client{Jar: jar}}
+	return browser{t: t, url: url, http: &http.Client{Jar: jar}}
 }
 
 // do sends a body as JSON and reads the answer into a map; a status that is not wanted fails.
@@ -43,6 +45,7 @@ func (b browser) do(method, path string, body any, want int) map[string]any {
 	require.NoError(b.t, err)
 	req, err := http.NewRequestWithContext(b.t.Context(), method, b.url+path, strings.NewReader(string(raw)))
 	require.NoError(b.t, err)
+	req.Header.Set("User-Agent", b.agent)
 	res, err := b.http.Do(req)
 	require.NoError(b.t, err)
 	defer res.Body.Close()

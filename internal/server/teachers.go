@@ -9,6 +9,7 @@ import (
 	"time"
 
 	"github.com/gin-gonic/gin"
+	"github.com/mileusna/useragent"
 
 	"unitbloom/internal/people"
 	"unitbloom/internal/store"
@@ -101,7 +102,7 @@ func (s *Server) begin(c *gin.Context, t store.Teacher) {
 		s.accountError(c, err)
 		return
 	}
-	token, err := s.store.Begin(t.ID)
+	token, err := s.store.Begin(t.ID, browserOf(c))
 	if err != nil {
 		s.accountError(c, err)
 		return
@@ -157,6 +158,105 @@ func (s *Server) signOut(c *gin.Context) {
 	s.note(c, store.Deed{Did: "signed out"})
 	s.setTeacherCookie(c, s.teacherCookie(c), "", -time.Second)
 	c.Header("Clear-Site-Data", `"cache"`)
+	c.Status(http.StatusNoContent)
+}
+
+// browserOf is what a teacher knows a browser by, as far as it says so: Firefox on Windows.
+func browserOf(c *gin.Context) string {
+	is := useragent.Parse(c.Request.UserAgent())
+	switch {
+	case is.Name == "" || len(is.Name)+len(is.OS) > 60:
+		return ""
+	case is.OS == "":
+		return is.Name
+	}
+	return is.Name + " on " + is.OS
+}
+
+// sessions lists where a teacher is signed in.
+func (s *Server) sessions(c *gin.Context) {
+	type sessionView struct {
+		store.Session
+		Here bool `json:"here"`
+	}
+	list, err := s.store.Sessions(teacher(c))
+	if err != nil {
+		s.accountError(c, err)
+		return
+	}
+	views := []sessionView{}
+	here := people.Hashed(s.token(c))
+	for _, one := range list {
+		views = append(views, sessionView{one, one.Token == here})
+	}
+	c.JSON(http.StatusOK, gin.H{"sessions": views})
+}
+
+// endSession ends one of a teacher's sessions, for who says her passphrase.
+func (s *Server) endSession(c *gin.Context) {
+	var in struct {
+		Passphrase string `json:"passphrase"`
+	}
+	if !bind(c, &in, maxAccount) {
+		return
+	}
+	t, ok := s.proved(c, in.Passphrase)
+	if !ok {
+		return
+	}
+	if err := s.store.EndOne(t.ID, c.Param("session")); errors.Is(err, store.ErrNoSession) {
+		fail(c, http.StatusNotFound, "not-found", "That session has ended.")
+		return
+	} else if err != nil {
+		s.accountError(c, err)
+		return
+	}
+	s.note(c, store.Deed{Did: "signed out", Of: "teacher", ID: t.ID})
+	c.Status(http.StatusNoContent)
+}
+
+// proved is who is signed in, when she says her passphrase again; or an answer that says why not.
+func (s *Server) proved(c *gin.Context, passphrase string) (store.Teacher, bool) {
+	t, err := s.store.Teacher(teacher(c))
+	if err != nil {
+		s.accountError(c, err)
+		return t, false
+	}
+	who := "passphrase of " + t.ID
+	if wait := s.lock.Wait(who); wait > 0 {
+		tooOften(c, wait)
+		return t, false
+	}
+	if !people.IsPassphrase(t.Hash, passphrase) {
+		s.lock.Wrong(who)
+		fail(c, http.StatusForbidden, "refused", "That is not your passphrase.")
+		return t, false
+	}
+	return t, true
+}
+
+// signOutTeacher ends all sessions of a teacher's, for those who lead.
+func (s *Server) signOutTeacher(c *gin.Context) {
+	id := c.Param("teacher")
+	_, err := s.store.Teacher(id)
+	if err == nil {
+		err = s.store.EndAll(id)
+	}
+	if err != nil {
+		s.accountError(c, err)
+		return
+	}
+	s.note(c, store.Deed{Did: "signed out", Of: "teacher", ID: id})
+	c.Status(http.StatusNoContent)
+}
+
+// signOutAll ends the sessions of all teachers but the one who asks for it.
+func (s *Server) signOutAll(c *gin.Context) {
+	if err := s.store.EndEveryones(s.token(c)); err != nil {
+		s.accountError(c, err)
+		return
+	}
+	s.note(c, store.Deed{Did: "signed out", Of: "teacher"})
 	c.Status(http.StatusNoContent)
 }
 
@@ -239,19 +339,8 @@ func (s *Server) setPassphrase(c *gin.Context) {
 	if !bind(c, &in, maxAccount) {
 		return
 	}
-	t, err := s.store.Teacher(teacher(c))
-	if err != nil {
-		s.accountError(c, err)
-		return
-	}
-	who := "passphrase of " + t.ID
-	if wait := s.lock.Wait(who); wait > 0 {
-		tooOften(c, wait)
-		return
-	}
-	if !people.IsPassphrase(t.Hash, in.Old) {
-		s.lock.Wrong(who)
-		fail(c, http.StatusForbidden, "refused", "That is not your passphrase.")
+	t, ok := s.proved(c, in.Old)
+	if !ok {
 		return
 	}
 	hash, ok := newPassphrase(c, in.New, t.Name)

@@ -89,6 +89,46 @@ func TestTeachersSignIn(t *testing.T) {
 	one.do("GET", "/api/lessons", nil, 200)
 }
 
+// A teacher sees where she is signed in, and ends one of it with her passphrase; who leads ends those of
+// a colleague, or everybody's.
+func TestSessionsAreSeenAndEnded(t *testing.T) {
+	s := newSchool(t, server.Config{}, "Alder", "Birch", "Cedar")
+	alder, birch := s.teachers["Alder"], s.teachers["Birch"]
+	tablet := newBrowser(t, s.URL)
+	tablet.agent = "Mozilla/5.0 (Windows NT 10.0; Win64; x64; rv:140.0) Gecko/20100101 Firefox/140.0"
+	tablet.do("POST", "/api/session", signIn("Birch", words+"Birch"), 200)
+	list := birch.do("GET", "/api/sessions", nil, 200)["sessions"].([]any)
+	require.Len(t, list, 2)
+	var other map[string]any
+	for _, one := range list {
+		one := one.(map[string]any)
+		assert.NotContains(t, one, "token")
+		if one["here"] == false {
+			other = one
+		}
+	}
+	assert.Equal(t, "Firefox on Windows", other["browser"])
+	end := "/api/sessions/" + other["id"].(string) + "/end"
+	birch.do("POST", end, map[string]any{"passphrase": "not hers"}, 403)
+	s.teachers["Cedar"].do("POST", end, map[string]any{"passphrase": words + "Cedar"}, 404)
+	tablet.do("GET", "/api/lessons", nil, 200)
+	birch.do("POST", end, map[string]any{"passphrase": words + "Birch"}, 204)
+	birch.do("POST", end, map[string]any{"passphrase": words + "Birch"}, 404)
+	tablet.do("GET", "/api/lessons", nil, 401)
+	assert.Len(t, birch.do("GET", "/api/sessions", nil, 200)["sessions"], 1)
+
+	id := birch.do("GET", "/api/session", nil, 200)["teacher"].(map[string]any)["id"].(string)
+	s.teachers["Cedar"].do("DELETE", "/api/teachers/"+id+"/sessions", nil, 403)
+	s.teachers["Cedar"].do("DELETE", "/api/sessions", nil, 403)
+	birch.do("GET", "/api/lessons", nil, 200)
+	alder.do("DELETE", "/api/teachers/"+id+"/sessions", nil, 204)
+	birch.do("GET", "/api/lessons", nil, 401)
+	s.teachers["Cedar"].do("GET", "/api/lessons", nil, 200)
+	alder.do("DELETE", "/api/sessions", nil, 204)
+	s.teachers["Cedar"].do("GET", "/api/lessons", nil, 401)
+	alder.do("GET", "/api/lessons", nil, 200)
+}
+
 func TestASessionsCookieIsHeldClosely(t *testing.T) {
 	s := newSchool(t, server.Config{Proxies: []string{"127.0.0.1"}}, "Alder")
 	body := `{"name":"Alder","passphrase":"` + words + `Alder"}`
@@ -254,7 +294,8 @@ func TestNoRouteIsAnothers(t *testing.T) {
 	mirren.handIn("blocks 5t 4o")
 	attempts, err := s.store.Attempts(room.set)
 	require.NoError(t, err)
-	ids := strings.NewReplacer(":id", "of-alder-1", ":class", room.class, ":set", room.set, ":pupil", mirren.pupil,
+	hers := alder.do("GET", "/api/sessions", nil, 200)["sessions"].([]any)[0].(map[string]any)["id"].(string)
+	ids := strings.NewReplacer(":session", hers, ":id", "of-alder-1", ":class", room.class, ":set", room.set, ":pupil", mirren.pupil,
 		":attempt", attempts[0].ID, ":showing", "of-birch-9")
 	state := func() string {
 		class, _ := json.Marshal(alder.do("GET", "/api/classes/"+room.class, nil, 200))
@@ -274,7 +315,7 @@ func TestNoRouteIsAnothers(t *testing.T) {
 		return res.StatusCode
 	}
 	body := map[string]any{"name": "Mallow", "names": "Mallow", "shared": "copy", "ended": true, "word": "Look.",
-		"open":      true,
+		"open": true, "passphrase": words + "Birch",
 		"operation": "x", "base": 1, "holder": "x", "take": true, "pupils": []string{mirren.pupil}, "attempts": []string{}}
 	for _, r := range s.routes {
 		if isFree(r) {
@@ -305,6 +346,8 @@ func TestNoRouteIsAnothers(t *testing.T) {
 		got := visit(birch, r, body)
 		switch {
 		case r.Path == "/api/lessons/:id" && r.Method == "PUT":
+		case strings.Contains(r.Path, ":session"):
+			assert.Equal(t, 404, got, "a session is shared with nobody")
 		case strings.HasSuffix(r.Path, "/showings/:showing"):
 			assert.Equal(t, 422, got, "this body is no showing")
 		case strings.HasSuffix(r.Path, "/file"):

@@ -166,6 +166,14 @@ var migrations = []*gormigrate.Migration{
 	{ID: "2026-11-27-trails", Migrate: func(tx *gorm.DB) error {
 		return run(tx, "ALTER TABLE `attempts` ADD COLUMN `trail` blob")
 	}},
+	// Sessions are told from one another, to be ended one by one.
+	{ID: "2026-11-28-sessions", Migrate: func(tx *gorm.DB) error {
+		return run(tx,
+			"ALTER TABLE `sessions` ADD COLUMN `id` text NOT NULL DEFAULT ''",
+			"ALTER TABLE `sessions` ADD COLUMN `browser` text NOT NULL DEFAULT ''",
+			"UPDATE `sessions` SET `id` = lower(hex(randomblob(8)))",
+		)
+	}},
 }
 
 func run(tx *gorm.DB, statements ...string) error {

@@ -25,12 +25,15 @@ type Teacher struct {
 	CreatedAt time.Time `json:"createdAt"`
 }
 
-// Session is a browser in which a teacher has signed in. Token is kept hashed.
+// Session is a browser in which a teacher has signed in. Token is kept hashed; ID tells one from
+// another and lets nobody in.
 type Session struct {
-	Token     string `gorm:"primaryKey"`
-	TeacherID string
-	CreatedAt time.Time
-	SeenAt    time.Time
+	Token     string    `json:"-" gorm:"primaryKey"`
+	TeacherID string    `json:"-"`
+	ID        string    `json:"id"`
+	Browser   string    `json:"browser"`
+	CreatedAt time.Time `json:"createdAt"`
+	SeenAt    time.Time `json:"seenAt"`
 }
 
 // Link lets one who has it make an account, or set a passphrase anew, once. Token is kept hashed.
@@ -227,11 +230,24 @@ func (s *Store) EndTeacher(id, heir string) error {
 	})
 }
 
-// Begin begins a session of a teacher's; its token, which is told once, comes back.
-func (s *Store) Begin(teacher string) (token string, err error) {
+// Begin begins a session of a teacher's in a browser; its token, which is told once, comes back.
+func (s *Store) Begin(teacher, browser string) (token string, err error) {
 	token = people.NewToken()
 	now := s.now()
-	return token, s.write.Create(&Session{people.Hashed(token), teacher, now, now}).Error
+	return token, s.write.Create(&Session{Token: people.Hashed(token), TeacherID: teacher, ID: people.NewToken()[:16],
+		Browser: browser, CreatedAt: now, SeenAt: now}).Error
+}
+
+// Sessions are those of a teacher's that go on, the one that was used last first.
+func (s *Store) Sessions(teacher string) ([]Session, error) {
+	list := []Session{}
+	return list, s.going(s.read).Where("teacher_id = ?", teacher).Order("seen_at DESC, id").Find(&list).Error
+}
+
+// going are the sessions that go on.
+func (s *Store) going(db *gorm.DB) *gorm.DB {
+	now := s.now()
+	return db.Model(&Session{}).Where("seen_at > ? AND created_at > ?", now.Add(-SessionIdle), now.Add(-SessionLife))
 }
 
 // SessionOf is the session of a token with its teacher, while it lasts; that it was used is noted.
@@ -255,9 +271,7 @@ func (s *Store) SessionOf(token string) (Session, Teacher, error) {
 // Lasts reports whether the session of a token goes on; that it is asked uses it not.
 func (s *Store) Lasts(token string) bool {
 	var n int64
-	now := s.now()
-	err := s.read.Model(&Session{}).Where("token = ? AND seen_at > ? AND created_at > ?", people.Hashed(token),
-		now.Add(-SessionIdle), now.Add(-SessionLife)).Count(&n).Error
+	err := s.going(s.read).Where("token = ?", people.Hashed(token)).Count(&n).Error
 	return err == nil && n > 0
 }
 
@@ -266,9 +280,23 @@ func (s *Store) End(token string) error {
 	return s.write.Where("token = ?", people.Hashed(token)).Delete(&Session{}).Error
 }
 
+// EndOne ends one session of a teacher's.
+func (s *Store) EndOne(teacher, id string) error {
+	done := s.write.Where("teacher_id = ? AND id = ?", teacher, id).Delete(&Session{})
+	if done.Error == nil && done.RowsAffected == 0 {
+		return ErrNoSession
+	}
+	return done.Error
+}
+
 // EndAll ends all sessions of a teacher's.
 func (s *Store) EndAll(teacher string) error {
 	return s.write.Where("teacher_id = ?", teacher).Delete(&Session{}).Error
+}
+
+// EndEveryones ends all sessions but the one of a token.
+func (s *Store) EndEveryones(but string) error {
+	return s.write.Where("token <> ?", people.Hashed(but)).Delete(&Session{}).Error
 }
 
 // sweepSessions removes sessions and links that have ended.

@@ -74,11 +74,30 @@ func TestALinkLastsAWeek(t *testing.T) {
 	require.ErrorIs(t, err, store.ErrNoLink)
 }
 
+// A session from before they had ids goes on, and can be seen and ended.
+func TestASessionFromBeforeGoesOn(t *testing.T) {
+	s, err := store.Open(fixture(t, "before-sessions.sqlite"), nil)
+	require.NoError(t, err)
+	s.SetClock(func() time.Time { return time.Date(2026, 11, 28, 3, 0, 0, 0, time.UTC) })
+	const token = "a5c1bc72e0d378e822488b4fd3f2f5b1"
+	session, who, err := s.SessionOf(token)
+	require.NoError(t, err)
+	assert.Equal(t, "Alder", who.Name)
+	assert.Len(t, session.ID, 16)
+	list, err := s.Sessions(who.ID)
+	require.NoError(t, err)
+	require.Len(t, list, 1)
+	require.ErrorIs(t, s.EndOne("somebody else", session.ID), store.ErrNoSession)
+	require.NoError(t, s.EndOne(who.ID, session.ID))
+	_, _, err = s.SessionOf(token)
+	require.ErrorIs(t, err, store.ErrNoSession)
+}
+
 // A link for a lost passphrase is made beside a server that runs.
 func TestALinkIsMadeBesideTheServer(t *testing.T) {
 	s, path := open(t)
 	alder := account(t, s, "Alder", true)
-	session, err := s.Begin(alder.ID)
+	session, err := s.Begin(alder.ID, "")
 	require.NoError(t, err)
 	token, err := store.MakeLinkAt(path, "ALDER", false)
 	require.NoError(t, err)

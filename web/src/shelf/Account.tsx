@@ -6,11 +6,12 @@ import { Passphrase } from '../shell/Passphrase';
 import { notify, sentence } from '../state/lesson';
 import { accounts, useTeacher } from '../state/teacher';
 import { DeedsDialog } from './DeedsDialog';
+import { SessionsDialog } from './SessionsDialog';
 import { TeachersDialog } from './TeachersDialog';
 
 export function Account() {
   const teacher = useTeacher((s) => s.teacher);
-  const [asking, setAsking] = useState<'passphrase' | 'teachers' | 'deeds'>();
+  const [asking, setAsking] = useState<'passphrase' | 'sessions' | 'teachers' | 'deeds'>();
   if (!teacher) return null;
   const leave = (everywhere: boolean) =>
     void accounts
@@ -29,6 +30,7 @@ export function Account() {
               ]
             : []),
           { key: 'passphrase', label: 'Another passphrase', onClick: () => setAsking('passphrase') },
+          { key: 'sessions', label: 'Where I am signed in', onClick: () => setAsking('sessions') },
           { key: 'out', label: 'Sign out', onClick: () => leave(false) },
           { key: 'everywhere', label: 'Sign out everywhere', onClick: () => leave(true) },
         ]}
@@ -38,6 +40,7 @@ export function Account() {
         </Button>
       </Menu>
       {asking === 'passphrase' && <PassphraseDialog close={close} />}
+      {asking === 'sessions' && <SessionsDialog close={close} />}
       {asking === 'teachers' && <TeachersDialog me={teacher.id} close={close} />}
       {asking === 'deeds' && <DeedsDialog close={close} />}
     </>

@@ -58,6 +58,7 @@ function said(d: Deed, nameOf: (id: string) => string): string {
     return d.id ? `${who} made a link for the passphrase of ${nameOf(d.id)}` : `${who} invited a colleague`;
   if (d.did === 'set a passphrase') return `${d.id ? nameOf(d.id) : who} set another passphrase`;
   if (d.did === 'made' && d.teacher === d.id) return `${who} made an account`;
+  if (d.did === 'signed out' && d.of) return `${who} signed ${d.id ? nameOf(d.id) : 'everybody else'} out`;
   const verb = DID[d.did] ?? d.did;
   if (!d.of) return `${who} ${verb}`;
   if (d.of === 'teacher') return `${who} ${verb} ${nameOf(d.id ?? '')}`;

@@ -5,7 +5,7 @@ import { Alert, Button } from 'antd';
 import { useState } from 'react';
 import { Checkbox, Dialog } from '../shell/later';
 import { names } from '../shell/names';
-import { sentence } from '../state/lesson';
+import { notify, sentence } from '../state/lesson';
 import { accounts, type Teacher } from '../state/teacher';
 import css from './TeachersDialog.module.css';
 
@@ -39,6 +39,11 @@ export function TeachersDialog({ me, close }: { me: string; close: () => void })
       setEnding(undefined);
       await all.refetch();
     });
+  const signOut = (says: string, id?: string) =>
+    act(async () => {
+      await accounts.signOutOf(id);
+      notify('info', says);
+    });
   return (
     <Dialog title="Teachers of the school" width={640} open footer={null} onCancel={close}>
       <ul className={cx('teachers')}>
@@ -56,6 +61,9 @@ export function TeachersDialog({ me, close }: { me: string; close: () => void })
                   }
                 >
                   Lost the passphrase
+                </Button>
+                <Button onClick={() => void signOut(`${t.name} is signed out everywhere.`, t.id)}>
+                  Sign out
                 </Button>
                 <Button danger onClick={() => setEnding(t)}>
                   End
@@ -76,6 +84,9 @@ export function TeachersDialog({ me, close }: { me: string; close: () => void })
           who may invite others too
         </Checkbox>
       </div>
+      <Button onClick={() => void signOut('Everybody but you is signed out.')}>
+        Sign everybody out but me
+      </Button>
       {made && (
         <div className={cx('made')} role="status">
           <p>{made.says} It works once, within a week.</p>

@@ -31,6 +31,17 @@ export interface LinkView {
   lead: boolean;
 }
 
+/** A browser in which a teacher is signed in. */
+export interface SessionView {
+  id: string;
+  /** What it says it is: Firefox on Windows; empty where it says nothing. */
+  browser: string;
+  createdAt: string;
+  seenAt: string;
+  /** Whether it is this one. */
+  here: boolean;
+}
+
 /** One thing that was done, by ids. */
 export interface Deed {
   at: string;
@@ -69,6 +80,10 @@ export const accounts = {
     await lessonsKept.clear().catch(() => undefined);
     useTeacher.setState({ teacher: undefined, ended: false });
   },
+  sessions: () => request<{ sessions: SessionView[] }>('GET', '/sessions').then((r) => r.sessions),
+  endSession: (id: string, passphrase: string) => send<void>('POST', `/sessions/${id}/end`, { passphrase }),
+  /** Signs a colleague out everywhere; without one, everybody but who asks for it. */
+  signOutOf: (id?: string) => request<void>('DELETE', id ? `/teachers/${id}/sessions` : '/sessions'),
   lookAtLink: (token: string) => send<LinkView>('POST', '/link', { token }),
   useLink: async (token: string, name: string, passphrase: string) => {
     const { teacher } = await send<{ teacher: Teacher }>('POST', '/account', { token, name, passphrase });
