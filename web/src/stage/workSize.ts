@@ -38,13 +38,16 @@ export function widthOf(text: string, size: number, bold = false): number {
   return canvas.measureText(text).width;
 }
 
-/** The columns of a table: the widest text of each, for digits of one pixel. */
-function columnsOf(table: string[][]): number[] {
+/**
+ * The columns of a table: the widest text of each, beside digits of a size. Letters are as wide as they
+ * are drawn at their size: not everywhere in proportion.
+ */
+function columnsOf(table: string[][], digit: number): number[] {
   const widths: number[] = [];
   for (const row of table) {
     row.forEach((text, i) => {
       const size = hasNumber(text) ? TABLE.number : TABLE.word;
-      widths[i] = Math.max(widths[i] ?? 0, (widthOf(text, 100) / 100) * size + 2 * TABLE.pad);
+      widths[i] = Math.max(widths[i] ?? 0, widthOf(text, size * digit) + 2 * TABLE.pad * digit);
     });
   }
   return widths;
@@ -71,9 +74,17 @@ export function workSize(
 ): WorkSize | undefined {
   if (!written && lines.length + bonds + table.length + ways.length === 0) return undefined;
   const said = ways.map((w) => [w.name, w.text].map((text) => widthOf(text, 100, true) / 100));
-  const columns = columnsOf(table);
-  const texts = lines.map((text) => widthOf(text, 100, true) / 100);
+  const sizes = new Map<number, { columns: number[]; texts: number[] }>();
+  const measured = (digit: number) => {
+    const known = sizes.get(digit) ?? {
+      columns: columnsOf(table, digit),
+      texts: lines.map((text) => widthOf(text, digit * LINE.text, true)),
+    };
+    sizes.set(digit, known);
+    return known;
+  };
   return (digit, { place, beside, row }) => {
+    const { columns, texts } = measured(digit);
     const grid: Block = { w: 0, h: 0 };
     if (written) {
       const marks = written.rows.filter((r) => r === 'mark').length;
@@ -90,14 +101,14 @@ export function workSize(
     if (texts.length > 0) {
       const size = digit * LINE.text;
       const widest = Math.max(room * (place === 'right' ? 0.4 : row ? 0.6 : 0.9), 8 * size);
-      const rows = texts.reduce((n, t) => n + Math.ceil((t * size) / widest), 0);
+      const rows = texts.reduce((n, t) => n + Math.ceil(t / widest), 0);
       told.push({
-        w: Math.min(widest, Math.max(...texts) * size + 2),
+        w: Math.min(widest, Math.max(...texts) + 2),
         h: rows * Math.ceil(size * LINE.high),
       });
     }
     if (table.length > 0) {
-      const wide = columns.reduce((sum, c) => sum + c * digit + 2, 2);
+      const wide = columns.reduce((sum, c) => sum + c + 2, 2);
       const rows = headsOf(table) + rowsOf(table, beside);
       told.push({
         w: beside * wide + (beside - 1) * TABLE.between * digit,
