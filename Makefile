@@ -40,11 +40,14 @@ generate: node_modules/.ready
 check-generated: generate
 	git diff --exit-code -- docs/schema docs/models.md docs/methods.md docs/door.md docs/tasks.md web/src/core/types.gen.ts
 
-# gcc is for the race detector, Chromium for the browser tests.
+# gcc is for the race detector; Chromium without windows for the browser tests, and whole for what
+# is measured.
 tools:
 	@missing=; \
 	command -v gcc >/dev/null || missing="$$missing gcc libc6-dev"; \
-	command -v chromium-headless-shell >/dev/null || test -n "$${CHROMIUM:-}" || missing="$$missing chromium-headless-shell"; \
+	for browser in chromium-headless-shell chromium; do \
+		command -v $$browser >/dev/null || test -n "$${CHROMIUM:-}" || missing="$$missing $$browser"; \
+	done; \
 	if test -n "$$missing"; then apt-get update -q && DEBIAN_FRONTEND=noninteractive apt-get install -y -q --no-install-recommends $$missing; fi
 
 test: tools build go-test web-test e2e

@@ -6,7 +6,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { startApp } from './app.mjs';
-import { launch } from './browser.mjs';
+import { whole } from './browser.mjs';
 
 const rows = [];
 const figure = (what, measured, budget) => {
@@ -84,7 +84,7 @@ async function nativeExamples() {
 
 /** A page of a browser of its own, with nothing kept from before. */
 async function withPage(size, run) {
-  const browser = await chromium.launch(launch);
+  const browser = await chromium.launch(whole);
   const context = await browser.newContext({ viewport: size });
   const page = await context.newPage();
   try {

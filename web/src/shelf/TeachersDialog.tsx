@@ -84,7 +84,7 @@ export function TeachersDialog({ me, close }: { me: string; close: () => void })
           who may invite others too
         </Checkbox>
       </div>
-      <Button onClick={() => void signOut('Everybody but you is signed out.')}>
+      <Button className={cx('everybody')} onClick={() => void signOut('Everybody but you is signed out.')}>
         Sign everybody out but me
       </Button>
       {made && (
