@@ -98,10 +98,25 @@ func sameNumber(a, b []string) bool {
 // redrawn is a text with its digits drawn anew: as many, a 0 stays a 0, the first
 // and the others do not become one. Powers of ten stay, as in a change by 10.
 func redrawn(text string, draw func(int) int) string {
+	return withNumbers(text, func(at int, number string) string {
+		if front := strings.Trim(number, "0"); front == "1" && (number != "1" || at > 0) || front == "" {
+			return number
+		}
+		return strings.Map(func(d rune) rune {
+			if d != '0' {
+				d = rune('1' + draw(9))
+			}
+			return d
+		}, number)
+	})
+}
+
+// withNumbers is a text with others for its numbers, each told with where it begins.
+func withNumbers(text string, other func(at int, number string) string) string {
 	var b strings.Builder
 	for i := 0; i < len(text); {
 		end := i
-		for end < len(text) && (text[end] >= '0' && text[end] <= '9') {
+		for end < len(text) && text[end] >= '0' && text[end] <= '9' {
 			end++
 		}
 		if end == i {
@@ -109,18 +124,7 @@ func redrawn(text string, draw func(int) int) string {
 			i++
 			continue
 		}
-		number := text[i:end]
-		if strings.Trim(number, "0") == "1" && (number != "1" || i > 0) || strings.Trim(number, "0") == "" {
-			b.WriteString(number)
-		} else {
-			for _, d := range number {
-				if d == '0' {
-					b.WriteRune('0')
-				} else {
-					b.WriteByte(byte('1' + draw(9)))
-				}
-			}
-		}
+		b.WriteString(other(i, text[i:end]))
 		i = end
 	}
 	return b.String()

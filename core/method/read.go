@@ -1,7 +1,6 @@
 package method
 
 import (
-	"regexp"
 	"strconv"
 	"strings"
 
@@ -27,12 +26,10 @@ var read = Spec{
 func growRead(args []string, draw func(int) int) []string {
 	out := make([]string, len(args))
 	for i, a := range args {
-		out[i] = counts.ReplaceAllStringFunc(a, func(string) string { return strconv.Itoa(1 + draw(14)) })
+		out[i] = withNumbers(a, func(int, string) string { return strconv.Itoa(1 + draw(14)) })
 	}
 	return out
 }
-
-var counts = regexp.MustCompile(`[0-9]+`)
 
 func makeRead(r Request) (Example, error) {
 	notation := strings.Join(r.Args, " ")
