@@ -8,9 +8,18 @@ mkdirSync(out, { recursive: true });
 // Calls are not copied into their callers in the packages that no act waits for or spends much in, in
 // models that hold few pieces, nor in those of the standard library of which the same is true: a
 // twelfth of the module.
-const own = ['method', 'lesson', 'form', 'say', 'sentence', 'mistake', 'task', 'word', 'chance', 'door'].concat(
-  ['rack', 'cubes', 'counters', 'discs'].map((model) => `model/${model}`),
-);
+const own = [
+  'method',
+  'lesson',
+  'form',
+  'say',
+  'sentence',
+  'mistake',
+  'task',
+  'word',
+  'chance',
+  'door',
+].concat(['rack', 'cubes', 'counters', 'discs'].map((model) => `model/${model}`));
 const library =
   'fmt time os syscall internal/... io/... errors sort path context strings bytes maps encoding/... math/... unicode/...'.split(
     ' ',
