@@ -295,8 +295,8 @@ func TestNoRouteIsAnothers(t *testing.T) {
 	attempts, err := s.store.Attempts(room.set)
 	require.NoError(t, err)
 	hers := alder.do("GET", "/api/sessions", nil, 200)["sessions"].([]any)[0].(map[string]any)["id"].(string)
-	ids := strings.NewReplacer(":session", hers, ":id", "of-alder-1", ":class", room.class, ":set", room.set, ":pupil", mirren.pupil,
-		":attempt", attempts[0].ID, ":showing", "of-birch-9")
+	ids := strings.NewReplacer(":session", hers, ":id", "of-alder-1", ":class", room.class, ":set", room.set,
+		":pupil", mirren.pupil, ":attempt", attempts[0].ID, ":showing", "of-birch-9")
 	state := func() string {
 		class, _ := json.Marshal(alder.do("GET", "/api/classes/"+room.class, nil, 200))
 		lesson, _ := json.Marshal(alder.do("GET", "/api/lessons/of-alder-1", nil, 200))
