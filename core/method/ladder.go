@@ -181,7 +181,7 @@ type ladder struct {
 
 // above is the next problem: one step harder than another that is so hard, or as good as can be.
 func (l ladder) above(r Request, was hardness, seed uint64) (Rung, bool) {
-	var noEasier, any []Rung
+	var noEasier, others []Rung
 	least := 0 // how much harder that one is, in all
 	for range 600 {
 		next, ok := l.drawn(r)
@@ -212,9 +212,9 @@ func (l ladder) above(r Request, was hardness, seed uint64) (Rung, bool) {
 		if err == nil && !hardnessOf(e).under(was) {
 			return Rung{Request: like}, true
 		}
-		any = append(any, Rung{Request: like})
+		others = append(others, Rung{Request: like})
 	}
-	if best := append(noEasier, any...); len(best) > 0 {
+	if best := append(noEasier, others...); len(best) > 0 {
 		return best[0], true
 	}
 	return Rung{}, false
