@@ -14,38 +14,38 @@ import {
 import type { Page } from '@playwright/test';
 
 /** What is chosen, what is typed, and what stands there at the end. */
-const problems: Record<string, [method: string, typed: string, end: RegExp][]> = {
+const problems: Record<string, [method: string, typed: string, end: string][]> = {
   Numbers: [
-    ['Build a number', '146', /100 \+ 40 \+ 6 = 146/],
-    ['Read a number', 'blocks 3h 12o', /300 \+ 10 \+ 2 = 312/],
-    ['Count on in steps', '95, 10, 3', /125one hundred and twenty-five/],
-    ['Ten and so many', '13', /10 \+ 3 = 13/],
-    ['More and less', '296 +10 +10 -100', /−100216/],
-    ['Compare', '0.5, 0.45', /0\.5 > 0\.45/],
+    ['Build a number', '146', '100 + 40 + 6 = 146'],
+    ['Read a number', 'blocks 3h 12o', '300 + 10 + 2 = 312'],
+    ['Count on in steps', '95, 10, 3', '125one hundred and twenty-five'],
+    ['Ten and so many', '13', '10 + 3 = 13'],
+    ['More and less', '296 +10 +10 -100', '−100216'],
+    ['Compare', '0.5, 0.45', '0.5 > 0.45'],
   ],
   Add: [
-    ['Addition facts', '8 + 5', /8 \+ 5 = 13/],
-    ['All pairs of a number', '6', /0 \+ 6 = 6/],
-    ['Snap a train', '9, 5', /9 − 5 = 4/],
-    ['Either way round', '6 + 3', /6 \+ 3 = 3 \+ 6/],
-    ['Column addition', '1999 + 2 + 30', /1999 \+ 2 \+ 30 = 2031/],
-    ['Find what is missing', '? + 7 = 15', /8 \+ 7 = 15/],
+    ['Addition facts', '8 + 5', '8 + 5 = 13'],
+    ['All pairs of a number', '6', '0 + 6 = 6'],
+    ['Snap a train', '9, 5', '9 − 5 = 4'],
+    ['Either way round', '6 + 3', '6 + 3 = 3 + 6'],
+    ['Column addition', '1999 + 2 + 30', '1999 + 2 + 30 = 2031'],
+    ['Find what is missing', '? + 7 = 15', '8 + 7 = 15'],
   ],
   Subtract: [
-    ['Subtraction facts', '14 - 6', /14 − 6 = 8/],
-    ['What is the difference?', '63, 28', /63 − 28 = 35/],
-    ['Column subtraction', '4 002 - 1 567', /4002 − 1567 = 2435/],
-    ['A row of problems', '14 - 10, 23 - 10, 35 - 10', /35 − 10 = 25/],
+    ['Subtraction facts', '14 - 6', '14 − 6 = 8'],
+    ['What is the difference?', '63, 28', '63 − 28 = 35'],
+    ['Column subtraction', '4 002 - 1 567', '4002 − 1567 = 2435'],
+    ['A row of problems', '14 - 10, 23 - 10, 35 - 10', '35 − 10 = 25'],
   ],
   Multiply: [
-    ['Ten times as much', '3.05 × 10', /3\.05 × 10 = 30\.5/],
-    ['Rows and columns', '7 × 6', /6 × 7 = 42/],
-    ['A fact and its unit', '30 × 4', /30 × 4 = 120/],
-    ['Column multiplication', '126 × 4', /126 × 4 = 504/],
+    ['Ten times as much', '3.05 × 10', '3.05 × 10 = 30.5'],
+    ['Rows and columns', '7 × 6', '6 × 7 = 42'],
+    ['A fact and its unit', '30 × 4', '30 × 4 = 120'],
+    ['Column multiplication', '126 × 4', '126 × 4 = 504'],
   ],
   Divide: [
-    ['Share out', '97 ÷ 4', /97 ÷ 4 = 24 remainder 1/],
-    ['How many groups?', '14 ÷ 4', /14 ÷ 4 = 3 remainder 2/],
+    ['Share out', '97 ÷ 4', '97 ÷ 4 = 24 remainder 1'],
+    ['How many groups?', '14 ÷ 4', '14 ÷ 4 = 3 remainder 2'],
   ],
 };
 
