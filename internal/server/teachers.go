@@ -252,7 +252,7 @@ func (s *Server) signOutTeacher(c *gin.Context) {
 
 // signOutAll ends the sessions of all teachers but the one who asks for it.
 func (s *Server) signOutAll(c *gin.Context) {
-	if err := s.store.EndEveryones(s.token(c)); err != nil {
+	if err := s.store.EndAllBut(s.token(c)); err != nil {
 		s.accountError(c, err)
 		return
 	}

@@ -294,8 +294,8 @@ func (s *Store) EndAll(teacher string) error {
 	return s.write.Where("teacher_id = ?", teacher).Delete(&Session{}).Error
 }
 
-// EndEveryones ends all sessions but the one of a token.
-func (s *Store) EndEveryones(but string) error {
+// EndAllBut ends the sessions of all teachers but the one of a token.
+func (s *Store) EndAllBut(but string) error {
 	return s.write.Where("token <> ?", people.Hashed(but)).Delete(&Session{}).Error
 }
 
