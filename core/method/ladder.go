@@ -179,12 +179,15 @@ type ladder struct {
 	draw func(int) int
 }
 
+// drawn is how many problems are tried for one that is harder: each is made, and the class waits.
+const drawn = 200
+
 // above is the next problem: one step harder than another that is so hard, or as good as can be.
 func (l ladder) above(r Request, was hardness, seed uint64) (Rung, bool) {
 	var noEasier, others []Rung
 	least := 0 // how much harder that one is, in all
-	for range 600 {
-		next, ok := l.drawn(r)
+	for range drawn {
+		next, ok := l.draws(r)
 		if !ok {
 			continue
 		}
@@ -200,7 +203,10 @@ func (l ladder) above(r Request, was hardness, seed uint64) (Rung, bool) {
 			noEasier, least = []Rung{{Request: next}}, rise
 		}
 	}
-	for try := range uint64(20) {
+	if len(noEasier) > 0 && least == 0 {
+		return noEasier[0], true // just as hard in every respect
+	}
+	for try := range uint64(6) {
 		like, err := Parallel(r, seed+try)
 		if err != nil {
 			break
@@ -220,8 +226,8 @@ func (l ladder) above(r Request, was hardness, seed uint64) (Rung, bool) {
 	return Rung{}, false
 }
 
-// drawn is a problem that may be harder than another, and is none of the set.
-func (l ladder) drawn(r Request) (Request, bool) {
+// draws gives a problem that may be harder than another, and is none of the set.
+func (l ladder) draws(r Request) (Request, bool) {
 	next, grow := r, l.spec.grow
 	if grow == nil {
 		grow = grownAll
