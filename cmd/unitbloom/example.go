@@ -266,15 +266,16 @@ func encode(w io.Writer, value any) error {
 // printExample prints the example as a teacher would read it out, one way after another
 // where there are several.
 func printExample(w io.Writer, p method.Plain, words say.Vocabulary) error {
-	ways, heading := p.Scenes, func(way method.Plain) string { return way.Title }
+	ways := p.Scenes
 	if len(ways) == 0 {
-		ways, heading = []method.Plain{p}, func(way method.Plain) string { return way.Problem }
+		p.Title = p.Problem // the only way needs no name
+		ways = []method.Plain{p}
 	}
 	for i, way := range ways {
 		if i > 0 {
 			fmt.Fprintln(w)
 		}
-		fmt.Fprintf(w, "%s\n", heading(way))
+		fmt.Fprintf(w, "%s\n", way.Title)
 		for i, s := range way.Steps {
 			fmt.Fprintf(w, "\n%d.", i+1)
 			if s.Say != "" {

@@ -53,7 +53,8 @@ func makeArray(r Request) (Example, error) {
 	for i := 1; i <= a; i++ {
 		steps = append(steps, strconv.Itoa(i*b))
 	}
-	if known := m.knownRows(a, b); known > 0 {
+	known := m.knownRows(a, b)
+	if known > 0 {
 		rest := a - known
 		m.first(lesson.Step{
 			Ask: line("array.know", ab...), Answer: line("array.know.answer", answer("known", known), given("b", b),
@@ -104,10 +105,10 @@ func makeArray(r Request) (Example, error) {
 	e, err := m.end(product, strconv.Itoa(a*b))
 	e.hard = tablesHardness(a, b)
 	e.hard["harder.rest"] = 0
-	if known := m.knownRows(a, b); known > 0 {
+	if known > 0 {
 		e.hard["harder.rest"] = a - known - 1
 	}
-	e.like = strconv.Itoa(m.knownRows(a, b)) + strconv.FormatBool(a == b)
+	e.like = strconv.Itoa(known) + strconv.FormatBool(a == b)
 	return e, err
 }
 

@@ -230,7 +230,7 @@ func (l ladder) above(r Request, was hardness, seed uint64) (Rung, bool) {
 func (l ladder) draws(r Request) (Request, bool) {
 	next, grow := r, l.spec.grow
 	if grow == nil {
-		grow = grownAll
+		grow = each(grown)
 	}
 	next.Args = grow(r.Args, l.draw)
 	return next, !l.seen[strings.Join(next.Args, " ")] && l.spec.alikeArgs(next.Args, r.Args) &&
@@ -247,14 +247,6 @@ func alikeLong(a, b []string) bool {
 		return true // not two
 	}
 	return cmp.Compare(len(a[first]), len(a[last])) == cmp.Compare(len(b[first]), len(b[last]))
-}
-
-func grownAll(args []string, draw func(int) int) []string {
-	out := make([]string, len(args))
-	for i, a := range args {
-		out[i] = grown(a, draw)
-	}
-	return out
 }
 
 // grown is a whole number drawn anew, with as many digits or one more, any of them but the

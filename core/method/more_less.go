@@ -24,7 +24,7 @@ var moreLess = Spec{
 		{"shape", "One change after another, or each from the same start.", []string{"chain", "fan"}},
 		checkByInverse,
 	},
-	grow: growMoreLess,
+	grow: each(grownStart),
 	make: makeMoreLess,
 	read: func(text string) []string {
 		text = strings.NewReplacer("−", "-", "–", "-", "- ", "-", "+ ", "+", ",", " ").Replace(text)
@@ -32,15 +32,12 @@ var moreLess = Spec{
 	},
 }
 
-// growMoreLess draws the starts anew; the changes are what it is about.
-func growMoreLess(args []string, draw func(int) int) []string {
-	out := slices.Clone(args)
-	for i, a := range args {
-		if !strings.ContainsAny(a, "+-−") {
-			out[i] = grown(a, draw)
-		}
+// grownStart draws a start anew; the changes are what it is about.
+func grownStart(arg string, draw func(int) int) string {
+	if strings.ContainsAny(arg, "+-−") {
+		return arg
 	}
-	return out
+	return grown(arg, draw)
 }
 
 type change struct {

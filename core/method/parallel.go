@@ -40,7 +40,7 @@ func Parallel(r Request, seed uint64) (Request, error) {
 		if spec.redraw != nil {
 			next.Args = spec.redraw(r.Args, draw)
 		} else {
-			next.Args = redrawnAll(r.Args, draw)
+			next.Args = each(redrawn)(r.Args, draw)
 		}
 		if strings.Join(next.Args, " ") == strings.Join(r.Args, " ") {
 			continue
@@ -76,12 +76,15 @@ func (s Spec) alikeArgs(a, b []string) bool {
 	return true
 }
 
-func redrawnAll(args []string, draw func(int) int) []string {
-	out := make([]string, len(args))
-	for i, a := range args {
-		out[i] = redrawn(a, draw)
+// each draws the arguments of a problem anew, one by one.
+func each(other func(arg string, draw func(int) int) string) func([]string, func(int) int) []string {
+	return func(args []string, draw func(int) int) []string {
+		out := make([]string, len(args))
+		for i, a := range args {
+			out[i] = other(a, draw)
+		}
+		return out
 	}
-	return out
 }
 
 // sameNumber reports whether any number of the one stands in the other's place:

@@ -17,18 +17,14 @@ var read = Spec{
 	Args:   "a board in notation",
 	Sample: []string{"blocks 1h 4t 6o"}, Typed: "blocks 1h 4t 6o",
 	Limits: "Any blocks, discs, rack, counters or cubes.",
-	grow:   growRead,
+	grow:   each(otherCounts),
 	make:   makeRead,
 	read:   func(text string) []string { return []string{text} },
 }
 
-// growRead draws how many pieces there are of each place anew, ten or more now and then.
-func growRead(args []string, draw func(int) int) []string {
-	out := make([]string, len(args))
-	for i, a := range args {
-		out[i] = withNumbers(a, func(int, string) string { return strconv.Itoa(1 + draw(14)) })
-	}
-	return out
+// otherCounts draws how many pieces there are of each place anew, ten or more now and then.
+func otherCounts(notation string, draw func(int) int) string {
+	return withNumbers(notation, func(int, string) string { return strconv.Itoa(1 + draw(14)) })
 }
 
 func makeRead(r Request) (Example, error) {

@@ -204,10 +204,7 @@ func (s *Server) endSession(c *gin.Context) {
 	if !ok {
 		return
 	}
-	if err := s.store.EndOne(t.ID, c.Param("session")); errors.Is(err, store.ErrNoSession) {
-		fail(c, http.StatusNotFound, "not-found", "That session has ended.")
-		return
-	} else if err != nil {
+	if err := s.store.EndOne(t.ID, c.Param("session")); err != nil {
 		s.accountError(c, err)
 		return
 	}
@@ -439,6 +436,8 @@ func (s *Server) accountError(c *gin.Context, err error) {
 		fail(c, http.StatusNotFound, "no-link", "This link was used, is too old, or is of another server. Ask for a new one.")
 	case errors.Is(err, store.ErrTeacher):
 		fail(c, http.StatusConflict, "named", "Another teacher here has this name. Add something to tell you apart.")
+	case errors.Is(err, store.ErrNoSession):
+		fail(c, http.StatusNotFound, "not-found", "That session has ended.")
 	case errors.Is(err, store.ErrNoTeacher):
 		fail(c, http.StatusNotFound, "no-teacher", "There is no such teacher here.")
 	case errors.Is(err, store.ErrLastLead):
