@@ -18,5 +18,5 @@ export const launch = {
   args,
 };
 
-/** The whole browser, as users have it: what takes time is measured in it. */
+/** The whole browser, as users have it: what takes time is measured in it, and pictures are taken. */
 export const whole = { executablePath: first(['/usr/bin/chromium']), args };

@@ -2,12 +2,12 @@
 import { chromium } from '@playwright/test';
 import { mkdirSync } from 'node:fs';
 import { startApp } from './app.mjs';
-import { launch } from './browser.mjs';
+import { whole } from './browser.mjs';
 
 const folder = 'docs/screenshots';
 mkdirSync(folder, { recursive: true });
 const app = await startApp();
-const browser = await chromium.launch(launch);
+const browser = await chromium.launch(whole);
 
 /** Runs in a page of its own, and keeps the pictures that are taken in it. */
 async function visit(run, viewport = { width: 1280, height: 800 }, extra = {}) {
