@@ -67,6 +67,26 @@ test('a newer application is taken up when all is saved', async ({ page, context
   await expect(page.getByText('an older Unit Bloom')).toHaveCount(0);
 });
 
+test('a child is not asked: her device takes a newer application up by itself, once', async ({
+  page,
+  context,
+}) => {
+  await page.goto('/desk');
+  await kept(page);
+  await context.route('**/api/**', async (route) => {
+    const response = await route.fetch();
+    await route.fulfill({ response, headers: { ...response.headers(), 'x-unitbloom-build': 'newer' } });
+  });
+  let loads = 0;
+  page.on('load', () => loads++);
+  await page.goto('/desk');
+  await expect.poll(() => loads).toBe(2);
+  await expect(page.getByRole('textbox', { name: 'Type the letters on the board.' })).toBeFocused();
+  await expect(page.getByText('an older Unit Bloom')).toHaveCount(0);
+  // What it took up was no newer: it is left at that.
+  expect(loads).toBe(2);
+});
+
 test('it can be installed, by its name and mark', async ({ page }) => {
   await page.goto('/');
   const manifest = await page.evaluate(async () => {

@@ -23,6 +23,8 @@ type Room struct {
 	// Columns are the widths of the columns that hold something, by their place. Others are
 	// not shown, but for those between.
 	Columns map[place.Place]int
+	// Taken are the widths of what was taken, by its place, where the tray keeps places apart.
+	Taken map[place.Place]int
 	// Reach is how far the pieces in each column reach from its corner, by the column's zone:
 	// what a larger picture of the column has to hold.
 	Reach map[string]Size
@@ -48,6 +50,9 @@ type Way struct {
 	Below bool `json:"below"`
 	// Across has addends lie beside one another in a column, not in rows.
 	Across bool `json:"across"`
+	// Abreast has the places in a tray at the side stand beside one another, as in the chart,
+	// not under one another.
+	Abreast bool `json:"abreast"`
 }
 
 // Bare is a room of the same kind that says no sizes.
@@ -56,20 +61,14 @@ func (r Room) Bare() Room { return Room{Tight: r.Tight, Way: r.Way} }
 // Join is room enough for both.
 func (r Room) Join(o Room) Room {
 	r.Tight, r.Aside, r.Addends = r.Tight || o.Tight, r.Aside || o.Aside, r.Addends || o.Addends
-	r.Below, r.Across = r.Below || o.Below, r.Across || o.Across
+	r.Below, r.Across, r.Abreast = r.Below || o.Below, r.Across || o.Across, r.Abreast || o.Abreast
 	r.Chart = max(r.Chart, o.Chart)
 	r.W, r.H, r.Track = max(r.W, o.W), max(r.H, o.H), max(r.Track, o.Track)
 	r.Kept = Size{max(r.Kept.W, o.Kept.W), max(r.Kept.H, o.Kept.H)}
 	if r.Least == 0 || o.Least > 0 && o.Least < r.Least {
 		r.Least = o.Least
 	}
-	columns := map[place.Place]int{}
-	for _, from := range []map[place.Place]int{r.Columns, o.Columns} {
-		for p, w := range from {
-			columns[p] = max(columns[p], w)
-		}
-	}
-	r.Columns = columns
+	r.Columns, r.Taken = widest(r.Columns, o.Columns), widest(r.Taken, o.Taken)
 	reach := map[string]Size{}
 	for _, from := range []map[string]Size{r.Reach, o.Reach} {
 		for zone, size := range from {
@@ -87,6 +86,28 @@ func (r Room) Join(o Room) Room {
 	}
 	r.Rows = rows
 	return r
+}
+
+// widest are the widths of places that are enough for both.
+func widest(a, b map[place.Place]int) map[place.Place]int {
+	out := map[place.Place]int{}
+	for _, from := range []map[place.Place]int{a, b} {
+		for p, w := range from {
+			out[p] = max(out[p], w)
+		}
+	}
+	return out
+}
+
+// Ways are all ways in which a model may be laid in a tight room.
+var Ways = []Way{
+	{}, {Abreast: true}, {Below: true},
+	{Across: true}, {Across: true, Abreast: true}, {Across: true, Below: true},
+}
+
+// Differs reports whether a way makes a difference to what is laid in the room.
+func (w Way) Differs(r Room) bool {
+	return (!w.Below || r.Aside) && (!w.Across || r.Addends) && (!w.Abreast || len(r.Taken) > 1)
 }
 
 // Shows is the span of places that the room has columns for; ok is false when it says

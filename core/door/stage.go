@@ -98,11 +98,8 @@ func (s *session) extents(sc lesson.Scene) []Extent {
 		s.stage.ways = append(s.stage.ways, e)
 	}
 	add(s.way, s.stage.rooms)
-	for _, way := range []board.Way{{}, {Below: true}, {Across: true}, {Below: true, Across: true}} {
-		differs := func(r board.Room) bool {
-			return (!way.Below || r.Aside) && (!way.Across || r.Addends)
-		}
-		if way != s.way && slices.ContainsFunc(s.stage.rooms, differs) {
+	for _, way := range board.Ways {
+		if way != s.way && slices.ContainsFunc(s.stage.rooms, way.Differs) {
 			add(way, sc.Rooms(way))
 		}
 	}

@@ -70,8 +70,34 @@ func (s Scene) FocusAt(i int) Focus {
 	}
 	if len(f.Zones)+len(f.Cells) == 0 {
 		f.spokenOf(before, step.Say.Message, step.Ask.Message, step.Look.Message)
+		return f
 	}
+	if step.Asks == say.Decide {
+		f.spokenOf(before, step.Say.Message, step.Ask.Message)
+	}
+	f.underMarks(s.Steps[:i], spoken(step.Say.Message, step.Ask.Message))
 	return f
+}
+
+// underMarks adds, where a step writes marks alone, the digits that they are written over, and
+// those of the places that it speaks of: a mark is made for their sake.
+func (f *Focus) underMarks(before []Step, places []place.Place) {
+	if !slices.ContainsFunc(f.Cells, func(c CellAt) bool { return c.Row == "mark" }) ||
+		slices.ContainsFunc(f.Cells, func(c CellAt) bool { return c.Row != "mark" }) {
+		return
+	}
+	for _, c := range f.Cells {
+		if c.Place != nil {
+			places = append(places, *c.Place)
+		}
+	}
+	for _, step := range before {
+		for _, w := range step.Write {
+			if w.Kind == "cell" && w.Place != nil && slices.Contains(places, *w.Place) {
+				f.Cells = append(f.Cells, CellAt{w.Row, w.Place})
+			}
+		}
+	}
 }
 
 // asksOfAll reports whether a step asks about what is to be seen, and names no place of it.
@@ -128,18 +154,26 @@ func (f *Focus) changed(before, after board.Board, m int) {
 
 // spokenOf adds the columns of the places that messages name, on each model that has them.
 func (f *Focus) spokenOf(b board.Board, messages ...say.Message) {
-	for _, m := range messages {
-		for _, v := range m.Values {
-			if v.Place == nil || v.Role == say.Answer {
-				continue
-			}
-			for i := range b.Models {
-				z := ZoneOf{i, v.Place.Plural()}
-				has := slices.ContainsFunc(b.Lay(i).Zones, func(zone board.Zone) bool { return zone.ID == z.Zone })
-				if has && !slices.Contains(f.Zones, z) {
-					f.Zones = append(f.Zones, z)
-				}
+	for _, p := range spoken(messages...) {
+		for i := range b.Models {
+			z := ZoneOf{i, p.Plural()}
+			has := slices.ContainsFunc(b.Lay(i).Zones, func(zone board.Zone) bool { return zone.ID == z.Zone })
+			if has && !slices.Contains(f.Zones, z) {
+				f.Zones = append(f.Zones, z)
 			}
 		}
 	}
+}
+
+// spoken are the places that messages name, but for those of an answer.
+func spoken(messages ...say.Message) []place.Place {
+	var out []place.Place
+	for _, m := range messages {
+		for _, v := range m.Values {
+			if v.Place != nil && v.Role != say.Answer {
+				out = append(out, *v.Place)
+			}
+		}
+	}
+	return out
 }

@@ -51,6 +51,25 @@ func TestAStepLooksAtWhatItIsAbout(t *testing.T) {
 	assert.Equal(t, own, sc.FocusAt(3), "what the step says itself goes before")
 }
 
+// What can be done is asked of the place that has too few: it stands in the light with the
+// ones that are opened, and so do the digits that marks are written over.
+func TestADecisionLooksAtThePlaceThatNeedsIt(t *testing.T) {
+	e, err := method.Make(method.Request{Method: "column-subtract", Args: []string{"402", "27"}, Model: "blocks"})
+	require.NoError(t, err)
+	asked := slices.IndexFunc(e.Scene.Steps, func(s lesson.Step) bool { return s.Asks == say.Decide })
+	require.Positive(t, asked)
+	f := e.Scene.FocusAt(asked)
+	assert.ElementsMatch(t, []string{"hundreds", "tens", "ones"}, zonesOf(f))
+	var cells []string
+	for _, c := range f.Cells {
+		cells = append(cells, c.Row+" "+c.Place.Plural())
+	}
+	assert.Subset(t, cells, []string{"mark hundreds", "mark tens", "addend 1 hundreds", "addend 1 ones", "addend 2 ones"})
+
+	then := e.Scene.FocusAt(asked + 1)
+	assert.NotContains(t, zonesOf(then), "hundreds", "the next stage is about tens and ones")
+}
+
 // What is shared out is looked at where it comes from and where it goes.
 func TestAStepLooksAtWhereThingsComeFrom(t *testing.T) {
 	e, err := method.Make(method.Request{Method: "share", Args: []string{"97", "4"}, Model: "discs"})

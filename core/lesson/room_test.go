@@ -28,7 +28,8 @@ func boardsOf(t *testing.T, sc lesson.Scene) []board.Board {
 }
 
 // An example stands still: in its rooms every board has one size, and every column, row
-// and track one place and width, from the first step to the last; every piece has room.
+// and track one place and width, from the first step to the last; every piece has room, and
+// what is taken abreast stays where its place was put.
 func TestAnExampleStandsStillInItsRooms(t *testing.T) {
 	examples := 0
 	for _, spec := range method.Specs() {
@@ -45,7 +46,7 @@ func TestAnExampleStandsStillInItsRooms(t *testing.T) {
 					continue // a sample is for one of the models, and may be too large for another
 				}
 				for _, one := range append([]method.Example{e}, e.More...) {
-					for _, way := range []board.Way{{}, {Below: true}, {Across: true}, {Below: true, Across: true}} {
+					for _, way := range board.Ways {
 						standsStill(t, one.Scene, way)
 					}
 					examples++
@@ -61,11 +62,11 @@ func standsStill(t *testing.T, sc lesson.Scene, way board.Way) {
 	rooms := sc.Rooms(way)
 	require.NotEmpty(t, rooms)
 	all := boardsOf(t, sc)
-	columns := map[string]board.Rect{}
+	columns, taken := map[string]board.Rect{}, map[string]int32{}
 	held := map[place.Place]bool{}
 	for _, b := range all {
 		for i, room := range rooms[:len(b.Models)] {
-			l := b.LayIn(i, room)
+			m, l := b.Models[i], b.LayIn(i, room)
 			assert.Equal(t, [2]int{room.W, room.H}, [2]int{l.W, l.H}, "%s: model %d", sc.Title, i)
 			for _, z := range l.Zones {
 				if z.Place == nil {
@@ -73,7 +74,7 @@ func standsStill(t *testing.T, sc lesson.Scene, way board.Way) {
 				}
 				held[*z.Place] = held[*z.Place] || z.Count > 0
 				at := board.Rect{X: z.X, W: z.W, H: z.H}
-				key := b.Models[i].Kind() + string(rune('0'+i)) + z.ID
+				key := m.Kind() + string(rune('0'+i)) + z.ID
 				if was, there := columns[key]; there {
 					assert.Equal(t, was, at, "%s: %s", sc.Title, key)
 				}
@@ -85,6 +86,18 @@ func standsStill(t *testing.T, sc lesson.Scene, way board.Way) {
 						assert.True(t, holds, "%s: %s at %d, %d beyond the reach of its column", sc.Title, p.Drawing, p.X, p.Y)
 					}
 				}
+			}
+			first := map[string]int32{}
+			for _, p := range l.Pieces {
+				if x, there := first[p.Drawing]; p.Zone == board.TakenZone && (!there || p.X < x) {
+					first[p.Drawing] = p.X
+				}
+			}
+			for drawing, x := range first {
+				if was, there := taken[drawing]; there && way.Abreast && m.Kind() == "blocks" {
+					assert.Equal(t, was, x, "%s: %s in the tray", sc.Title, drawing)
+				}
+				taken[drawing] = x
 			}
 			for _, p := range l.Pieces {
 				inside := p.X >= 0 && p.Y >= 0 && int(p.X+p.W) <= l.W && int(p.Y+p.H) <= l.H

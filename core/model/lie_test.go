@@ -77,16 +77,19 @@ func TestHowPiecesLie(t *testing.T) {
 // lie writes how a model lies: loose as on a board, and tight in each way.
 func lie(t *testing.T, out *strings.Builder, m board.Model) {
 	lain := map[string]bool{}
-	for _, room := range []board.Room{{}, {Tight: true}, {Tight: true, Way: board.Way{Below: true}},
-		{Tight: true, Way: board.Way{Across: true}}, {Tight: true, Way: board.Way{Below: true, Across: true}}} {
+	rooms := []board.Room{{}}
+	for _, way := range board.Ways {
+		rooms = append(rooms, board.Room{Tight: true, Way: way})
+	}
+	for _, room := range rooms {
 		l := board.LayIn(m, room)
 		var text strings.Builder
 		fmt.Fprintf(&text, "%d × %d, flags %v, settings %v, counts %v\n", l.W, l.H, l.Flags, l.Settings, l.Counts)
 		if room.Tight {
 			r := l.Room
 			fmt.Fprintf(&text, "room chart %d, columns %v, reach %v, rows %v, ", r.Chart, r.Columns, r.Reach, r.Rows)
-			fmt.Fprintf(&text, "track %d, least %d, kept %v, aside %t, addends %t\n", r.Track, r.Least, r.Kept, r.Aside,
-				r.Addends)
+			fmt.Fprintf(&text, "track %d, taken %v, least %d, kept %v, aside %t, addends %t\n", r.Track, r.Taken, r.Least,
+				r.Kept, r.Aside, r.Addends)
 		}
 		for _, z := range l.Zones {
 			fmt.Fprintf(&text, "zone %s %q %d %q at %d,%d %d × %d side %t", z.ID, z.Label, z.Count, z.Text,

@@ -467,7 +467,7 @@ var worked = map[string]string{
 	"minusColumn.go-on.carry":           "Go on: borrow one of the {from}. It makes ten {to}.",
 	"minusColumn.still":                 "[explain] Why is this still {a}?",
 	"minusColumn.still.one":             "Nothing was taken. {form} are {a}.",
-	"minusColumn.still.answer":          "Nothing was taken. {parts} make {a}.",
+	"minusColumn.still.answer":          "Nothing was taken. {parts} is still {a}.",
 	"minusColumn.away":                  "Take {take} away.",
 	"minusColumn.none-away":             "We take no {place} away.",
 	"minusColumn.left":                  "[look] How many {place} are left?",

@@ -123,6 +123,7 @@ function NewBuild() {
   const saved = useLesson((s) => s.save.unsent === 0);
   useEffect(() => onNewBuild(() => setThere(true)), []);
   if (!there) return null;
+  if (location.pathname === '/desk') return <NewBuildAtDesk />;
   return (
     <Alert
       banner
@@ -141,6 +142,28 @@ function NewBuild() {
       }
     />
   );
+}
+
+/** What says that this tab took up a newer build already: where that failed it is not tried for ever. */
+const TAKEN_UP = 'unitbloom-taken-up';
+
+/**
+ * A child is not asked. Her device takes the newer application up before she has touched anything, or
+ * else when she looks away from it; what she has done is on it.
+ */
+function NewBuildAtDesk() {
+  useEffect(() => {
+    if (sessionStorage.getItem(TAKEN_UP)) return;
+    const take = () => {
+      sessionStorage.setItem(TAKEN_UP, 'yes');
+      void takeUpNew();
+    };
+    if (!navigator.userActivation.hasBeenActive) return take();
+    const away = () => document.hidden && take();
+    document.addEventListener('visibilitychange', away);
+    return () => document.removeEventListener('visibilitychange', away);
+  }, []);
+  return null;
 }
 
 keepFocus();

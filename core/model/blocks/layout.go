@@ -476,18 +476,30 @@ func (g *grid) tray(l board.Layout) board.Layout {
 	if g.room.Below {
 		return g.trayBelow(l, zone)
 	}
-	left, y, wide := l.W+trayGap, pad, 0
+	left, y := l.W+trayGap, g.pad
+	x := left + g.pad
+	right := x
+	l.Room.Taken = map[place.Place]int{}
 	for p := Largest; p >= Smallest; p-- {
 		c := cell{place: p, blocks: g.takenOf(p)}
-		if len(c.blocks) == 0 {
-			continue
-		}
 		w, h := g.arrangement(p).extent(len(c.blocks))
-		l.Pieces = g.put(l.Pieces, c, left+pad, y, "taken")
-		y, wide = y+h+pad, max(wide, w)
+		if w > 0 {
+			l.Room.Taken[p] = w
+			l.Pieces = g.put(l.Pieces, c, x, y, "taken")
+			l.H = max(l.H, y+h+g.pad)
+		}
+		if w = max(w, g.room.Taken[p]); w > 0 {
+			right = max(right, x+w)
+		}
+		switch {
+		case g.room.Abreast:
+			x = right + g.pad
+		case h > 0:
+			y += h + g.pad
+		}
 	}
-	width := max(minWidth, wide+2*pad)
-	l.W, l.H = left+width, max(l.H, y)
+	width := max(minWidth, right+g.pad-left)
+	l.W = left + width
 	for i := range l.Zones {
 		l.Zones[i].H = l.H
 	}

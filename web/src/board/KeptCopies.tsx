@@ -54,9 +54,16 @@ export function StillPieces({ kept }: { kept: Pick<KeptModel, 'zones' | 'decor' 
   return (
     <>
       {kept.zones
-        .filter((z) => z.one)
+        .filter((z) => z.one || z.role === 'taken')
         .map((z) => (
-          <rect key={z.id} className={cx('still-column')} x={z.x} y={z.y} width={z.w} height={z.h} />
+          <rect
+            key={z.id}
+            className={cx(z.one ? 'still-column' : 'still-tray')}
+            x={z.x}
+            y={z.y}
+            width={z.w}
+            height={z.h}
+          />
         ))}
       <Backdrop decor={kept.decor} />
       {kept.pieces.map((p) => (

@@ -302,6 +302,10 @@ export interface Calls {
        * Across has addends lie beside one another in a column, not in rows.
        */
       across: boolean;
+      /**
+       * Abreast has the places in a tray at the side stand beside one another, as in the chart, not under one another.
+       */
+      abreast: boolean;
     };
     answer: Frame;
   };
@@ -4359,6 +4363,10 @@ export interface Extent {
    * Across has addends lie beside one another in a column, not in rows.
    */
   across: boolean;
+  /**
+   * Abreast has the places in a tray at the side stand beside one another, as in the chart, not under one another.
+   */
+  abreast: boolean;
   models: ModelExtent[];
   written: WrittenExtent;
 }

@@ -231,7 +231,7 @@ function Waiting({ view }: { view: DeskView }) {
       <Who view={view} />
       <p role="status">You are in {view.class}. Your tasks come soon.</p>
       <Button size="large" onClick={() => void leaveDesk()}>
-        This is not me
+        {view.people.length > 1 ? 'These are not us' : 'This is not me'}
       </Button>
     </main>
   );

@@ -1,5 +1,5 @@
 // A board on paper: pieces as they lie, all pictures of a row of them in one scale.
-import type { BoardView } from '../core/core';
+import type { BoardView, ZoneView } from '../core/core';
 import { StillPieces } from '../board/KeptCopies';
 
 const GAP = 30;
@@ -7,9 +7,10 @@ const RIM = 4;
 
 type Models = BoardView['models'];
 
-/** Above the columns, for their heads; where no model has columns, nothing. */
+/** Above the columns and the tray of what was taken, for their heads; where no model has any, nothing. */
 const HEAD = 20;
-const headed = (models: Models) => models.some((m) => m.zones.some((z) => z.one && !z.side));
+const isHeaded = (z: ZoneView) => (z.one && !z.side) || z.role === 'taken';
+const headed = (models: Models) => models.some((m) => m.zones.some(isHeaded));
 
 /** How much room models take side by side, in model units. */
 export function sizeOf(models: Models) {
@@ -35,34 +36,41 @@ interface Props {
   models: Models;
   room: { w: number; h: number };
   name: string;
+  /** Whether heads tell how many there are, as on the stage: on paper that is for the child to say. */
+  counted?: boolean;
+  /** Whether it stands in the middle of its room, not at its left. */
+  centred?: boolean;
 }
 
-export function Pictured({ models, room, name }: Props) {
+export function Pictured({ models, room, name, counted = false, centred = false }: Props) {
   const at = models.map((_, i) => models.slice(0, i).reduce((x, m) => x + m.w + GAP, 0));
   return (
     <svg
       viewBox={`${-RIM} ${-RIM} ${room.w + 2 * RIM} ${room.h + 2 * RIM}`}
-      preserveAspectRatio="xMinYMin meet"
+      preserveAspectRatio={`${centred ? 'xMid' : 'xMin'}YMin meet`}
       role="img"
       aria-label={name}
     >
       {models.map((m, i) => (
         <g key={i} transform={`translate(${at[i]} ${headed(models) ? HEAD : 0})`}>
           <StillPieces kept={m} />
-          {m.zones
-            .filter((z) => z.one && !z.side)
-            .map((z) => (
-              <text
-                key={z.id}
-                className="paper-head"
-                x={z.x + z.w / 2}
-                y={z.y - 6}
-                textAnchor="middle"
-                fontSize={Math.min(13, (1.7 * z.w) / Math.max(1, z.label.length))}
-              >
-                {z.label}
-              </text>
-            ))}
+          {m.zones.filter(isHeaded).map((z) => (
+            <text
+              key={z.id}
+              className="paper-head"
+              x={z.y > 0 ? z.x + z.w - 6 : z.x + z.w / 2}
+              y={z.y > 0 ? z.y + 14 : -6}
+              textAnchor={z.y > 0 ? 'end' : 'middle'}
+              fontSize={Math.min(13, (1.7 * z.w) / Math.max(1, z.label.length + (counted ? 3 : 0)))}
+            >
+              {z.label}
+              {counted && z.count && (
+                <tspan fontWeight={700} dx="6">
+                  {z.count}
+                </tspan>
+              )}
+            </text>
+          ))}
           {m.covers.map((c) => (
             <rect key={c.index} x={c.x} y={c.y} width={c.w} height={c.h} rx={6} className="paper-cover" />
           ))}

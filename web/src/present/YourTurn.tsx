@@ -1,5 +1,5 @@
 // Your turn: what the class has just seen becomes its tasks, and what is put up comes to the stage.
-import { Button } from 'antd';
+import { Button, Space } from 'antd';
 import { useEffect } from 'react';
 import { useClassBoard, useOwnClasses, useClassEvents, useToday } from '../classwork/useClass';
 import { Dialog, partOf, usePart } from '../shell/later';
@@ -52,11 +52,13 @@ export function WhichClass({ close, here }: { close: () => void; here: () => voi
   return (
     <Dialog title="Which class follows?" open footer={null} onCancel={close}>
       {open.length === 0 && <p>Open the door of a class first, so that its children can come in.</p>}
-      {open.map((c) => (
-        <Button key={c.id} block size="large" onClick={() => choose(c.id)}>
-          {c.name}
-        </Button>
-      ))}
+      <Space orientation="vertical" style={{ display: 'flex' }}>
+        {open.map((c) => (
+          <Button key={c.id} block size="large" onClick={() => choose(c.id)}>
+            {c.name}
+          </Button>
+        ))}
+      </Space>
     </Dialog>
   );
 }

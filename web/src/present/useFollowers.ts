@@ -13,11 +13,12 @@ export function stageOf({ frame, models, outline }: LessonState): StageView {
   const scene = outline.scenes.find((s) => s.id === frame.scene);
   const begun = frame.step > 0 || frame.phase !== '';
   return {
-    title: scene?.title ?? '',
+    title: begun ? '' : (scene?.title ?? ''),
     say: begun ? frame.prompt.say : '',
     ask: begun ? frame.prompt.ask : '',
     answer: begun && frame.prompt.ask && !frame.open ? frame.prompt.answer : '',
     models: scene?.page && scene.page !== 'word' ? [] : models,
+    written: frame.written,
     lines: frame.lines.flatMap((l) => (l.text ? [l.text] : [])),
   };
 }

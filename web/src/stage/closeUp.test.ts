@@ -4,7 +4,7 @@ import type { Composition, Rect } from './compose';
 
 const room = { w: 1232, h: 600 };
 const base = {
-  way: { below: false, across: false },
+  way: { below: false, across: false, abreast: false },
   digit: 48,
   laid: { place: 'right', beside: 1, row: false } as const,
   above: false,

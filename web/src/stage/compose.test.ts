@@ -15,6 +15,7 @@ const round = (kind: string, under = false): Round => ({
 const extent = (models: [w: number, h: number, least: number][], way = {}): Extent => ({
   below: false,
   across: false,
+  abreast: false,
   ...way,
   models: models.map(([w, h, least]) => ({ w, h, least, kept: { w: 0, h: 0 }, reach: {} })),
   written: { lines: [], bonds: 0, table: [] },
@@ -42,7 +43,7 @@ describe('the composition', () => {
       [below, beside],
     ]) {
       const made = compose({ ...asked, extents, round: [round('blocks')] });
-      expect(made.way).toEqual({ below: true, across: false });
+      expect(made.way).toEqual({ below: true, across: false, abreast: false });
     }
   });
 

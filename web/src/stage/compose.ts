@@ -35,9 +35,12 @@ export interface Laid {
   row: boolean;
 }
 
+/** In which of the core's ways models are laid. */
+export type Way = Pick<Extent, 'below' | 'across' | 'abreast'>;
+
 export interface Composition {
   /** Which of the extents it is. */
-  way: Pick<Extent, 'below' | 'across'>;
+  way: Way;
   models: { rect: Rect; scale: number }[];
   work: Rect | undefined;
   /** The size of the digits of the written work. */
@@ -221,6 +224,7 @@ function arranged(
     work = { x: (room.w - size.w) / 2, y: (room.h + whole.h) / 2 - size.h, ...size };
   }
   const least = Math.min(...models.map((m, i) => m.least * scales[i]!));
-  const way = { below: extent.below, across: extent.across };
+  const { below, across, abreast } = extent;
+  const way = { below, across, abreast };
   return { way, models: rects, work, digit: digit * unit, laid, above, least };
 }

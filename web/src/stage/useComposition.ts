@@ -7,7 +7,7 @@ import { call, type Extent } from '../core/core';
 import { useIsPaper, useLesson, type DrawnModel } from '../state/lesson';
 import { finishBeats } from '../state/motion';
 import { withCloseUp, type CloseUp } from './closeUp';
-import { compose, type Composition, type Round } from './compose';
+import { compose, type Composition, type Round, type Way } from './compose';
 import { besidesOf, rowsOf, widthOf, workSize } from './workSize';
 
 /** The names over columns, in pixels at 1280 × 800: as large as they should be, and as small as they may. */
@@ -86,24 +86,23 @@ export function useComposition(
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key, fonts]);
   const laid = extents?.[0];
-  const below = composed?.way.below ?? false;
-  const across = composed?.way.across ?? false;
+  const { below, across, abreast } = composed?.way ?? bare.way;
   const other = composed && !paper && laid && !sameWay(laid, composed.way);
   useLayoutEffect(() => {
     if (!other) return;
     finishBeats();
-    const frame = call('arrange', { handle, below, across });
+    const frame = call('arrange', { handle, below, across, abreast });
     useLesson.setState({
       models: frame.board.models,
       frame: { ...useLesson.getState().frame, extents: frame.extents },
     });
-  }, [other, below, across, handle]);
+  }, [other, below, across, abreast, handle]);
   return composed;
 }
 
 /** Nothing but paper. */
 const bare: Composed = {
-  way: { below: false, across: false },
+  way: { below: false, across: false, abreast: false },
   models: [],
   work: undefined,
   digit: 0,
@@ -149,8 +148,7 @@ function composedOf(
   return { ...over, name: Math.min(NAME.small * unit, fitting(over, models, true, unit)) };
 }
 
-const sameWay = (a: Composition['way'], b: Composition['way']) =>
-  a.below === b.below && a.across === b.across;
+const sameWay = (a: Way, b: Way) => a.below === b.below && a.across === b.across && a.abreast === b.abreast;
 
 /** The largest names that all columns have room for. */
 function fitting(c: Composition, models: DrawnModel[], twoLines: boolean, unit: number): number {
@@ -237,6 +235,7 @@ function atLeast(e: Extent, models: DrawnModel[]): Extent {
 const loose = (models: DrawnModel[]): Extent => ({
   below: false,
   across: false,
+  abreast: false,
   models: models.map(looseModel),
   written: { lines: [], bonds: 0, table: [] },
 });

@@ -1,5 +1,5 @@
 // The server's routes for classes: a teacher's, and those of children's devices.
-import type { BoardView, SheetView, Task, Vocabulary } from '../core/core';
+import type { BoardView, SheetView, Task, Vocabulary, Written } from '../core/core';
 import { ApiError, byChance, request } from './api';
 import type { Laid } from './device';
 
@@ -182,6 +182,7 @@ export interface StageView {
   ask: string;
   answer: string;
   models: Model[];
+  written?: Written | undefined;
   lines: string[];
 }
 
