@@ -321,6 +321,15 @@ test('numbers are read, matched, filled in and worked in columns, with keys and 
   const dialog = page.getByRole('dialog', { name: 'Set for a class' });
   await choose(dialog, page, 'Class', 'Swifts');
   for (const label of [/Fill gaps/]) await dialog.getByText(label).click();
+  // She tries it first, as a child would have it, and is told what a child is told.
+  await dialog.getByRole('button', { name: 'Try it as a child' }).click();
+  const tried = page.frameLocator('iframe[title="As a child will see it"]');
+  await expect(tried.getByRole('heading', { name: 'Work out 402 − 167.' })).toBeVisible();
+  await tried.getByRole('textbox', { name: 'ones, answer' }).click();
+  await page.keyboard.type('5');
+  await tried.getByRole('button', { name: 'Hand in' }).click();
+  await expect(tried.getByRole('status').last()).toContainText('Not yet.');
+  await dialog.getByRole('button', { name: 'Back to the choices' }).click();
   await dialog.getByRole('button', { name: 'Set for Swifts' }).click();
   await page.waitForURL(/\/wall\//);
   await expect(child.getByRole('combobox', { name: 'Which tasks' })).toBeVisible();
@@ -337,6 +346,7 @@ test('numbers are read, matched, filled in and worked in columns, with keys and 
   await handIn(child);
   await expect(told(child)).toContainText('Not yet.');
   await expect(page.getByText('402 − 167 = 365')).toBeVisible();
+  await expect(page.getByText('1 of 4 handed in')).toBeVisible();
   await expect(page.getByText(/As if the smaller digit/)).toBeVisible();
 });
 
@@ -467,6 +477,8 @@ test('devices follow the stage, without what is held back, until it is their tur
   await expect(child.getByText('Jorn: look with the class.')).toBeVisible();
   const prompt = page.getByRole('region', { name: 'Prompt' });
   const words = async () => plain(await prompt.locator('.Cue_cue-say').innerText());
+  const digits = (of: Page) =>
+    of.getByRole('table', { name: 'Written method' }).getByRole('cell').allInnerTexts();
   let asked = 0;
   let checked = 0;
   let open = '';
@@ -475,6 +487,8 @@ test('devices follow the stage, without what is held back, until it is their tur
     await expect
       .poll(async () => plain(await child.locator('.Following_said').innerText()).includes(await words()))
       .toBe(true);
+    // What is written is written there too, and no digit more.
+    await expect.poll(() => digits(child)).toEqual(await digits(page));
     const answer = prompt.locator('.Cue_cue-answer');
     if ((await answer.count()) > 0 && (await answer.getAttribute('aria-hidden')) === 'true') {
       asked++;
@@ -548,7 +562,7 @@ test('a sentence of her own, one of four, quick facts and a reason', async ({ pa
   await expect(told(child)).toContainText('Yes, that is right.');
 
   await next();
-  for (const fact of await child.locator('.Lines_sentence').all()) {
+  for (const fact of await child.locator('.TaskLines_sentence').all()) {
     const [a, sign, b] = (await fact.innerText()).trim().split(/\s+/);
     await fact.getByRole('textbox').click();
     await child.keyboard.type(String(sign === '+' ? Number(a) + Number(b) : Number(a) - Number(b)));

@@ -53,13 +53,24 @@ const kept = VitePWA({
   },
 });
 
+const sheets = new Map<string, string>();
+
+/** The name of a component's own sheet. Two of one name would style one another's classes. */
+function ownName(file: string): string {
+  const name = basename(file, '.module.css');
+  const other = sheets.get(name) ?? file;
+  if (other !== file) throw new Error(`${file} is named as ${other} is: give it another name.`);
+  sheets.set(name, file);
+  return name;
+}
+
 export default defineConfig({
   plugins: [react(), early(), kept],
   build: { target: 'es2022', assetsInlineLimit: 0, chunkSizeWarningLimit: 1500 },
   // A class of a component's own sheet is known by both their names: Stem_leaf.
   css: {
     modules: {
-      generateScopedName: (name, file) => `${basename(file.split('?')[0]!, '.module.css')}_${name}`,
+      generateScopedName: (name, file) => `${ownName(file.split('?')[0]!)}_${name}`,
     },
   },
   server: { proxy: { '/api': 'http://127.0.0.1:8080' } },

@@ -8,6 +8,7 @@ import (
 	"slices"
 	"strconv"
 	"strings"
+	"unicode"
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
@@ -120,9 +121,11 @@ func grantLine(line string, asked *Wish, w say.Vocabulary) (Granted, error) {
 	if at < 0 {
 		return Granted{}, whyNot(text, amount, isAmount, asked, model, w)
 	}
-	title := strings.TrimSpace(said)
+	title, shown := strings.TrimSpace(said), ways[at].Scenes[0]
 	if _, err := board.Parse(line); err == nil {
-		title = ways[at].Scenes[0].Title
+		title = shown.Title
+	} else if shown.Made != nil && !strings.ContainsFunc(strings.ReplaceAll(title, "x", ""), unicode.IsLetter) {
+		title = w.Spell(shown.Made.Problem) // with the signs of print, not of the keyboard
 	}
 	g := Granted{Title: title, As: ways[at].Wish, Scenes: ways[at].Scenes}
 	for i, way := range ways {

@@ -17,14 +17,14 @@ import (
 func TestALineComesToWhatItSays(t *testing.T) {
 	for line, want := range map[string]struct{ as, title, total string }{
 		"58 + 67":                 {"Column addition on base-ten blocks", "58 + 67", ""},
-		"58+67=":                  {"Column addition on base-ten blocks", "", ""},
+		"58+67=":                  {"Column addition on base-ten blocks", "58 + 67", ""},
 		"58 + 67 on discs":        {"Column addition on place value discs", "58 + 67", ""},
-		"402 - 167":               {"Column subtraction on base-ten blocks", "402 - 167", ""},
+		"402 - 167":               {"Column subtraction on base-ten blocks", "402 − 167", ""},
 		"8 + 5":                   {"Addition facts on bead rack", "8 + 5", ""},
 		"14 - 6":                  {"Subtraction facts on bead rack", "", ""},
 		"1000000":                 {"Free board: place value discs", "", "1000000"},
 		"97 ÷ 4":                  {"Share out on place value discs", "97 ÷ 4", ""},
-		"7 x 6":                   {"Rows and columns on counters", "", ""},
+		"7 x 6":                   {"Rows and columns on counters", "7 × 6", ""},
 		"24 × 3":                  {"", "", ""},
 		"? + 7 = 15":              {"", "", ""},
 		"146":                     {"Free board: base-ten blocks", "146", "146"},

@@ -14,9 +14,11 @@ import (
 
 // Handed is one child's answer to her task, under a name that the caller knows it by.
 type Handed struct {
-	Who    string
-	Task   Task
-	Answer Answer
+	Who string
+	// Children is how many did it together; one when left out.
+	Children int
+	Task     Task
+	Answer   Answer
 }
 
 // What may be done next with children who answered alike.
@@ -50,9 +52,11 @@ type Group struct {
 	Next string   `json:"next"`
 	Ask  string   `json:"ask,omitempty"`
 	Who  []string `json:"who"`
+	// Children is how many they are: several may have done it together.
+	Children int `json:"children"`
 }
 
-// Told is a mistake that shows in what was handed in: N of the Of whose problem could show it.
+// Told is a mistake that shows in what was handed in: N children of the Of whose problem could show it.
 type Told struct {
 	ID string `json:"id"`
 	As string `json:"as"`
@@ -78,16 +82,17 @@ func Gather(handed []Handed, own bool, w say.Vocabulary) ([]Group, []Told, error
 		if err != nil {
 			return nil, nil, err
 		}
+		children := max(1, h.Children)
 		p, _ := did.problem(h.Answer)
 		shown := map[string]bool{}
 		for _, s := range mistake.Slips(p) {
 			if !shown[s.ID] {
 				shown[s.ID], names[s.ID] = true, s.Name.Phrase(w)
-				could[s.ID]++
+				could[s.ID] += children
 			}
 		}
 		for _, s := range v.Mistakes {
-			counts[s.ID]++
+			counts[s.ID] += children
 		}
 		key := keyOf(did, h.Answer, w)
 		if spec, err := Find(t.Kind); own || err == nil && spec.Free {
@@ -102,6 +107,7 @@ func Gather(handed []Handed, own bool, w say.Vocabulary) ([]Group, []Told, error
 			}
 		}
 		groups[at].Who = append(groups[at].Who, h.Who)
+		groups[at].Children += children
 	}
 	told := []Told{}
 	for id, n := range counts {

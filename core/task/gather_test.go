@@ -52,6 +52,21 @@ func TestBoardsAreGatheredByWhatLiesThere(t *testing.T) {
 	assert.Empty(t, told, "one child alone is no habit")
 }
 
+// Two who did it at one device are two children, in the group and in what is told of mistakes.
+func TestTwoAtOneDeviceAreTwo(t *testing.T) {
+	fewest := build54("fewest")
+	groups, told, err := task.Gather([]task.Handed{
+		{Who: "Evi and Jorn", Children: 2, Task: fewest, Answer: task.Answer{"board": "blocks 4t 5o"}},
+		{Who: "Tam", Task: fewest, Answer: task.Answer{"board": "blocks 4t 5o"}},
+	}, false, say.Vocabulary{})
+	require.NoError(t, err)
+	require.Len(t, groups, 1)
+	assert.Equal(t, 3, groups[0].Children)
+	assert.Len(t, groups[0].Who, 2)
+	require.NotEmpty(t, told)
+	assert.Equal(t, [2]int{3, 3}, [2]int{told[0].N, told[0].Of})
+}
+
 // A mistake is told once two children show it, out of those whose problem could.
 func TestAMistakeIsToldOutOfThoseWhoseProblemCouldShowIt(t *testing.T) {
 	answers := map[string]string{"402 − 167": "365", "431 − 167": "336", "469 − 123": "346", "502 − 138": "364"}

@@ -557,7 +557,7 @@ func (s *Server) answersOf(class string, up upThere) (*answers, error) {
 	}
 	out := &answers{Of: one.Ask, Groups: []answerGiven{}}
 	for _, g := range one.Groups {
-		out.Groups = append(out.Groups, answerGiven{g.Lines, g.Views, len(g.Who)})
+		out.Groups = append(out.Groups, answerGiven{g.Lines, g.Views, g.Children})
 	}
 	return out, nil
 }

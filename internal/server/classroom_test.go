@@ -286,6 +286,15 @@ func TestATileIsTakenOnce(t *testing.T) {
 	pair.do("POST", "/api/desk/sit", map[string]any{"code": r.code, "pupil": r.pupils["Jorn"], "with": r.pupils["Evi"]},
 		204)
 	assert.Len(t, pair.do("GET", "/api/desk", nil, 200)["people"], 2, "a device is shared by two: both names")
+	both := seat{pair, r.pupils["Jorn"], r.set, "", people.NewToken()}
+	both.ticket = pair.do("POST", "/api/desk/open", map[string]any{"set": r.set, "attempts": []string{both.attempt}},
+		200)["tickets"].([]any)[0].(string)
+	given := both.body("blocks 5t 4o")
+	given["with"] = r.pupils["Evi"]
+	pair.do("POST", "/api/handins", given, 200)
+	done := r.teacher.do("GET", "/api/sets/"+r.set+"/wall", nil, 200)["tasks"].([]any)[0].(map[string]any)
+	assert.EqualValues(t, 2, done["handed"], "and both have handed in")
+	assert.EqualValues(t, 2, done["groups"].([]any)[0].(map[string]any)["children"])
 	r.newDevice().do("POST", "/api/desk/sit", map[string]any{"code": r.code, "pupil": r.pupils["Evi"]}, 409)
 }
 
@@ -526,6 +535,23 @@ func TestAllAnswersGatherOnTheBoard(t *testing.T) {
 	r.teacher.do("DELETE", "/api/sets/"+r.set, nil, 204)
 	assert.Nil(t, r.teacher.do("GET", at, nil, 200)["all"])
 	r.teacher.do("PUT", at, map[string]any{}, 204)
+}
+
+// A teacher tries a set before it is set: it is what children would have, and nothing is kept of it.
+func TestASetIsTried(t *testing.T) {
+	r := newClassroom(t)
+	mirren := r.sit("Mirren")
+	body := map[string]any{"title": "Show it", "lesson": json.RawMessage(show54), "kinds": []string{"build", "read"},
+		"pieces": "any", "help": "hint"}
+	tried := r.teacher.do("POST", "/api/classes/"+r.class+"/sets/try", body, 200)
+	sets := func() []any { return mirren.do("GET", "/api/desk", nil, 200)["sets"].([]any) }
+	require.Len(t, sets(), 1)
+	r.teacher.do("POST", "/api/classes/"+r.class+"/sets", body, 201)
+	require.Len(t, sets(), 2)
+	assert.Equal(t, sets()[0].(map[string]any)["tasks"], tried["tasks"])
+
+	body["kinds"] = []string{"column"}
+	r.teacher.do("POST", "/api/classes/"+r.class+"/sets/try", body, 422)
 }
 
 // Set for a time and for some: before it begins and for others it is not there; what comes after its

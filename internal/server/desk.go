@@ -303,13 +303,10 @@ func (s *Server) deskStage(c *gin.Context) {
 	c.Data(http.StatusOK, "application/json; charset=utf-8", stage)
 }
 
-func (s *Server) deskSet(set store.Set, pupil string) (deskSet, error) {
+// faceOf is what a child sees of a set with her tasks, before she has done anything.
+func faceOf(set store.Set, tasks []task.Task) (deskSet, error) {
 	out := deskSet{ID: set.ID, Title: set.Title, Help: set.Help, Words: set.Source.Words, Tasks: []door.DeskTask{},
 		Done: []deskDone{}}
-	tasks, err := s.work.TasksFor(set, pupil)
-	if err != nil {
-		return out, err
-	}
 	for _, t := range tasks {
 		face, err := door.Desk(t, set.Source.Words)
 		if err != nil {
@@ -319,6 +316,18 @@ func (s *Server) deskSet(set store.Set, pupil string) (deskSet, error) {
 			face.Task = nil // nothing is told, here or there
 		}
 		out.Tasks = append(out.Tasks, face)
+	}
+	return out, nil
+}
+
+func (s *Server) deskSet(set store.Set, pupil string) (deskSet, error) {
+	tasks, err := s.work.TasksFor(set, pupil)
+	if err != nil {
+		return deskSet{}, err
+	}
+	out, err := faceOf(set, tasks)
+	if err != nil {
+		return out, err
 	}
 	attempts, err := s.work.AttemptsBy(set.ID, pupil)
 	if err != nil {

@@ -60,7 +60,7 @@ func (s *Server) headers(c *gin.Context) {
 	h.Set("Content-Security-Policy",
 		"default-src 'none'; script-src 'self' 'wasm-unsafe-eval'; style-src 'self' 'unsafe-inline'; "+
 			"img-src 'self' data: blob:; font-src 'self' data:; connect-src 'self'; manifest-src 'self'; base-uri 'none'; "+
-			"form-action 'self'; frame-ancestors 'none'")
+			"form-action 'self'; frame-src 'self'; frame-ancestors 'self'")
 	h.Set("X-Content-Type-Options", "nosniff")
 	h.Set("Referrer-Policy", "no-referrer")
 	h.Set("Cross-Origin-Opener-Policy", "same-origin")

@@ -207,6 +207,7 @@ func (s *Server) classroom(known, zipped *gin.RouterGroup) {
 	write.PUT("/board", s.putUp)
 	write.PUT("/stage", s.setStage)
 	write.POST("/sets", s.makeSet)
+	write.POST("/sets/try", s.trySet)
 	zipped.GET("/sets/:set/wall", s.setTo(reads), s.wall)
 	zipped.GET("/sets/:set/attempts/:attempt/replay", s.setTo(reads), s.replay)
 	sets := zipped.Group("/sets/:set", s.setTo(writes))

@@ -20,8 +20,9 @@ const mostTasks = 60
 // helps are the ways in which a child can be helped.
 var helps = []string{store.HelpHint, store.HelpRight, store.HelpNone}
 
-// makeSet sets tasks for a class: made from scenes of a lesson, frozen as they are now.
-func (s *Server) makeSet(c *gin.Context) {
+// wished is the set that a body asks for: made from scenes of a lesson, frozen as they are
+// now. It is not kept yet; ok is false when it was refused.
+func (s *Server) wished(c *gin.Context) (set store.Set, ok bool) {
 	var in struct {
 		Title  string        `json:"title"`
 		Lesson lesson.Lesson `json:"lesson"`
@@ -33,23 +34,23 @@ func (s *Server) makeSet(c *gin.Context) {
 		task.Wanted
 	}
 	if !bind(c, &in, maxImport) {
-		return
+		return set, false
 	}
 	if in.Help == "" {
 		in.Help = store.HelpHint
 	}
 	if !slices.Contains(helps, in.Help) {
 		fail(c, http.StatusUnprocessableEntity, "help", "help: this is "+strings.Join(helps, ", ")+".")
-		return
+		return set, false
 	}
 	if in.From != nil && in.Until != nil && !in.Until.After(*in.From) {
 		fail(c, http.StatusUnprocessableEntity, "until", "until: it ends after it begins. Choose a later time.")
-		return
+		return set, false
 	}
 	for _, id := range in.Only {
 		if _, err := s.store.Pupil(c.Param("class"), id); err != nil {
 			s.classError(c, err)
-			return
+			return set, false
 		}
 	}
 	// What all have is made now; children's own numbers when they open it.
@@ -58,17 +59,25 @@ func (s *Server) makeSet(c *gin.Context) {
 	tasks, err := task.Sheet(in.Lesson.Scenes, wanted)
 	if err != nil {
 		fail(c, http.StatusUnprocessableEntity, "tasks", "These tasks cannot be made. "+err.Error())
-		return
+		return set, false
 	}
 	if len(tasks) == 0 || len(tasks) > mostTasks {
 		fail(c, http.StatusUnprocessableEntity, "tasks", "There is nothing of these kinds in what was chosen, or too much. "+
 			"Choose other scenes or kinds.")
+		return set, false
+	}
+	return store.Set{ID: NewID(), ClassID: c.Param("class"), Title: in.Title, Own: in.Own, Help: in.Help,
+		StartsAt: in.From, EndedAt: in.Until, Only: in.Only, Tasks: tasks,
+		Source: store.Source{Scenes: in.Lesson.Scenes, Wanted: wanted, Words: in.Lesson.Words}}, true
+}
+
+// makeSet sets tasks for a class.
+func (s *Server) makeSet(c *gin.Context) {
+	set, ok := s.wished(c)
+	if !ok {
 		return
 	}
-	set, err := s.work.MakeSet(store.Set{ID: NewID(), ClassID: c.Param("class"), Title: in.Title, Own: in.Own,
-		Help:     in.Help,
-		StartsAt: in.From, EndedAt: in.Until, Only: in.Only,
-		Tasks: tasks, Source: store.Source{Scenes: in.Lesson.Scenes, Wanted: wanted, Words: in.Lesson.Words}})
+	set, err := s.work.MakeSet(set)
 	if err != nil {
 		s.classError(c, err)
 		return
@@ -76,6 +85,20 @@ func (s *Server) makeSet(c *gin.Context) {
 	s.note(c, store.Deed{Did: "set", Of: store.OfSet, ID: set.ID})
 	s.setChanged(set)
 	c.JSON(http.StatusCreated, set)
+}
+
+// trySet is a set as children would have it, for the teacher to try: nothing is kept of it.
+func (s *Server) trySet(c *gin.Context) {
+	set, ok := s.wished(c)
+	if !ok {
+		return
+	}
+	face, err := faceOf(set, set.Tasks)
+	if err != nil {
+		s.classError(c, err)
+		return
+	}
+	c.JSON(http.StatusOK, face)
 }
 
 // setChanged tells desks and teachers that what is set is another.
@@ -156,12 +179,13 @@ type wallTask struct {
 
 // handed is the last hand-in of a child.
 type handed struct {
-	Name  string `json:"name"`
-	Pupil string `json:"pupil"`
-	Tries int    `json:"tries"`
-	Late  bool   `json:"late,omitempty"`
-	Away  int    `json:"away,omitempty"`
-	Back  string `json:"back,omitempty"`
+	Name string `json:"name"`
+	// Pupils are those who did it: one, or two at one device.
+	Pupils []string `json:"pupils"`
+	Tries  int      `json:"tries"`
+	Late   bool     `json:"late,omitempty"`
+	Away   int      `json:"away,omitempty"`
+	Back   string   `json:"back,omitempty"`
 }
 
 type person struct {
@@ -252,10 +276,11 @@ func (s *Server) wallTaskOf(set store.Set, n int, last []store.Attempt, tries ma
 		if n >= len(tasks) {
 			continue
 		}
-		all = append(all, task.Handed{Who: a.ID, Task: tasks[n], Answer: a.Answer})
-		one.Who[a.ID] = handed{together(names, a), a.PupilID, tries[keyOf(a)], a.Late, a.Away, a.Back}
+		pupils := slices.DeleteFunc([]string{a.PupilID, a.WithID}, func(id string) bool { return names[id] == "" })
+		all = append(all, task.Handed{Who: a.ID, Children: len(pupils), Task: tasks[n], Answer: a.Answer})
+		one.Who[a.ID] = handed{together(names, a), pupils, tries[keyOf(a)], a.Late, a.Away, a.Back}
+		one.Handed += len(pupils)
 	}
-	one.Handed = len(all)
 	one.Gathered, err = door.Gather(all, set.Own, set.Source.Words)
 	return one, err
 }

@@ -93,6 +93,7 @@ function App() {
               element={<Later part={classroom} show={(m) => <m.WallPage />} />}
             />
             <Route path="/desk" element={<Later part={desk} show={(m) => <m.DeskPage />} />} />
+            <Route path="/desk/try" element={<Later part={desk} show={(m) => <m.TryPage />} />} />
             <Route path="/open" element={<OpenLine />} />
             <Route path="*" element={<Navigate to="/" replace />} />
           </Routes>
@@ -123,7 +124,7 @@ function NewBuild() {
   const saved = useLesson((s) => s.save.unsent === 0);
   useEffect(() => onNewBuild(() => setThere(true)), []);
   if (!there) return null;
-  if (location.pathname === '/desk') return <NewBuildAtDesk />;
+  if (location.pathname.startsWith('/desk')) return <NewBuildAtDesk />;
   return (
     <Alert
       banner
@@ -144,8 +145,8 @@ function NewBuild() {
   );
 }
 
-/** What says that this tab took up a newer build already: where that failed it is not tried for ever. */
-const TAKEN_UP = 'unitbloom-taken-up';
+/** Which build this tab tried to go on from: where it is still that one, it is not tried for ever. */
+const GONE_FROM = 'unitbloom-gone-from';
 
 /**
  * A child is not asked. Her device takes the newer application up before she has touched anything, or
@@ -153,9 +154,10 @@ const TAKEN_UP = 'unitbloom-taken-up';
  */
 function NewBuildAtDesk() {
   useEffect(() => {
-    if (sessionStorage.getItem(TAKEN_UP)) return;
+    const build = document.querySelector<HTMLMetaElement>('meta[name="build"]')?.content ?? '';
+    if (sessionStorage.getItem(GONE_FROM) === build) return;
     const take = () => {
-      sessionStorage.setItem(TAKEN_UP, 'yes');
+      sessionStorage.setItem(GONE_FROM, build);
       void takeUpNew();
     };
     if (!navigator.userActivation.hasBeenActive) return take();

@@ -232,7 +232,7 @@ function OneGroup({ reads, set, n, group, room, task, up, turn }: GroupProps) {
   const [first] = group.who;
   const give = () => {
     setGiven(true);
-    const pupils = group.who.flatMap((a) => (who[a] ? [who[a].pupil] : []));
+    const pupils = group.who.flatMap((a) => who[a]?.pupils ?? []);
     void classes
       .another(set, n, pupils)
       .then(() =>
@@ -253,7 +253,7 @@ function OneGroup({ reads, set, n, group, room, task, up, turn }: GroupProps) {
           ))}
         </span>
         <output className={cx('n')} aria-label="Children">
-          {group.who.length}
+          {group.children}
         </output>
       </div>
       <div className={cx('said')}>

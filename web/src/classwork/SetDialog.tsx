@@ -7,11 +7,12 @@ import { Face } from '../board/Face';
 import { call, type SheetView } from '../core/core';
 import { Dialog, InputNumber, Select } from '../shell/later';
 import { names } from '../shell/names';
-import { classes, type Help, type SetWish } from '../state/classroom';
+import { classes, type DeskSet, type Help, type SetWish } from '../state/classroom';
 import { kindsToChoose } from '../state/kinds';
 import { sentence, useLesson } from '../state/lesson';
 import { openDocument } from '../state/session';
 import css from './SetDialog.module.css';
+import { TrySet } from './TrySet';
 import { useOwnClasses, useToday } from './useClass';
 import { always, timesOf, WhenAndWho } from './WhenAndWho';
 
@@ -82,6 +83,7 @@ export function SetDialog({ close, then }: Props) {
   const [help, setHelp] = useState<Help>('hint');
   const [title, setTitle] = useState(outline.title);
   const [when, setWhen] = useState(always);
+  const [tried, setTried] = useState<DeskSet>();
   const [why, setWhy] = useState('');
   const go = useNavigate();
   // All that can be made of what was chosen: only the kinds that are in it are offered.
@@ -107,10 +109,9 @@ export function SetDialog({ close, then }: Props) {
   const { tasks, fault } = useSheet({ handle, scenes, ...wanted });
   const list = known.data ?? [];
   const to = list.find((c) => c.id === (chosen || lastClass)) ?? list[0];
-  const set = async () => {
-    if (!to) return;
+  const wish = (): SetWish => {
     const lesson = openDocument() as { scenes: { id: string }[] };
-    const wish: SetWish = {
+    return {
       title: title.trim(),
       lesson: { ...lesson, scenes: lesson.scenes.filter((s) => scenes.includes(s.id)) },
       forms: [],
@@ -119,8 +120,19 @@ export function SetDialog({ close, then }: Props) {
       help,
       ...timesOf(when),
     };
+  };
+  const tryIt = async () => {
+    if (!to) return;
     try {
-      const made = await classes.makeSet(to.id, wish);
+      setTried(await classes.trySet(to.id, wish()));
+    } catch (error) {
+      setWhy(sentence(error));
+    }
+  };
+  const set = async () => {
+    if (!to) return;
+    try {
+      const made = await classes.makeSet(to.id, wish());
       useToday.setState({ of: to.id });
       if (then) then(to.id, made.id);
       else void go(`/class/${to.id}/wall/${made.id}`);
@@ -140,14 +152,27 @@ export function SetDialog({ close, then }: Props) {
     <Dialog
       title="Set for a class"
       open
-      width={900}
+      width={tried ? 1100 : 900}
       style={{ top: 24 }}
       onCancel={close}
       okText={to ? `Set for ${to.name}` : 'Set'}
       okButtonProps={{ disabled: !to || tasks.length === 0 || when.only?.length === 0 }}
       onOk={() => void set()}
+      footer={(own) => (
+        <div className={cx('foot')}>
+          {tried ? (
+            <Button onClick={() => setTried(undefined)}>Back to the choices</Button>
+          ) : (
+            <Button disabled={!to || tasks.length === 0} onClick={() => void tryIt()}>
+              Try it as a child
+            </Button>
+          )}
+          <span>{own}</span>
+        </div>
+      )}
     >
-      <div className={cx('set')}>
+      {tried && to && <TrySet set={tried} of={to.name} />}
+      <div className={cx('set')} hidden={tried !== undefined}>
         <div className={cx('choices')}>
           <Field name="What it is called">
             <Input value={title} maxLength={200} onChange={(e) => setTitle(e.target.value)} />

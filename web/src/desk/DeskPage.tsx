@@ -5,6 +5,8 @@ import { Notices } from '../shell/Notices';
 import { Desk } from './Desk';
 import { Door } from './Door';
 
+export { TryPage } from './TryPage';
+
 export function DeskPage() {
   const status = useDesk((s) => s.status);
   useEffect(() => {

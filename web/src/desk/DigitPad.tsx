@@ -18,13 +18,15 @@ interface Props {
   writing: Writing;
   /** The signs beside the digits. */
   signs: string;
+  /** Whether numbers are written that may have a point. */
+  point: boolean;
   off: boolean;
   /** How many signs a field takes. */
   long: number;
   focus: () => void;
 }
 
-export function DigitPad({ writing, signs: more, off, long, focus }: Props) {
+export function DigitPad({ writing, signs: more, point, off, long, focus }: Props) {
   const { at, text, write } = writing;
   const press = (sign: string) => {
     const was = text(at);
@@ -33,7 +35,7 @@ export function DigitPad({ writing, signs: more, off, long, focus }: Props) {
       write(at, more.includes(sign) ? `${was.trimEnd()} ${sign} ` : was + sign);
     focus();
   };
-  const signs = [...'1234567890', ...(more.includes('×') ? [] : ['.']), ...more, '←'];
+  const signs = [...'1234567890', ...(point ? ['.'] : []), ...more, '←'];
   return (
     <div className={cx('pad')} role="group" aria-label="Digits">
       {signs.map((sign) => (

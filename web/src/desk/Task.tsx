@@ -9,7 +9,7 @@ import { Bank } from './Bank';
 import { Choices } from './Choices';
 import { DigitPad } from './DigitPad';
 import { Field } from './Field';
-import { Lines } from './Lines';
+import { TaskLines } from './TaskLines';
 import { ReasonField } from './ReasonField';
 import css from './Task.module.css';
 import type { Writing } from './writing';
@@ -24,6 +24,8 @@ export interface TaskProps {
 
 /** What a digit pad can write. */
 const PADDED = ['number', 'digits', 'expanded', 'sentence', 'sum'];
+/** Where there may be a point in it. */
+const POINTED = ['number', 'expanded'];
 /** The signs that it has beside the digits. */
 const SIGNS: Record<string, string> = { expanded: '+', sentence: '+−×=', sum: '+−×' };
 
@@ -61,7 +63,7 @@ export function Task({ set, n, task }: TaskProps) {
             {task.views.length > 0 && task.board === undefined && <Looked task={task} />}
             <div className={cx('given')}>
               {task.lines ? (
-                <Lines task={task} writing={writing} />
+                <TaskLines task={task} writing={writing} />
               ) : (
                 written.map((b) =>
                   b.gives === 'bank' ? (
@@ -92,6 +94,7 @@ export function Task({ set, n, task }: TaskProps) {
         {pad && !task.bank && (
           <DigitPad
             signs={SIGNS[here?.gives ?? ''] ?? ''}
+            point={task.blanks.some((b) => POINTED.includes(b.gives))}
             writing={writing}
             off={!here || !PADDED.includes(here.gives)}
             long={here?.gives === 'digits' ? 2 : 24}

@@ -101,11 +101,14 @@ export interface Group {
   next: 'go on' | 'ask' | 'another' | 'sit with' | 'read';
   ask?: string;
   who: string[];
+  /** How many they are: two may have done it at one device. */
+  children: number;
 }
 
 export interface Handed {
   name: string;
-  pupil: string;
+  /** Who did it: one, or two at one device. */
+  pupils: string[];
   tries: number;
   late?: boolean;
   away?: number;
@@ -220,6 +223,7 @@ export const classes = {
   putUpAll: (id: string, set: string, task: number) =>
     send<void>('PUT', `/classes/${id}/board`, { set, task }),
   makeSet: (id: string, wish: SetWish) => send<TaskSet>('POST', `/classes/${id}/sets`, wish),
+  trySet: (id: string, wish: SetWish) => send<DeskSet>('POST', `/classes/${id}/sets/try`, wish),
   endSet: (id: string, ended: boolean) => send<TaskSet>('PATCH', `/sets/${id}`, { ended }),
   deleteSet: (id: string) => request<void>('DELETE', `/sets/${id}`),
   wall: (set: string) => request<Wall>('GET', `/sets/${set}/wall`),

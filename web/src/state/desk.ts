@@ -35,6 +35,22 @@ const none: DeskState = {
 export const useDesk = create<DeskState>(() => none);
 const { getState: get, setState: set } = useDesk;
 
+/** Whether a teacher tries what a child would have: nothing of it is kept or sent. */
+let tried = false;
+
+/** Lays a set before a teacher who tries it. */
+export function tryDesk(view: DeskView) {
+  tried = true;
+  const works: DeskState['works'] = {};
+  for (const s of view.sets)
+    for (const task of s.tasks.keys())
+      works[keyOf(s.id, task)] = { ...unkept, set: s.id, task, attempt: newAttempt() };
+  set({ ...none, status: 'in', view, works });
+  void loadCore().catch(() => undefined);
+}
+
+const unkept = { ticket: '', pupil: '', with: '', answer: {}, boards: {} };
+
 export const keyOf = (of: string, task: number) => `${of} ${task}`;
 
 let events: EventSource | undefined;
@@ -124,6 +140,7 @@ async function takeOver(view: DeskView) {
 }
 
 function keep(work: DeskWork) {
+  if (tried) return;
   void deskKept.put(work).catch(() => undefined);
 }
 
@@ -150,7 +167,7 @@ export function give(of: string, task: number, blank: string, text: string, boar
   delete told[keyOf(of, task)];
   set({ works: { ...get().works, [keyOf(of, task)]: work }, told });
   keep(work);
-  if (Date.now() - lastTold < TOLD_MS) return;
+  if (tried || Date.now() - lastTold < TOLD_MS) return;
   lastTold = Date.now();
   void desks.here(of, task, true).catch(() => undefined);
 }
@@ -159,6 +176,7 @@ export function give(of: string, task: number, blank: string, text: string, boar
 export function ask(of: string, task: number, asks: boolean) {
   const { view } = get();
   if (view) set({ view: { ...view, asks } });
+  if (tried) return;
   void desks.here(of, task, false, asks).catch(() => undefined);
 }
 
@@ -167,6 +185,10 @@ export async function handIn(of: string, task: number) {
   const key = keyOf(of, task);
   const work = get().works[key];
   if (!work) return;
+  if (tried) {
+    const verdict = await marked(work);
+    return set({ told: { ...get().told, [key]: verdict ?? {} } });
+  }
   const waiting = { ...work, waits: Date.now() };
   await deskKept.put(waiting).catch(() => undefined);
   set({ told: { ...get().told, [key]: { waits: true } } });
@@ -221,22 +243,28 @@ const notYet = new Map<string, number>();
 /** From this time on there is a question too. */
 const HINT_FROM = 2;
 
-/** Marks what waits on this device, where all of the task is here. The server marks it again, and its word holds. */
-async function markHere({ set: of, task: n, answer, attempt }: DeskWork) {
+/** Tells what this device can of what waits on it. The server marks it again, and its word holds. */
+async function markHere(work: DeskWork) {
+  const key = keyOf(work.set, work.task);
+  const verdict = await marked(work);
+  if (!verdict || get().works[key]?.attempt !== work.attempt || !get().told[key]?.waits) return;
+  set({ told: { ...get().told, [key]: { waits: true, ...verdict } } });
+}
+
+/** What a child is told of an answer, where all of the task is here and something is told. */
+async function marked({ set: of, task: n, answer }: DeskWork): Promise<Verdict | undefined> {
   const key = keyOf(of, n);
   const whole = get().view?.sets.find((s) => s.id === of);
   const task = whole?.tasks[n]?.task;
-  if (!whole || !task) return;
+  if (!whole || !task) return undefined;
   try {
     await patient(loadCore());
     const { right, hint } = call('mark', { task, answer, words: whole.words });
     const tries = right ? 0 : (notYet.get(key) ?? 0) + 1;
     notYet.set(key, tries);
-    if (get().works[key]?.attempt !== attempt || !get().told[key]?.waits) return;
-    const asks = !right && whole.help === 'hint' && tries >= HINT_FROM;
-    set({ told: { ...get().told, [key]: { waits: true, right, ...(asks && { hint }) } } });
+    return { right, ...(!right && whole.help === 'hint' && tries >= HINT_FROM && { hint }) };
   } catch {
-    // It is marked when it is sent.
+    return undefined; // it is marked when it is sent
   }
 }
 

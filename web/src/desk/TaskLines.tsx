@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { names } from '../shell/names';
 import type { DeskTask } from '../state/classroom';
 import { Field } from './Field';
-import css from './Lines.module.css';
+import css from './TaskLines.module.css';
 import type { Writing } from './writing';
 
 const cx = names(css);
@@ -16,7 +16,7 @@ interface Props {
   writing: Writing;
 }
 
-export function Lines({ task, writing }: Props) {
+export function TaskLines({ task, writing }: Props) {
   if (task.kind === 'column') return <Grid task={task} writing={writing} />;
   const lines = task.lines ?? [];
   const cell = (c: Cell, name: string): ReactNode => {
