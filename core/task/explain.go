@@ -15,7 +15,7 @@ var explain = Spec{
 	About:  "a question, and a board to look at if wanted: question | board",
 	Sample: []string{"How do you know that there are no more ways?"},
 	Options: []method.Option{
-		{Name: "starter", Doc: "How the child may begin.", Choices: []string{"I know because", "none"}},
+		{Name: "starter", Doc: "How the child may begin.", Choices: []string{asAsked, "I know because", nothing}},
 	},
 	Teacher: true,
 	read:    readExplain,
@@ -23,6 +23,9 @@ var explain = Spec{
 
 // SaidAloud is what a child writes who has told it aloud.
 const SaidAloud = "told"
+
+// asAsked begins as the question asks: why is answered by because.
+const asAsked = "as the question asks"
 
 // mostAsked is how many letters a question has at most.
 const mostAsked = 200
@@ -46,8 +49,12 @@ func readExplain(t Task) (work, error) {
 		}
 		e.board = board.Print(b)
 	}
-	if t.Options["starter"] != nothing {
+	switch asked := strings.ToLower(e.ask); {
+	case t.Options["starter"] == nothing:
+	case t.Options["starter"] != asAsked || strings.Contains(asked, "how do you know"):
 		e.starter = "task.explain.because"
+	case strings.HasPrefix(asked, "why"):
+		e.starter = "task.explain.why"
 	}
 	return e, nil
 }

@@ -124,6 +124,19 @@ func TestCount(t *testing.T) {
 	}
 }
 
+// A child begins as the question asks.
+func TestAnExplanationBeginsAsTheQuestionAsks(t *testing.T) {
+	for ask, want := range map[string]string{
+		"Why do we unbundle a ten?":                  "Because …",
+		"How do you know that there are no more?":    "I know because …",
+		"What is the same about 40 + 6 and 30 + 16?": "In my words",
+	} {
+		face, err := task.FaceOf(made(t, "explain", nil, ask), say.Vocabulary{})
+		require.NoError(t, err)
+		assert.Equal(t, want, face.Blanks[0].Label, ask)
+	}
+}
+
 // What is explained is for the teacher to judge: anything said is kept.
 func TestExplain(t *testing.T) {
 	one := made(t, "explain", nil, "Why is 40 + 6 the same as 30 + 16? | blocks 4t 6o")

@@ -476,6 +476,14 @@ func (g *grid) tray(l board.Layout) board.Layout {
 	if g.room.Below {
 		return g.trayBelow(l, zone)
 	}
+	abreast, high := g.room.Abreast, g.pad
+	for p := Largest; p >= Smallest; p-- {
+		if _, h := g.arrangement(p).extent(len(g.takenOf(p))); h > 0 {
+			high += h + g.pad
+		}
+	}
+	// On a free board nothing grows higher for what was taken, where it can lie beside it.
+	abreast = abreast || !g.room.Tight && high > l.H
 	left, y := l.W+trayGap, g.pad
 	x := left + g.pad
 	right := x
@@ -492,7 +500,7 @@ func (g *grid) tray(l board.Layout) board.Layout {
 			right = max(right, x+w)
 		}
 		switch {
-		case g.room.Abreast:
+		case abreast:
 			x = right + g.pad
 		case h > 0:
 			y += h + g.pad

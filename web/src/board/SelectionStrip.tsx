@@ -7,6 +7,7 @@ import { WordMenu } from './controls';
 import { act } from '../state/acts';
 import { select, useLesson, type DrawnModel } from '../state/lesson';
 import { names } from '../shell/names';
+import { widthOf } from '../shell/widthOf';
 import css from './SelectionStrip.module.css';
 
 const cx = names(css);
@@ -22,9 +23,11 @@ interface Props {
   inLine: boolean;
 }
 
-/** What its count, its list and Done take, and a verb about. */
-const REST = 270;
-const VERB = 124;
+/** The letters of the strip, and what a button has round its own, in pixels. */
+const LETTERS = 16;
+const ROUND = 36;
+/** What its list and Done take, with the rim of the strip. */
+const REST = 215;
 
 export function SelectionStrip({ model, index, room, inLine }: Props) {
   const selected = useLesson((s) => s.selected);
@@ -53,11 +56,21 @@ export function SelectionStrip({ model, index, room, inLine }: Props) {
   };
   // What can be done comes first; that ten of a kind could be bundled is always told.
   const likely = [...verbs.filter((v) => v.ok), ...verbs.filter((v) => !v.ok && v.move.kind === 'bundle')];
-  const first = likely.slice(0, Math.max(1, Math.floor((room - REST) / VERB)));
+  const fitting = (room: number) => {
+    let left = room;
+    return likely.filter((v, i) => {
+      left -= widthOf(v.label, LETTERS) + ROUND;
+      return i === 0 || left >= 0;
+    });
+  };
+  // Verbs go before the count, which the eye sees by itself.
+  const counted = fitting(room - REST - widthOf(text, LETTERS));
+  const first = fitting(room - REST);
+  const told = why !== '' || counted.length === first.length;
   const rest = verbs.filter((v) => !first.includes(v));
   return (
     <div className={cx(inLine ? 'strip in-line' : 'strip')} role="toolbar" aria-label={text}>
-      <span className={cx('strip-count')} role="status">
+      <span className={cx(`strip-count ${why ? 'why' : told ? '' : 'sr-only'}`)} role="status">
         {why || text}
       </span>
       {!why &&

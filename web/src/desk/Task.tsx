@@ -31,7 +31,10 @@ const SIGNS: Record<string, string> = { expanded: '+', sentence: '+−×=', sum:
 
 export function Task({ set, n, task }: TaskProps) {
   const answer = useDesk((s) => s.works[keyOf(set, n)]?.answer) ?? {};
-  const [at, setAt] = useState(task.blanks[0]?.id ?? '');
+  // Our digits write from the start, also where the first thing to do is on a board.
+  const [at, setAt] = useState(
+    (task.blanks.find((b) => PADDED.includes(b.gives)) ?? task.blanks[0])?.id ?? '',
+  );
   const fields = useRef<HTMLDivElement>(null);
   const writing: Writing = {
     at,

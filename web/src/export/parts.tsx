@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import { StillPieces } from '../board/KeptCopies';
 import { Mark } from '../ink/strokes';
 import { cornerOf } from '../ink/spot';
-import { widthOf } from '../stage/workSize';
+import { widthOf } from '../shell/widthOf';
 import type { DrawnModel, LessonState } from '../state/lesson';
 
 /** Pixels to a model unit. */

@@ -6,7 +6,7 @@ import { createRoot } from 'react-dom/client';
 import piecesCss from '../board/pieces.css?inline';
 import { views, type Kind } from '../board/views';
 import { Mark } from '../ink/strokes';
-import { widthOf } from '../stage/workSize';
+import { widthOf } from '../shell/widthOf';
 import { Column, GAP, NoteSheet, partsBeside, tiles, type Shown } from './parts';
 
 const PAD = 28;

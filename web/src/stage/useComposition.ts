@@ -5,10 +5,11 @@ import { keptSize, useSize } from '../board/geometry';
 import { views, type Kind } from '../board/views';
 import { call, type Extent } from '../core/core';
 import { useIsPaper, useLesson, type DrawnModel } from '../state/lesson';
+import { widthOf } from '../shell/widthOf';
 import { finishBeats } from '../state/motion';
 import { withCloseUp, type CloseUp } from './closeUp';
 import { compose, type Composition, type Round, type Way } from './compose';
-import { besidesOf, rowsOf, widthOf, workSize } from './workSize';
+import { besidesOf, rowsOf, workSize } from './workSize';
 
 /** The names over columns, in pixels at 1280 × 800: as large as they should be, and as small as they may. */
 const NAME = { large: 36, small: 28 };

@@ -2,6 +2,7 @@
 import type { Frame, WrittenExtent } from '../core/core';
 import { hasNumber } from '../record/Lines';
 import { divides } from '../record/Written';
+import { widthOf } from '../shell/widthOf';
 import type { WorkSize } from './compose';
 
 /** The parts of the written work beside the size of its digits; the style sheet has the same. */
@@ -26,17 +27,8 @@ const alongside = (parts: Block[], gap: number): Block => ({
   h: Math.max(0, ...parts.map((p) => p.h)),
 });
 
-const canvas = document.createElement('canvas').getContext('2d');
-
 /** Whether a way is written with a branch to each part: more than eight have no room. */
 export const hasBranches = (way: Frame['ways'][number]) => way.parts.length > 1 && way.parts.length < 9;
-
-/** How wide a text is, in pixels. */
-export function widthOf(text: string, size: number, bold = false): number {
-  if (!canvas) return text.length * size * 0.55;
-  canvas.font = `${bold ? 700 : 400} ${size}px Andika`;
-  return canvas.measureText(text).width;
-}
 
 /**
  * The columns of a table: the widest text of each, beside digits of a size. Letters are as wide as they
