@@ -159,7 +159,7 @@ function SetDesk({ view, set, choose, newer }: SetProps) {
       )}
       <Told
         result={result}
-        done={done[at]!}
+        done={done[at]! && !work?.changed}
         just={just}
         all={done.every(Boolean)}
         last={n === 1}

@@ -189,3 +189,38 @@ test('without the network the page opens with what was here last, for her alone'
   expect(out.useDesk.getState()).toMatchObject({ status: 'out', view: undefined });
   expect(view).toBeUndefined();
 });
+
+test('what was told of one answer is not told of another', async () => {
+  const desk = await opened('mirren');
+  const work = () => desk.useDesk.getState().works[desk.keyOf('s', 0)]!;
+  desk.give('s', 0, 'board', 'blocks 4t');
+  net.handIn.mockResolvedValue({ verdict: { right: false }, ticket: 'next' });
+  await desk.handIn('s', 0);
+  expect(work().changed).toBeFalsy();
+  expect(net.handIn.mock.calls[0]![0]).not.toHaveProperty('changed');
+  desk.give('s', 0, 'board', 'blocks 5t');
+  expect(work().changed).toBe(true);
+  // Nor when the page is opened again.
+  const again = await opened('mirren');
+  expect(again.useDesk.getState().works[again.keyOf('s', 0)]!.changed).toBe(true);
+});
+
+test('a teacher tries a set: she is told what a child is told, and nothing is kept or sent', async () => {
+  vi.resetModules();
+  const desk = await import('./desk');
+  const set = seen('child');
+  set.sets[0]!.tasks = [{ task: { kind: 'build' } }] as never;
+  desk.tryDesk(set);
+  desk.give('s', 0, 'board', 'blocks 4t');
+  desk.ask('s', 0, true);
+  core.mark.mockReturnValue({ right: false, hint: 'Count the tens.' });
+  for (const hint of [undefined, 'Count the tens.']) {
+    await desk.handIn('s', 0);
+    const told = desk.useDesk.getState().told[desk.keyOf('s', 0)]!;
+    expect(told.right).toBe(false);
+    expect(told.hint).toBe(hint);
+    expect(told.waits).toBeUndefined();
+  }
+  expect(kept.size).toBe(0);
+  for (const call of Object.values(net)) expect(call).not.toHaveBeenCalled();
+});

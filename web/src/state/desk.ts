@@ -157,6 +157,7 @@ export function give(of: string, task: number, blank: string, text: string, boar
   if (!was || (was.answer[blank] ?? '') === text) return;
   const work = {
     ...was,
+    changed: true,
     answer: { ...was.answer, [blank]: text },
     ...(board !== undefined && {
       boards: { ...was.boards, [blank]: board },
@@ -183,8 +184,10 @@ export function ask(of: string, task: number, asks: boolean) {
 /** Hands in what was done of a task: kept here first, then sent. */
 export async function handIn(of: string, task: number) {
   const key = keyOf(of, task);
-  const work = get().works[key];
-  if (!work) return;
+  const given = get().works[key];
+  if (!given) return;
+  const work = { ...given, changed: false };
+  set({ works: { ...get().works, [key]: work } });
   if (tried) {
     const verdict = await marked(work);
     return set({ told: { ...get().told, [key]: verdict ?? {} } });
@@ -197,7 +200,7 @@ export async function handIn(of: string, task: number) {
 
 /** Sends one that waits. What our own server refuses for good is told, and waits no longer. */
 async function send(work: DeskWork): Promise<boolean> {
-  const { waits = Date.now(), boards, ...rest } = work;
+  const { waits = Date.now(), boards, changed: _, ...rest } = work;
   const key = keyOf(work.set, work.task);
   const next = newAttempt();
   const here = () => get().works[key]?.attempt === work.attempt;

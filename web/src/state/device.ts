@@ -59,6 +59,8 @@ export interface DeskWork {
   trail?: Laid[] | undefined;
   /** Since when it waits to be sent, in milliseconds since 1970; none while it is worked on. */
   waits?: number;
+  /** Whether it is another than what was handed in last: what was told of that no longer holds. */
+  changed?: boolean;
 }
 
 interface Schema extends DBSchema {
