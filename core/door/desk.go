@@ -77,12 +77,20 @@ func mark(_ *Door, a MarkArgs) (Marked, error) {
 	return Marked{v.Right, v.Hint}, err
 }
 
-// Work is an answer as it is put up for the class: how it is read, what it is of, and pictures
-// of what was laid, or of what was looked at.
-func Work(t task.Task, a task.Answer, w say.Vocabulary) (lines []string, of string, views []BoardView, err error) {
+// WorkView is an answer as it is put up for the class: how it is read, what it is of, how a
+// written method was worked, and pictures of what was laid, or of what was looked at.
+type WorkView struct {
+	Of      string          `json:"of"`
+	Lines   []string        `json:"lines"`
+	Columns []task.FaceLine `json:"columns,omitempty"`
+	Views   []BoardView     `json:"views"`
+}
+
+// Work is what is put up of an answer.
+func Work(t task.Task, a task.Answer, w say.Vocabulary) (v WorkView, err error) {
 	face, err := task.FaceOf(t, w)
 	if err != nil {
-		return nil, "", nil, err
+		return v, err
 	}
 	var texts []string
 	for _, b := range face.Blanks {
@@ -93,11 +101,15 @@ func Work(t task.Task, a task.Answer, w say.Vocabulary) (lines []string, of stri
 	if len(texts) == 0 {
 		texts = boardsOf(face)
 	}
-	if views, err = boardsSeen(texts, w); err != nil {
-		return nil, "", nil, err
+	v.Of = face.Ask
+	if v.Views, err = boardsSeen(texts, w); err != nil {
+		return v, err
 	}
-	lines, err = task.Lines(t, a, w)
-	return lines, face.Ask, views, err
+	if v.Columns, err = task.Columns(t, a, w); err != nil {
+		return v, err
+	}
+	v.Lines, err = task.Lines(t, a, w)
+	return v, err
 }
 
 // ReplayStep is a board as it lay on the way to an answer: of which blank, and its picture.

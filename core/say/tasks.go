@@ -50,6 +50,7 @@ var tasks = map[string]string{
 	"task.explain":         "In my words",
 	"task.explain.because": "I know because …",
 	"task.explain.why":     "Because …",
+	"task.told-aloud":      "Told aloud.",
 	"task.turns":           "Choose a place for each digit.",
 	"task.turns.six":       "Throw {count} dice.",
 	"task.turns.ten":       "Throw {count} dice with the digits 0 to 9.",

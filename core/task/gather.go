@@ -39,6 +39,8 @@ type Group struct {
 	Lines  []string `json:"lines"`
 	Boards []string `json:"boards"`
 	Shows  string   `json:"shows,omitempty"`
+	// Columns is how the first of them worked a written method.
+	Columns []FaceLine `json:"columns,omitempty"`
 	// Of is the first one's problem, where children have numbers of their own.
 	Of string `json:"of,omitempty"`
 	// Right is the whole verdict; Value alone whether what is shown or written is worth what
@@ -120,7 +122,8 @@ func Gather(handed []Handed, own bool, w say.Vocabulary) ([]Group, []Told, error
 }
 
 func newGroup(key string, did work, t Task, a Answer, v Verdict, w say.Vocabulary) Group {
-	g := Group{Key: key, Lines: linesOf(did, t, a, w), Boards: []string{}, Right: v.Right, Value: true, As: []string{}}
+	g := Group{Key: key, Lines: linesOf(did, t, a, w), Boards: []string{}, Columns: columnsOf(did, a, w), Right: v.Right,
+		Value: true, As: []string{}}
 	for _, b := range did.face(w).Blanks {
 		if b.Gives == OnBoard && a[b.ID] != "" {
 			g.Boards = append(g.Boards, a[b.ID])

@@ -2,6 +2,7 @@ package task_test
 
 import (
 	"strconv"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -140,4 +141,33 @@ func scenesOf(t *testing.T, lines string) []lesson.Scene {
 	g, faults := method.Grant(lines, nil, say.Vocabulary{})
 	require.Empty(t, faults)
 	return g.Scenes
+}
+
+// A written method is put up as the child worked it, with her marks; a choice and what was told
+// aloud are read as a class reads them.
+func TestWorkIsReadAsAClassReadsIt(t *testing.T) {
+	column, err := task.Make(task.Task{Kind: "column", About: []string{"97 − 59"}})
+	require.NoError(t, err)
+	rows, err := task.Columns(column, task.Answer{"mark tens": "8", "mark ones": "17", "sum tens": "3", "sum ones": "8"},
+		say.Vocabulary{})
+	require.NoError(t, err)
+	var seen []string
+	for _, row := range rows {
+		var cells []string
+		for _, c := range row.Cells {
+			assert.Empty(t, c.Blank, "nothing is left to fill in")
+			cells = append(cells, c.Text)
+		}
+		seen = append(seen, row.Kind+":"+strings.Join(cells, ","))
+	}
+	assert.Equal(t, []string{"mark:,,8,17", "addend 1:,,9,7", "addend 2:−,,5,9", "sum:,,3,8"}, seen)
+
+	choose, err := task.Make(task.Task{Kind: "choose", About: []string{"92 − 67"}})
+	require.NoError(t, err)
+	rows, err = task.Columns(choose, task.Answer{}, say.Vocabulary{})
+	require.NoError(t, err)
+	assert.Empty(t, rows)
+	lines, err := task.Lines(choose, task.Answer{"choice": "25", "why": task.SaidAloud}, say.Vocabulary{})
+	require.NoError(t, err)
+	assert.Equal(t, []string{"25", "Told aloud."}, lines)
 }

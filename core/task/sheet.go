@@ -298,6 +298,30 @@ func Lines(t Task, a Answer, w say.Vocabulary) ([]string, error) {
 	return linesOf(did, t, a, w), nil
 }
 
+// Columns is a written method as a child worked it, row by row; nothing of other tasks.
+func Columns(t Task, a Answer, w say.Vocabulary) ([]FaceLine, error) {
+	did, _, err := open(t)
+	if err != nil {
+		return nil, err
+	}
+	return columnsOf(did, a, w), nil
+}
+
+func columnsOf(did work, a Answer, w say.Vocabulary) []FaceLine {
+	if _, is := did.(columns); !is {
+		return nil
+	}
+	lines := did.face(w).Lines
+	for _, line := range lines {
+		for i, cell := range line.Cells {
+			if cell.Blank != "" {
+				line.Cells[i] = FaceCell{Text: strings.TrimSpace(a[cell.Blank]), Place: cell.Place}
+			}
+		}
+	}
+	return lines
+}
+
 // linesOf is an answer as it is read, a line for each thing that is given.
 func linesOf(did work, t Task, a Answer, w say.Vocabulary) []string {
 	face := did.face(w)
@@ -322,7 +346,13 @@ func linesOf(did work, t Task, a Answer, w say.Vocabulary) []string {
 				text = w.UnitForm(shown.Models[0].InPlay())
 			}
 		case FromBank:
-			text = b.ID + ": " + text
+			if t.Kind == match.Kind {
+				text = b.ID + ": " + text
+			}
+		case Reason:
+			if text == SaidAloud {
+				text = say.New("task.told-aloud").Text(w)
+			}
 		}
 		lines = append(lines, w.Spell(text))
 	}

@@ -477,10 +477,8 @@ func plainCell(text string) string {
 // work is one child's hand-in as it is put up: its answer, and her name where the teacher
 // gives it.
 type work struct {
-	Name  string           `json:"name,omitempty"`
-	Of    string           `json:"of"`
-	Lines []string         `json:"lines"`
-	Views []door.BoardView `json:"views"`
+	Name string `json:"name,omitempty"`
+	door.WorkView
 }
 
 // classBoard is what the class's board shows: its door with the code, or work that was put up.
@@ -519,9 +517,10 @@ type answers struct {
 }
 
 type answerGiven struct {
-	Lines []string         `json:"lines"`
-	Views []door.BoardView `json:"views"`
-	N     int              `json:"n"`
+	Lines   []string         `json:"lines"`
+	Columns []task.FaceLine  `json:"columns,omitempty"`
+	Views   []door.BoardView `json:"views"`
+	N       int              `json:"n"`
 }
 
 // setUp is the set of which all answers are put up, where it is one of the class's.
@@ -557,7 +556,7 @@ func (s *Server) answersOf(class string, up upThere) (*answers, error) {
 	}
 	out := &answers{Of: one.Ask, Groups: []answerGiven{}}
 	for _, g := range one.Groups {
-		out.Groups = append(out.Groups, answerGiven{g.Lines, g.Views, g.Children})
+		out.Groups = append(out.Groups, answerGiven{g.Lines, g.Columns, g.Views, g.Children})
 	}
 	return out, nil
 }
@@ -579,7 +578,7 @@ func (s *Server) workOf(class, attempt string, named bool) (work, error) {
 		return work{}, errors.Join(err, store.ErrNoAttempt)
 	}
 	out := work{}
-	if out.Lines, out.Of, out.Views, err = door.Work(tasks[a.Task], a.Answer, set.Source.Words); err != nil || !named {
+	if out.WorkView, err = door.Work(tasks[a.Task], a.Answer, set.Source.Words); err != nil || !named {
 		return out, err
 	}
 	for _, id := range []string{a.PupilID, a.WithID} {

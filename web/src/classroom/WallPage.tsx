@@ -4,6 +4,7 @@ import { Alert, Button, Checkbox } from 'antd';
 import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
 import { Face, roomFor } from '../board/Face';
+import { Columns } from '../classwork/Columns';
 import { names } from '../shell/names';
 import { classes, timeOf, type Group, type Wall, type WallTask } from '../state/classroom';
 import { notify, sentence } from '../state/lesson';
@@ -42,6 +43,8 @@ const MOST_UP = 3;
 function Whole({ id, wall }: { id: string; wall: Wall }) {
   const [at, setAt] = useState(0);
   const [up, setUp] = useState<string[]>([]);
+  /** Of which task they are: what stands side by side is of one. */
+  const [of, setOf] = useState(0);
   const [named, setNamed] = useState(false);
   /** The task of which all answers are up. */
   const [all, setAll] = useState<number>();
@@ -60,8 +63,11 @@ function Whole({ id, wall }: { id: string; wall: Wall }) {
     setAll(at);
     tell(classes.putUpAll(id, wall.set.id, at));
   };
-  const turn = (attempt: string) =>
-    put(up.includes(attempt) ? up.filter((a) => a !== attempt) : [...up, attempt].slice(-MOST_UP));
+  const turn = (attempt: string) => {
+    const beside = of === at ? up : [];
+    setOf(at);
+    put(up.includes(attempt) ? up.filter((a) => a !== attempt) : [...beside, attempt].slice(-MOST_UP));
+  };
   return (
     <Frame
       title={wall.class}
@@ -251,7 +257,11 @@ function OneGroup({ reads, set, n, group, room, task, up, turn }: GroupProps) {
           {group.views.map((v, i) => (
             <Face key={i} models={v.models} room={room} name="What was laid" />
           ))}
+          {group.columns && <Columns lines={group.columns} />}
         </span>
+        <Button type="text" aria-expanded={open} onClick={() => setOpen(!open)}>
+          who
+        </Button>
         <output className={cx('n')} aria-label="Children">
           {group.children}
         </output>
@@ -278,10 +288,6 @@ function OneGroup({ reads, set, n, group, room, task, up, turn }: GroupProps) {
             {given ? 'Given' : 'Give another'}
           </Button>
         )}
-        <span className={cx('grow')} />
-        <Button type="text" aria-expanded={open} onClick={() => setOpen(!open)}>
-          who
-        </Button>
       </div>
       {open && (
         <ul className={cx('names')}>

@@ -2,6 +2,7 @@
 // until the teacher gives it.
 import { Face, roomFor } from '../board/Face';
 import { names } from '../shell/names';
+import { Columns } from './Columns';
 import type { Answers, ClassBoard as Board, Work } from '../state/classroom';
 import css from './Works.module.css';
 
@@ -49,6 +50,11 @@ function AllAnswers({ all: { of, groups } }: { all: Answers }) {
                 ))}
               </div>
             )}
+            {g.columns && (
+              <div className={cx('written')}>
+                <Columns lines={g.columns} />
+              </div>
+            )}
           </li>
         ))}
       </ul>
@@ -58,10 +64,11 @@ function AllAnswers({ all: { of, groups } }: { all: Answers }) {
 
 function Works({ works }: { works: Work[] }) {
   const room = roomFor(works.flatMap((w) => w.views));
+  const pictured = works.some((w) => w.views.length > 0);
   return (
     <main className={cx('up')}>
       <h1>{works[0]!.of}</h1>
-      <div className={cx(under(works.length, room) ? 'works rows' : 'works')}>
+      <div className={cx(pictured && under(works.length, room) ? 'works rows' : 'works')}>
         {works.map((w, i) => (
           <OneWork key={i} work={w} room={room} />
         ))}
@@ -78,6 +85,11 @@ function OneWork({ work, room }: { work: Work; room: { w: number; h: number } })
           {work.views.map((v, i) => (
             <Face key={i} models={v.models} room={room} name="What was laid" />
           ))}
+        </div>
+      )}
+      {work.columns && (
+        <div className={cx('written')}>
+          <Columns lines={work.columns} />
         </div>
       )}
       <figcaption>

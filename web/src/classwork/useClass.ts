@@ -2,11 +2,17 @@
 import { useQuery, useQueryClient, type QueryKey } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { create } from 'zustand';
+import { createJSONStorage, persist } from 'zustand/middleware';
 import { classes } from '../state/classroom';
 import { hear } from '../state/stream';
 
-/** The class that is here now: the one that was set something last in this window. */
-export const useToday = create<{ of: string }>(() => ({ of: '' }));
+/** The class that is here now: the one that was set something last in this window, also when it is loaded again. */
+export const useToday = create<{ of: string }>()(
+  persist(() => ({ of: '' }), {
+    name: 'unitbloom-class',
+    storage: createJSONStorage(() => sessionStorage),
+  }),
+);
 
 /** How often what only time changes is read again, in milliseconds: who has been quiet, who is away. */
 const AGAIN_MS = 20_000;

@@ -1,5 +1,5 @@
 // The server's routes for classes: a teacher's, and those of children's devices.
-import type { BoardView, SheetView, Task, Vocabulary, Written } from '../core/core';
+import type { BoardView, FaceLine, SheetView, Task, Vocabulary, Written } from '../core/core';
 import { ApiError, byChance, request } from './api';
 import type { Laid } from './device';
 
@@ -92,6 +92,7 @@ export interface Picture {
 export interface Group {
   key: string;
   lines: string[];
+  columns?: FaceLine[];
   views: Picture[];
   shows?: string;
   of?: string;
@@ -147,6 +148,7 @@ export interface Work {
   name?: string;
   of: string;
   lines: string[];
+  columns?: FaceLine[];
   views: Picture[];
 }
 
@@ -175,7 +177,7 @@ export interface ClassBoard {
 /** What a class gave to a task, alike ones together: neither whose it is nor whether it is right. */
 export interface Answers {
   of: string;
-  groups: { lines: string[]; views: Picture[]; n: number }[];
+  groups: { lines: string[]; columns?: FaceLine[]; views: Picture[]; n: number }[];
 }
 
 /** What is drawn and said on the stage: nothing of what is held back. */
