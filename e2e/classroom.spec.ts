@@ -200,6 +200,13 @@ test('a lesson: set, done on three devices, gathered, two put up, given back', a
   await page.getByRole('button', { name: 'I was there' }).click();
   await expect(jorn.getByRole('button', { name: 'I need help' })).toBeVisible();
 
+  // Evi goes on on paper: what is printed for those without a device is what the others have.
+  await page.getByRole('link', { name: /Print it for them/ }).click();
+  await expect(page.getByRole('radio', { name: 'Those without a device (1)' })).toBeChecked();
+  const sheet = page.getByRole('region', { name: 'Page 1 of 2' });
+  await expect(sheet).toContainText('Show 54 with base-ten blocks.');
+  await page.goBack();
+
   // Another like it, for him alone.
   await swapped.getByRole('button', { name: 'Give another' }).click();
   await expect(jorn.getByRole('heading', { name: 'Show 54 with base-ten blocks.' })).toHaveCount(0);
@@ -369,6 +376,10 @@ test('axe finds nothing on a class’s screens', async ({ page, browser, app }) 
   await page.locator('.WallPage_group').first().waitFor();
   await page.getByRole('button', { name: 'who' }).first().click();
   await sound(page, 'the wall');
+  await page.getByRole('link', { name: /On paper|Print it for them/ }).click();
+  await page.getByRole('button', { name: 'Print' }).waitFor();
+  await sound(page, 'a set on paper');
+  await page.goBack();
   await page.goto(`/class/${id}/board`);
   await page.getByText(code).waitFor();
   await sound(page, 'the board with the code');
@@ -527,7 +538,8 @@ test('a sentence of her own, one of four, quick facts and a reason', async ({ pa
     await page.keyboard.type('Why is it more than 200?');
     await expect(dialog.getByRole('heading', { name: '4 tasks' })).toBeVisible();
   });
-  const child = await device(browser, app.url, code, 'Evi');
+  // On a phone: nothing moves away under a finger when the digits go.
+  const child = await device(browser, app.url, code, 'Evi', { viewport: { width: 390, height: 844 } });
   const next = () => child.getByRole('button', { name: 'The next task' }).click();
 
   await expect(child.getByRole('heading', { name: /Which is the answer to 402 − 167/ })).toBeVisible();
@@ -547,6 +559,7 @@ test('a sentence of her own, one of four, quick facts and a reason', async ({ pa
   for (const sign of ['plus', '8', 'equals', '1', '7'])
     await child.getByRole('button', { name: sign, exact: true }).click();
   await expect(child.getByRole('textbox', { name: 'My sentence' })).toHaveValue('9 + 8 = 17');
+  await child.getByRole('button', { name: 'Done', exact: true }).click();
   for (let i = 0; i < 16; i++)
     await child
       .getByRole('button', { name: /^Add 1/ })

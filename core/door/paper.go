@@ -120,7 +120,7 @@ func sheet(s *session, a SheetArgs) (SheetView, error) {
 	found := map[string]bool{}
 	for _, t := range tasks {
 		found[t.Kind] = true
-		view, err := s.taskView(t)
+		view, err := Printed(t, s.doc.Words)
 		if err != nil {
 			return out, err
 		}
@@ -134,16 +134,17 @@ func sheet(s *session, a SheetArgs) (SheetView, error) {
 	return out, nil
 }
 
-func (s *session) taskView(t task.Task) (TaskView, error) {
-	face, err := task.FaceOf(t, s.doc.Words)
+// Printed is a task as it is printed.
+func Printed(t task.Task, w say.Vocabulary) (TaskView, error) {
+	face, err := task.FaceOf(t, w)
 	if err != nil {
 		return TaskView{}, err
 	}
 	v := TaskView{Face: face}
-	if v.Answers, err = task.Answers(t, s.doc.Words); err != nil {
+	if v.Answers, err = task.Answers(t, w); err != nil {
 		return v, err
 	}
-	v.Views, err = boardsSeen(boardsOf(face), s.doc.Words)
+	v.Views, err = boardsSeen(boardsOf(face), w)
 	return v, err
 }
 

@@ -537,6 +537,45 @@ func TestAllAnswersGatherOnTheBoard(t *testing.T) {
 	r.teacher.do("PUT", at, map[string]any{}, 204)
 }
 
+// A set is printed with the tasks that children have at their devices; where each has numbers of her
+// own, each has a sheet.
+func TestASetIsPrinted(t *testing.T) {
+	r := newClassroom(t)
+	mirren := r.sit("Mirren")
+	sheets := func(set string) []any { return r.teacher.do("GET", "/api/sets/"+set+"/paper", nil, 200)["sheets"].([]any) }
+	asked := func(tasks any) (out []any) {
+		for _, t := range tasks.([]any) {
+			out = append(out, t.(map[string]any)["ask"])
+		}
+		return out
+	}
+	one := sheets(r.set)
+	require.Len(t, one, 1)
+	assert.ElementsMatch(t, []any{map[string]any{"name": "Mirren", "away": false},
+		map[string]any{"name": "Jorn", "away": true}, map[string]any{"name": "Evi", "away": true}},
+		one[0].(map[string]any)["for"])
+	assert.Equal(t, []any{"Show 54 with base-ten blocks. Use as few pieces as you can."},
+		asked(one[0].(map[string]any)["tasks"]))
+
+	own := r.teacher.do("POST", "/api/classes/"+r.class+"/sets", map[string]any{"title": "Own", "own": true,
+		"lesson": json.RawMessage(show54), "kinds": []string{"build"}, "more": 1, "help": "hint"}, 201)["id"].(string)
+	each := sheets(own)
+	require.Len(t, each, 3)
+	var hers, printed any
+	for _, sheet := range each {
+		if sheet := sheet.(map[string]any); sheet["for"].([]any)[0].(map[string]any)["name"] == "Mirren" {
+			printed = sheet["tasks"]
+		}
+	}
+	for _, set := range mirren.do("GET", "/api/desk", nil, 200)["sets"].([]any) {
+		if set := set.(map[string]any); set["id"] == own {
+			hers = set["tasks"]
+		}
+	}
+	assert.Equal(t, asked(hers), asked(printed))
+	r.teacher.do("GET", "/api/sets/none/paper", nil, 404)
+}
+
 // A teacher tries a set before it is set: it is what children would have, and nothing is kept of it.
 func TestASetIsTried(t *testing.T) {
 	r := newClassroom(t)

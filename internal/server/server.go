@@ -209,6 +209,7 @@ func (s *Server) classroom(known, zipped *gin.RouterGroup) {
 	write.POST("/sets", s.makeSet)
 	write.POST("/sets/try", s.trySet)
 	zipped.GET("/sets/:set/wall", s.setTo(reads), s.wall)
+	zipped.GET("/sets/:set/paper", s.setTo(reads), s.setPaper)
 	zipped.GET("/sets/:set/attempts/:attempt/replay", s.setTo(reads), s.replay)
 	sets := zipped.Group("/sets/:set", s.setTo(writes))
 	sets.PATCH("", s.endSet)

@@ -207,6 +207,75 @@ func (s *Server) wall(c *gin.Context) {
 	c.JSON(http.StatusOK, w)
 }
 
+// setOnPaper is a set as it is printed, for children who have no device, or for all.
+type setOnPaper struct {
+	Title  string       `json:"title"`
+	Class  string       `json:"class"`
+	Sheets []paperSheet `json:"sheets"`
+}
+
+// paperSheet is what some children have: all of them, or one with numbers of her own.
+type paperSheet struct {
+	For   []paperChild    `json:"for"`
+	Tasks []door.TaskView `json:"tasks"`
+}
+
+// paperChild is a child by her name; Away says that she has no device, and has handed nothing in.
+type paperChild struct {
+	Name string `json:"name"`
+	Away bool   `json:"away"`
+}
+
+func (s *Server) setPaper(c *gin.Context) {
+	set, err := s.work.Set(c.Param("set"))
+	if err != nil {
+		s.classError(c, err)
+		return
+	}
+	out, err := s.onPaper(set)
+	if err != nil {
+		s.classError(c, err)
+		return
+	}
+	c.JSON(http.StatusOK, out)
+}
+
+func (s *Server) onPaper(set store.Set) (setOnPaper, error) {
+	w, err := s.wallOf(set)
+	if err != nil {
+		return setOnPaper{}, err
+	}
+	out := setOnPaper{Title: set.Title, Class: w.Class, Sheets: []paperSheet{}}
+	pupils, err := s.store.Pupils(set.ClassID)
+	if err != nil {
+		return out, err
+	}
+	for _, p := range pupils {
+		if !set.IsFor(p.ID) {
+			continue
+		}
+		child := paperChild{p.Name, slices.Contains(w.Away, p.Name)}
+		if !set.Own && len(out.Sheets) > 0 {
+			out.Sheets[0].For = append(out.Sheets[0].For, child)
+			continue
+		}
+		tasks, err := s.work.TasksFor(set, p.ID)
+		if err != nil {
+			return out, err
+		}
+		sheet := paperSheet{For: []paperChild{child}, Tasks: []door.TaskView{}}
+		for _, t := range tasks {
+			view, err := door.Printed(t, set.Source.Words)
+			if err != nil {
+				return out, err
+			}
+			sheet.Tasks = append(sheet.Tasks, view)
+		}
+		out.Sheets = append(out.Sheets, sheet)
+	}
+	return out, nil
+}
+
 func (s *Server) wallOf(set store.Set) (wall, error) {
 	class, err := s.store.Class(set.ClassID)
 	if err != nil {

@@ -92,6 +92,10 @@ function App() {
               path="/class/:id/wall/:set"
               element={<Later part={classroom} show={(m) => <m.WallPage />} />}
             />
+            <Route
+              path="/class/:id/wall/:set/paper"
+              element={<Later part={paper} show={(m) => <m.SetPaper />} />}
+            />
             <Route path="/desk" element={<Later part={desk} show={(m) => <m.DeskPage />} />} />
             <Route path="/desk/try" element={<Later part={desk} show={(m) => <m.TryPage />} />} />
             <Route path="/open" element={<OpenLine />} />

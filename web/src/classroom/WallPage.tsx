@@ -2,7 +2,7 @@
 // in the teacher's window only; nothing re-sorts under her finger.
 import { Alert, Button, Checkbox } from 'antd';
 import { useEffect, useState } from 'react';
-import { useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { Face, roomFor } from '../board/Face';
 import { Columns } from '../classwork/Columns';
 import { names } from '../shell/names';
@@ -155,6 +155,9 @@ function Whole({ id, wall }: { id: string; wall: Wall }) {
           <People title="Not yet begun" who={wall.notBegun} />
           <People title="Quiet for a while" who={wall.quiet} />
           <People title="Without a device" who={wall.away} />
+          <Link to={`/class/${id}/wall/${wall.set.id}/paper`}>
+            {wall.away.length > 0 ? 'Print it for them' : 'On paper'}
+          </Link>
         </aside>
       </div>
     </Frame>

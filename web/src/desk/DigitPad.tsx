@@ -24,9 +24,11 @@ interface Props {
   /** How many signs a field takes. */
   long: number;
   focus: () => void;
+  /** Whether something else is to be done beside it: on a small screen it lies over that. */
+  over: boolean;
 }
 
-export function DigitPad({ writing, signs: more, point, off, long, focus }: Props) {
+export function DigitPad({ writing, signs: more, point, off, long, focus, over }: Props) {
   const { at, text, write } = writing;
   const press = (sign: string) => {
     const was = text(at);
@@ -51,6 +53,15 @@ export function DigitPad({ writing, signs: more, point, off, long, focus }: Prop
           {sign}
         </button>
       ))}
+      {over && (
+        <button
+          type="button"
+          className={cx('away')}
+          onClick={() => (document.activeElement as HTMLElement | null)?.blur()}
+        >
+          Done
+        </button>
+      )}
     </div>
   );
 }

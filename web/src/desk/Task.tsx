@@ -102,6 +102,7 @@ export function Task({ set, n, task }: TaskProps) {
             off={!here || !PADDED.includes(here.gives)}
             long={here?.gives === 'digits' ? 2 : 24}
             focus={() => focused(fields, at)}
+            over={task.board !== undefined}
           />
         )}
       </footer>

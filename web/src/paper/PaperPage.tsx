@@ -1,15 +1,7 @@
 // A lesson on paper: a sheet for children, a worked example step by step, or a board as a
 // poster. What is seen here is what the browser prints.
 import { Alert, Button, Checkbox, Input, InputNumber, Radio, Select } from 'antd';
-import {
-  useDeferredValue,
-  useEffect,
-  useMemo,
-  useRef,
-  useState,
-  type CSSProperties,
-  type ReactNode,
-} from 'react';
+import { useDeferredValue, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { call, type SheetView } from '../core/core';
@@ -25,16 +17,13 @@ import { Linked } from './Linked';
 import { MANY, openMany } from './many';
 import css from './PaperPage.module.css';
 import { posterBlocks, stripBlocks, type AnswersAt } from './Strip';
-import { AnswerList, sheetBlocks } from './TaskItems';
-import { usePages, type Block } from './usePages';
+import { answerBlocks, Group, Head, PaperChoice, paperOf, Pages, type PaperSize } from './Pages';
+import { sheetBlocks } from './TaskItems';
+import type { Block } from './usePages';
+
+export { SetPaper } from './SetPaper';
 
 const cx = names(css);
-
-/** Sizes in millimetres. */
-const SIZES = { A4: { w: 210, h: 297 }, Letter: { w: 215.9, h: 279.4 } };
-type Size = keyof typeof SIZES;
-const MARGIN = 15;
-const FOOT = 8;
 
 const WHATS = [
   { value: 'sheet', label: 'A sheet for children' },
@@ -104,7 +93,7 @@ function Paper({ id }: { id: string }) {
   const [params, setParams] = useSearchParams();
   const asked = params.get('as');
   const what: What = WHATS.find((w) => w.value === asked)?.value ?? 'sheet';
-  const [size, setSize] = useState<Size>('A4');
+  const [size, setSize] = useState<PaperSize>('A4');
   const [mono, setMono] = useState(false);
   const [answers, setAnswers] = useState<AnswersAt>('page');
   const [linked, setLinked] = useState(false);
@@ -114,12 +103,10 @@ function Paper({ id }: { id: string }) {
     return here && all.includes(here) ? [here] : all;
   });
   const chosen = outline.scenes.filter((s) => scenes.includes(s.id));
-  const wide = what === 'poster';
-  const paper = wide ? { w: SIZES[size].h, h: SIZES[size].w } : SIZES[size];
+  const paper = paperOf(size, what === 'poster');
   const made = useMade(what, scenes, answers, linked);
   return (
     <div className={cx('paper')}>
-      <style>{`@page { size: ${paper.w}mm ${paper.h}mm; margin: 0; }`}</style>
       <header className={cx('bar')}>
         <Link to={back.to} className={cx('home')} aria-label={back.word}>
           <Flower size={30} />
@@ -173,35 +160,18 @@ function Paper({ id }: { id: string }) {
             />
           </Group>
         )}
-        <Group name="Paper">
-          <Radio.Group
-            value={size}
-            options={Object.keys(SIZES)}
-            onChange={(e) => setSize(e.target.value as Size)}
-          />
-          <Checkbox checked={mono} onChange={(e) => setMono(e.target.checked)}>
-            Black and white
-          </Checkbox>
+        <PaperChoice size={size} setSize={setSize} mono={mono} setMono={setMono}>
           {chosen.length > 0 && (
             <Checkbox checked={linked} onChange={(e) => setLinked(e.target.checked)}>
               With a code that opens it
             </Checkbox>
           )}
-        </Group>
+        </PaperChoice>
         {made.told}
       </aside>
       <Pages blocks={made.blocks} paper={paper} mono={mono} foot={outline.title} empty={made.empty} />
       <Notices />
     </div>
-  );
-}
-
-function Group({ name, children }: { name: string; children: ReactNode }) {
-  return (
-    <fieldset className={cx('group')}>
-      <legend>{name}</legend>
-      {children}
-    </fieldset>
   );
 }
 
@@ -296,18 +266,7 @@ function useSheet(wanted: boolean, scenes: string[], linked: boolean): Made {
             node: <Linked text={linkOf(s, call('boardOf', { handle, scene: s.id }).notation)} />,
           }))
       : [];
-    const page: Block[] = key
-      ? [
-          {
-            key: 'answers head',
-            begins: true,
-            heads: true,
-            node: <h2 className={cx('answers-head')}>Answers</h2>,
-          },
-          { key: 'answers', node: <AnswerList answers={answers} /> },
-        ]
-      : [];
-    return [...sheets, ...code, ...page];
+    return [...sheets, ...code, ...(key ? answerBlocks(answers) : [])];
   }, [found, key, linked, outline, scenes, handle, pupils]);
   const choices = (
     <>
@@ -424,80 +383,4 @@ function useNames(wanted: boolean): { pupils: string[]; choice: ReactNode } {
     />
   );
   return { pupils, choice };
-}
-
-/** The head of a sheet: whose it is, and when. */
-function Head({ title, name }: { title: string; name?: string }) {
-  return (
-    <div className={cx('head')}>
-      <span>{title}</span>
-      {name ? <b>{name}</b> : <i>Name</i>}
-      <i>Date</i>
-    </div>
-  );
-}
-
-interface PagesProps {
-  blocks: Block[];
-  paper: { w: number; h: number };
-  mono: boolean;
-  foot: string;
-  empty: string;
-}
-
-/** Millimetres in pixels, as the browser has them. */
-const MM = 96 / 25.4;
-
-function Pages({ blocks, paper, mono, foot, empty }: PagesProps) {
-  const room = paper.h - 2 * MARGIN - FOOT;
-  const { measure, pages } = usePages(blocks, room * MM);
-  const width = paper.w - 2 * MARGIN;
-  const [fit, setFit] = useState(1);
-  const desk = useRef<HTMLElement>(null);
-  useEffect(() => {
-    const room = new ResizeObserver(([desk]) =>
-      setFit(Math.min(1, desk!.contentRect.width / (paper.w * MM))),
-    );
-    room.observe(desk.current!);
-    return () => room.disconnect();
-  }, [paper.w]);
-  return (
-    <main
-      ref={desk}
-      tabIndex={0}
-      className={cx(mono ? 'pages mono' : 'pages')}
-      style={{ '--room': `${room}mm`, '--fit': fit } as CSSProperties}
-    >
-      <div className={cx('measure')} aria-hidden inert>
-        <div ref={measure} style={{ width: `${width}mm` }}>
-          {blocks.map((b) => (
-            <div key={b.key} className={cx('block')}>
-              {b.node}
-            </div>
-          ))}
-        </div>
-      </div>
-      {blocks.length === 0 && <p className={cx('empty')}>{empty}</p>}
-      {pages.map((page, i) => (
-        <section
-          key={i}
-          className={cx('page')}
-          style={{ width: `${paper.w}mm`, height: `${paper.h}mm`, '--high': `${paper.h}mm` } as CSSProperties}
-          aria-label={`Page ${i + 1} of ${pages.length}`}
-        >
-          {page.map((k) => (
-            <div key={blocks[k]!.key} className={cx('block')}>
-              {blocks[k]!.node}
-            </div>
-          ))}
-          <footer>
-            <span>{foot}</span>
-            <span>
-              {i + 1} / {pages.length}
-            </span>
-          </footer>
-        </section>
-      ))}
-    </main>
-  );
 }

@@ -72,7 +72,7 @@ export function sheetBlocks(tasks: Task[]): { blocks: Block[]; answers: string[]
         } else rows(`${key} ${k}`, matchItems(task));
       }
     } else {
-      if (group[0]!.bank)
+      if (group[0]!.bank && kind !== 'choose')
         blocks.push({ key: `${key} bank`, heads: true, node: <Bank texts={group[0]!.bank} /> });
       rows(
         key,
@@ -96,7 +96,12 @@ function itemsOf(task: Task, group: Task[]): Item[] {
     case 'ways':
       return [readItem(task, group)];
     case 'steps':
-      return [stepsItem(task)];
+      return [stepsItem(task, group)];
+    case 'count':
+    case 'choose':
+    case 'own':
+    case 'explain':
+      return [openItem(task, group)];
     case 'build':
       return [
         {
@@ -173,14 +178,14 @@ function readItem(task: Task, group: Task[]): Item {
 }
 
 /** The board as the class left it, room to draw each step, and what it comes to. */
-function stepsItem(task: Task): Item {
+function stepsItem(task: Task, group: Task[]): Item {
   const said = task.lines!.filter((l) => l.kind === 'said');
   return {
     across: 1,
     answers: task.answers,
     node: (
       <>
-        <p className={cx('of')}>{task.ask}</p>
+        {group.some((t) => t.ask !== group[0]!.ask) && <p className={cx('of')}>{task.ask}</p>}
         {said.map((l, i) => (
           <p key={i}>{l.cells[0]?.text}</p>
         ))}
@@ -197,6 +202,39 @@ function stepsItem(task: Task): Item {
         <p className={cx('gap-line')}>
           <span>{task.of} =</span> <i className={cx('square')} style={{ minWidth: FORMS.number }} />
         </p>
+      </>
+    ),
+  };
+}
+
+/** What is drawn, chosen and said in words: room for each. */
+function openItem(task: Task, group: Task[]): Item {
+  const said = group.some((t) => t.ask !== group[0]!.ask);
+  return {
+    across: task.kind === 'count' ? 2 : 1,
+    answers: task.answers,
+    node: (
+      <>
+        {said && <p>{task.ask}</p>}
+        {task.views[0] && (
+          <span className={cx('picture')}>
+            <Pictured models={task.views[0].models} room={largest(task.views)} name="The board" />
+          </span>
+        )}
+        {task.bank && <Bank texts={task.bank} />}
+        {task.blanks
+          .filter((b) => b.gives !== 'bank')
+          .map((b) =>
+            b.gives === 'board' ? (
+              <div key={b.id} className={cx('box')} />
+            ) : (
+              <p key={b.id} className={cx('gap-line')}>
+                <span>{b.label}</span>
+                <i className={cx('write')} />
+                {b.gives === 'reason' && <i className={cx('write whole')} />}
+              </p>
+            ),
+          )}
       </>
     ),
   };

@@ -152,6 +152,13 @@ export interface Work {
   views: Picture[];
 }
 
+/** A set as it is printed: one sheet for all, or one for each with her own numbers. */
+export interface SetOnPaper {
+  title: string;
+  class: string;
+  sheets: { for: { name: string; away: boolean }[]; tasks: SheetView['tasks'] }[];
+}
+
 /** What each child handed in last of each task, by kind, the oldest first. */
 export interface Progress {
   kinds: { kind: string; title: string }[];
@@ -228,6 +235,7 @@ export const classes = {
   trySet: (id: string, wish: SetWish) => send<DeskSet>('POST', `/classes/${id}/sets/try`, wish),
   endSet: (id: string, ended: boolean) => send<TaskSet>('PATCH', `/sets/${id}`, { ended }),
   deleteSet: (id: string) => request<void>('DELETE', `/sets/${id}`),
+  setPaper: (set: string) => request<SetOnPaper>('GET', `/sets/${set}/paper`),
   wall: (set: string) => request<Wall>('GET', `/sets/${set}/wall`),
   replay: (set: string, attempt: string) =>
     request<{ steps: ReplayStep[] }>('GET', `/sets/${set}/attempts/${attempt}/replay`).then((r) => r.steps),
