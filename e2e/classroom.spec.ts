@@ -437,8 +437,13 @@ test('your turn: set while presenting, and what is put up comes to the stage', a
   await expect(page.locator('.Works_work')).toHaveCount(1);
   await expect(page.getByText('2 tens 12 ones')).toBeVisible();
   await expect(page.getByText('Mara')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Add to our record' }).click();
+  await expect(page.getByRole('button', { name: 'In our record' })).toBeDisabled();
   await wall.getByRole('button', { name: 'Take down' }).first().click();
   await expect(page.locator('[data-piece]').first()).toBeVisible();
+  await page.keyboard.press('m');
+  await expect(page.getByRole('complementary', { name: 'Record' })).toContainText('2 tens 12 ones');
+  await page.keyboard.press('m');
 
   // All answers gather on the stage as they come: how many gave each, and nobody's name.
   await wall.getByRole('button', { name: 'Put all answers up' }).click();

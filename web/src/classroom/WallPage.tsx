@@ -155,7 +155,7 @@ function Whole({ id, wall }: { id: string; wall: Wall }) {
           <People title="Not yet begun" who={wall.notBegun} />
           <People title="Quiet for a while" who={wall.quiet} />
           <People title="Without a device" who={wall.away} />
-          <Link to={`/class/${id}/wall/${wall.set.id}/paper`}>
+          <Link className={cx('paper')} to={`/class/${id}/wall/${wall.set.id}/paper`}>
             {wall.away.length > 0 ? 'Print it for them' : 'On paper'}
           </Link>
         </aside>

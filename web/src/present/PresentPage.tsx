@@ -4,7 +4,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { glance } from '../board/glance';
 import { useToday } from '../classwork/useClass';
-import { isUp, Up } from '../classwork/Works';
+import { isUp } from '../classwork/Works';
 import { takePng } from '../export/usePictures';
 import { takePen } from '../ink/pen';
 import { PenBar } from '../ink/PenBar';
@@ -37,6 +37,7 @@ import { RecordSide } from './RecordSide';
 import { ScratchBar } from './ScratchBar';
 import { clearRecord, keepBoard, keepRecord, noteAside, startAgain } from './showing';
 import { useOwnLines } from '../record/ownLines';
+import { UpOnStage } from './UpOnStage';
 import { useFollowers } from './useFollowers';
 import { usePlay } from './usePlay';
 import { useUp, WhichClass, YourTurn } from './YourTurn';
@@ -153,7 +154,7 @@ export function PresentPage() {
 
   if (status !== 'open' || !scene) return <main className={cx('present')} aria-busy="true" />;
   if (seen.blank) return <Blank showAgain={turn('blank')} />;
-  if (up && isUp(up)) return <Up board={up} />;
+  if (up && isUp(up)) return <UpOnStage board={up} />;
   const yourTurn = theirs > 0 && frame.open && frame.step >= frame.steps - theirs;
   return (
     <main className={cx('present')} data-keys="">
