@@ -32,7 +32,7 @@ function AllAnswers({ all: { of, groups } }: { all: Answers }) {
   const room = roomFor(groups.flatMap((g) => g.views));
   return (
     <main className={cx('up')}>
-      <h1>{of}</h1>
+      <Asked of={of} />
       {groups.length === 0 && <p className={cx('waiting')}>What is handed in comes here.</p>}
       <ul className={cx('answers')}>
         {groups.map((g, i) => (
@@ -62,12 +62,17 @@ function AllAnswers({ all: { of, groups } }: { all: Answers }) {
   );
 }
 
+/** From so many letters on what was asked leaves more room to what was answered. */
+const LONG = 45;
+
+const Asked = ({ of }: { of: string }) => <h1 className={cx(of.length > LONG ? 'long' : undefined)}>{of}</h1>;
+
 function Works({ works }: { works: Work[] }) {
   const room = roomFor(works.flatMap((w) => w.views));
   const pictured = works.some((w) => w.views.length > 0);
   return (
     <main className={cx('up')}>
-      <h1>{works[0]!.of}</h1>
+      <Asked of={works[0]!.of} />
       <div className={cx(pictured && under(works.length, room) ? 'works rows' : 'works')}>
         {works.map((w, i) => (
           <OneWork key={i} work={w} room={room} />
