@@ -542,7 +542,9 @@ func TestAllAnswersGatherOnTheBoard(t *testing.T) {
 func TestASetIsPrinted(t *testing.T) {
 	r := newClassroom(t)
 	mirren := r.sit("Mirren")
-	sheets := func(set string) []any { return r.teacher.do("GET", "/api/sets/"+set+"/paper", nil, 200)["sheets"].([]any) }
+	sheets := func(set string) []any {
+		return r.teacher.do("GET", "/api/sets/"+set+"/paper", nil, 200)["sheets"].([]any)
+	}
 	asked := func(tasks any) (out []any) {
 		for _, t := range tasks.([]any) {
 			out = append(out, t.(map[string]any)["ask"])
