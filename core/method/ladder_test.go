@@ -10,6 +10,45 @@ import (
 	"unitbloom/core/method"
 )
 
+// later tells when a table is learned.
+func later(n int) int {
+	return map[int]int{1: 0, 2: 0, 5: 0, 10: 0, 3: 1, 4: 1, 8: 1, 6: 2, 7: 2, 9: 2, 11: 2, 12: 2}[n]
+}
+
+// A division with a number missing is of the tables of what divides and what comes of it, whatever
+// the number is that is divided.
+func TestAMissingNumberIsOfTheTablesThatItIsFoundBy(t *testing.T) {
+	t.Parallel()
+	// table is the easier one of a problem that is written a ÷ b = c, with one of them missing.
+	table := func(r method.Request) int {
+		words := strings.Fields(strings.Join(r.Args, " "))
+		n := func(i int) int {
+			v, err := strconv.Atoi(words[i])
+			require.NoError(t, err, words)
+			return v
+		}
+		switch "?" {
+		case words[0]:
+			return min(later(n(2)), later(n(4)))
+		case words[2]:
+			return min(later(n(0)/n(4)), later(n(4)))
+		}
+		return min(later(n(2)), later(n(0)/n(2)))
+	}
+	told := 0
+	for seed := range uint64(12) {
+		set, err := method.Ladder(method.Request{Method: "unknown", Args: []string{"? ÷ 5 = 2"}}, 8, seed)
+		require.NoError(t, err)
+		for i, rung := range set {
+			if rung.Harder.ID == "harder.table" {
+				told++
+				require.Equal(t, table(set[i-1].Request)+1, table(rung.Request), "%v after %v", rung.Args, set[i-1].Args)
+			}
+		}
+	}
+	require.Positive(t, told)
+}
+
 // What is told of a fact that is harder than the one before is true, by sums of our own.
 func TestWhatIsToldOfAHarderFactIsTrue(t *testing.T) {
 	t.Parallel()
@@ -20,9 +59,6 @@ func TestWhatIsToldOfAHarderFactIsTrue(t *testing.T) {
 			}
 		}
 		return out
-	}
-	later := func(n int) int {
-		return map[int]int{1: 0, 2: 0, 5: 0, 10: 0, 3: 1, 4: 1, 8: 1, 6: 2, 7: 2, 9: 2, 11: 2, 12: 2}[n]
 	}
 	// 300 is 3 of its unit; 10 is a number to multiply by.
 	front := func(n int) int {

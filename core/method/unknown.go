@@ -60,6 +60,8 @@ func (x missing) hardness() hardness {
 		h = factHardness(x.a, x.b)
 	case '−':
 		h = takenHardness(x.a, x.b)
+	case '÷':
+		h = tablesHardness(x.b, x.c)
 	default:
 		h = tablesHardness(x.a, x.b)
 	}
