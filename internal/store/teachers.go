@@ -253,14 +253,11 @@ func (s *Store) going(db *gorm.DB) *gorm.DB {
 // SessionOf is the session of a token with its teacher, while it lasts; that it was used is noted.
 func (s *Store) SessionOf(token string) (Session, Teacher, error) {
 	var session Session
-	if err := orElse(s.read.Where("token = ?", people.Hashed(token)).Take(&session).Error, ErrNoSession); err != nil {
+	found := s.going(s.read).Where("token = ?", people.Hashed(token)).Take(&session).Error
+	if err := orElse(found, ErrNoSession); err != nil {
 		return session, Teacher{}, err
 	}
 	now := s.now()
-	if now.Sub(session.SeenAt) > SessionIdle || now.Sub(session.CreatedAt) > SessionLife {
-		err := s.write.Where("token = ?", session.Token).Delete(&Session{}).Error
-		return session, Teacher{}, errors.Join(ErrNoSession, err)
-	}
 	t, err := s.Teacher(session.TeacherID)
 	if err == nil && now.Sub(session.SeenAt) > seenEvery {
 		err = s.write.Model(&Session{}).Where("token = ?", session.Token).UpdateColumn("seen_at", now).Error
@@ -301,10 +298,9 @@ func (s *Store) EndAllBut(but string) error {
 
 // sweepSessions removes sessions and links that have ended.
 func (s *Store) sweepSessions() error {
-	now := s.now()
 	return errors.Join(
-		s.write.Where("seen_at < ? OR created_at < ?", now.Add(-SessionIdle), now.Add(-SessionLife)).Delete(&Session{}).Error,
-		s.write.Where("ends_at < ?", now).Delete(&Link{}).Error,
+		s.write.Where("token NOT IN (?)", s.going(s.write).Select("token")).Delete(&Session{}).Error,
+		s.write.Where("ends_at < ?", s.now()).Delete(&Link{}).Error,
 	)
 }
 

@@ -1,6 +1,8 @@
 package store_test
 
 import (
+	"database/sql"
+	"errors"
 	"path/filepath"
 	"testing"
 	"time"
@@ -76,9 +78,15 @@ func TestALinkLastsAWeek(t *testing.T) {
 
 // A session from before they had ids goes on, and can be seen and ended.
 func TestASessionFromBeforeGoesOn(t *testing.T) {
-	s, err := store.Open(fixture(t, "before-sessions.sqlite"), nil)
+	path := fixture(t, "before-sessions.sqlite")
+	// It was used just now, whenever that is.
+	db, err := sql.Open("sqlite", path)
 	require.NoError(t, err)
-	s.SetClock(func() time.Time { return time.Date(2026, 11, 28, 3, 0, 0, 0, time.UTC) })
+	now := time.Now().UTC().Format("2006-01-02 15:04:05.999999999-07:00")
+	_, err = db.Exec("UPDATE sessions SET seen_at = ?, created_at = ?", now, now)
+	require.NoError(t, errors.Join(err, db.Close()))
+	s, err := store.Open(path, nil)
+	require.NoError(t, err)
 	const token = "a5c1bc72e0d378e822488b4fd3f2f5b1"
 	session, who, err := s.SessionOf(token)
 	require.NoError(t, err)
