@@ -17,7 +17,9 @@ type Room struct {
 	Aside bool
 	// Addends says that there are several, which may lie across.
 	Addends bool
-	W, H    int
+	// Wraps says that there are more than ten where rows of ten lie under one another.
+	Wraps bool
+	W, H  int
 	// Chart is the height of what stands above them.
 	Chart int
 	// Columns are the widths of the columns that hold something, by their place. Others are
@@ -50,8 +52,8 @@ type Way struct {
 	Below bool `json:"below"`
 	// Across has addends lie beside one another in a column, not in rows.
 	Across bool `json:"across"`
-	// Abreast has the places in a tray at the side stand beside one another, as in the chart,
-	// not under one another.
+	// Abreast has stand beside one another what else stands under one another: the places in a
+	// tray at the side, and what is beyond ten in a row of ten.
 	Abreast bool `json:"abreast"`
 }
 
@@ -61,6 +63,7 @@ func (r Room) Bare() Room { return Room{Tight: r.Tight, Way: r.Way} }
 // Join is room enough for both.
 func (r Room) Join(o Room) Room {
 	r.Tight, r.Aside, r.Addends = r.Tight || o.Tight, r.Aside || o.Aside, r.Addends || o.Addends
+	r.Wraps = r.Wraps || o.Wraps
 	r.Below, r.Across, r.Abreast = r.Below || o.Below, r.Across || o.Across, r.Abreast || o.Abreast
 	r.Chart = max(r.Chart, o.Chart)
 	r.W, r.H, r.Track = max(r.W, o.W), max(r.H, o.H), max(r.Track, o.Track)
@@ -101,13 +104,14 @@ func widest(a, b map[place.Place]int) map[place.Place]int {
 
 // Ways are all ways in which a model may be laid in a tight room.
 var Ways = []Way{
-	{}, {Abreast: true}, {Below: true},
+	{}, {Abreast: true}, {Below: true}, {Below: true, Abreast: true},
 	{Across: true}, {Across: true, Abreast: true}, {Across: true, Below: true},
+	{Across: true, Below: true, Abreast: true},
 }
 
 // Differs reports whether a way makes a difference to what is laid in the room.
 func (w Way) Differs(r Room) bool {
-	return (!w.Below || r.Aside) && (!w.Across || r.Addends) && (!w.Abreast || len(r.Taken) > 1)
+	return (!w.Below || r.Aside) && (!w.Across || r.Addends) && (!w.Abreast || r.Wraps || !w.Below && len(r.Taken) > 1)
 }
 
 // Shows is the span of places that the room has columns for; ok is false when it says

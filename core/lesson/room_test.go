@@ -29,7 +29,7 @@ func boardsOf(t *testing.T, sc lesson.Scene) []board.Board {
 
 // An example stands still: in its rooms every board has one size, and every column, row
 // and track one place and width, from the first step to the last; every piece has room, and
-// what is taken abreast stays where its place was put.
+// what is taken stays where its place was put.
 func TestAnExampleStandsStillInItsRooms(t *testing.T) {
 	examples := 0
 	for _, spec := range method.Specs() {
@@ -94,7 +94,7 @@ func standsStill(t *testing.T, sc lesson.Scene, way board.Way) {
 				}
 			}
 			for drawing, x := range first {
-				if was, there := taken[drawing]; there && way.Abreast && m.Kind() == "blocks" {
+				if was, there := taken[drawing]; there && (way.Abreast || way.Below) && m.Kind() == "blocks" {
 					assert.Equal(t, was, x, "%s: %s in the tray", sc.Title, drawing)
 				}
 				taken[drawing] = x

@@ -88,8 +88,8 @@ func lie(t *testing.T, out *strings.Builder, m board.Model) {
 		if room.Tight {
 			r := l.Room
 			fmt.Fprintf(&text, "room chart %d, columns %v, reach %v, rows %v, ", r.Chart, r.Columns, r.Reach, r.Rows)
-			fmt.Fprintf(&text, "track %d, taken %v, least %d, kept %v, aside %t, addends %t\n", r.Track, r.Taken, r.Least,
-				r.Kept, r.Aside, r.Addends)
+			fmt.Fprintf(&text, "track %d, taken %v, least %d, kept %v, aside %t, addends %t, wraps %t\n", r.Track, r.Taken,
+				r.Least, r.Kept, r.Aside, r.Addends, r.Wraps)
 		}
 		for _, z := range l.Zones {
 			fmt.Fprintf(&text, "zone %s %q %d %q at %d,%d %d × %d side %t", z.ID, z.Label, z.Count, z.Text,

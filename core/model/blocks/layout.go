@@ -55,6 +55,11 @@ func inRow(pitch, five, row int) func(i, n int) (int, int) {
 	return func(i, _ int) (int, int) { return gap5(i%10, pitch, five), i / 10 * row }
 }
 
+// inLine fills tens beside one another, five and five.
+func inLine(pitch, five, ten int) func(i, n int) (int, int) {
+	return func(i, _ int) (int, int) { return i/10*ten + gap5(i%10, pitch, five), 0 }
+}
+
 // closePiles stacks flats in piles of five whose edges alone are seen, two piles to a row.
 func closePiles(size int) func(i, n int) (int, int) {
 	pile, high := size+4*lean+stagger, size+4*stagger
@@ -114,10 +119,25 @@ var tight = func() map[place.Place]arrangement {
 	return all
 }()
 
+// abreast is tight, with the rods beyond ten beside the ten and not under it.
+var abreast = func() map[place.Place]arrangement {
+	all := maps.Clone(tight)
+	for p, slot := range map[place.Place]func(i, n int) (int, int){
+		place.Tens: inLine(14, 6, 142+rowGap), place.TenThousands: inLine(24, 8, 242+rowGap),
+	} {
+		a := all[p]
+		a.slot = slot
+		all[p] = a
+	}
+	return all
+}()
+
 func (g *grid) arrangement(p place.Place) arrangement {
 	switch {
 	case g.Sketch:
 		return sketch[p]
+	case g.room.Abreast:
+		return abreast[p]
 	case g.room.Tight:
 		return tight[p]
 	}
@@ -270,6 +290,7 @@ func (g *grid) columns() board.Layout {
 		if len(g.cell(p, all).blocks) > 0 {
 			took.Columns[p] = width
 		}
+		took.Wraps = took.Wraps || g.wraps(p)
 		width = max(width, g.room.Columns[p])
 		l.Zones = append(l.Zones, board.Zone{ID: p.Plural(), Label: p.Plural(), Place: &p, Count: counts.Of(p), X: l.W,
 			W: width, Offer: kit.ColumnOffer(p)})
@@ -286,6 +307,17 @@ func (g *grid) columns() board.Layout {
 		l.Zones[i].H = l.H
 	}
 	return g.tray(l)
+}
+
+// wraps reports whether rods lie under a row of ten of them, where they may.
+func (g *grid) wraps(p place.Place) bool {
+	if p != place.Tens && p != place.TenThousands {
+		return false
+	}
+	if g.isJoined(p) {
+		return len(g.cell(p, all).blocks) > 10
+	}
+	return slices.ContainsFunc(g.cells[p][all+2:], func(c cell) bool { return len(c.blocks) > 10 })
 }
 
 // putColumn lays the blocks of a place: all together, or a row for each addend.
@@ -521,12 +553,17 @@ func (g *grid) tray(l board.Layout) board.Layout {
 func (g *grid) trayBelow(l board.Layout, zone board.Zone) board.Layout {
 	top := l.H + g.rowGap
 	x, high := 0, 0
+	l.Room.Taken = map[place.Place]int{}
 	for p := Largest; p >= Smallest; p-- {
 		c := cell{place: p, blocks: g.takenOf(p)}
 		w, h := g.arrangement(p).extent(len(c.blocks))
 		if w > 0 {
+			l.Room.Taken[p] = w
 			l.Pieces = g.put(l.Pieces, c, x+g.pad, top+g.pad, "taken")
-			x, high = x+w+2*g.pad, max(high, h)
+			high = max(high, h)
+		}
+		if w = max(w, g.room.Taken[p]); w > 0 {
+			x += w + 2*g.pad
 		}
 	}
 	h := high + 2*g.pad

@@ -303,7 +303,7 @@ export interface Calls {
        */
       across: boolean;
       /**
-       * Abreast has the places in a tray at the side stand beside one another, as in the chart, not under one another.
+       * Abreast has stand beside one another what else stands under one another: the places in a tray at the side, and what is beyond ten in a row of ten.
        */
       abreast: boolean;
     };
@@ -4364,7 +4364,7 @@ export interface Extent {
    */
   across: boolean;
   /**
-   * Abreast has the places in a tray at the side stand beside one another, as in the chart, not under one another.
+   * Abreast has stand beside one another what else stands under one another: the places in a tray at the side, and what is beyond ten in a row of ten.
    */
   abreast: boolean;
   models: ModelExtent[];
