@@ -526,7 +526,13 @@ test('devices follow the stage, without what is held back, until it is their tur
   await expect(child.getByText('Jorn: look with the class.')).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(child.getByText('You are in Larches.')).toBeVisible();
+  // A page that is gone without a word leaves no device behind.
+  await page.getByRole('button', { name: /^Present/ }).click();
+  await page.getByRole('button', { name: 'Next', exact: true }).waitFor();
+  await page.keyboard.press('d');
+  await expect(child.getByText('Jorn: look with the class.')).toBeVisible();
   await page.goto(`/class/${id}`);
+  await expect(child.getByText('You are in Larches.')).toBeVisible();
 });
 
 test('a sentence of her own, one of four, quick facts and a reason', async ({ page, browser, app }) => {

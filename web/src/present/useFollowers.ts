@@ -42,10 +42,21 @@ export function useFollowers(on: boolean) {
     const stop = useLesson.subscribe((s, was) => {
       if (s.frame !== was.frame || s.models !== was.models) timer ??= setTimeout(send, SENT_MS);
     });
+    const end = () => void classes.setStage(of, undefined).catch(() => undefined);
+    // A page that is closed leaves nobody waiting; one that comes back shows itself again.
+    const back = ({ persisted }: PageTransitionEvent) => {
+      if (!persisted) return;
+      sent = '';
+      send();
+    };
+    addEventListener('pagehide', end);
+    addEventListener('pageshow', back);
     return () => {
       stop();
       clearTimeout(timer);
-      void classes.setStage(of, undefined).catch(() => undefined);
+      removeEventListener('pagehide', end);
+      removeEventListener('pageshow', back);
+      end();
     };
   }, [on, of]);
 }

@@ -116,6 +116,8 @@ export async function request<T>(method: string, path: string, body?: string | B
       method,
       headers: typeof body === 'string' ? { 'Content-Type': 'application/json' } : {},
       body: body ?? null,
+      // What only ends something is sent though the page goes.
+      keepalive: body === '',
       redirect: 'manual',
       signal: AbortSignal.timeout(TIMEOUT_MS),
     });
