@@ -122,7 +122,7 @@ test('ink and notes stay on their model when it moves, and are cleared apart fro
   await page.keyboard.press('Escape');
   await expect(page.locator('.SetUpSide_set-up')).toHaveCount(0);
   await settled(page);
-  expect(await apart()).toEqual(before);
+  await expect.poll(apart).toEqual(before);
   await page.getByRole('button', { name: 'Undo' }).click();
   await choose(page, 'Clear', 'Ink');
   await expect(page.locator('svg.ink ellipse')).toHaveCount(0);
