@@ -82,8 +82,7 @@ func (s Scene) FocusAt(i int) Focus {
 // underMarks adds, where a step writes marks alone, the digits that they are written over, and
 // those of the places that it speaks of: a mark is made for their sake.
 func (f *Focus) underMarks(before []Step, places []place.Place) {
-	if !slices.ContainsFunc(f.Cells, func(c CellAt) bool { return c.Row == "mark" }) ||
-		slices.ContainsFunc(f.Cells, func(c CellAt) bool { return c.Row != "mark" }) {
+	if slices.ContainsFunc(f.Cells, func(c CellAt) bool { return c.Row != "mark" }) || len(f.Cells) == 0 {
 		return
 	}
 	for _, c := range f.Cells {

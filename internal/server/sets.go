@@ -193,19 +193,58 @@ type person struct {
 	Name string `json:"name"`
 }
 
-func (s *Server) wall(c *gin.Context) {
-	set, err := s.work.Set(c.Param("set"))
-	if err != nil {
-		s.classError(c, err)
-		return
+// tellSet answers with what is made of the set that a route names.
+func tellSet[T any](s *Server, of func(store.Set) (T, error)) gin.HandlerFunc {
+	return func(c *gin.Context) {
+		set, err := s.work.Set(c.Param("set"))
+		if err != nil {
+			s.classError(c, err)
+			return
+		}
+		out, err := of(set)
+		if err != nil {
+			s.classError(c, err)
+			return
+		}
+		c.JSON(http.StatusOK, out)
 	}
-	w, err := s.wallOf(set)
-	if err != nil {
-		s.classError(c, err)
-		return
-	}
-	c.JSON(http.StatusOK, w)
 }
+
+// roll is a set's class, and how its children stand to the set.
+type roll struct {
+	class store.Class
+	// names are those of the whole class, pupils the children whom the set is for.
+	names  map[string]string
+	pupils []store.Pupil
+	// taken says who is at a device; the rest is as lastOf tells it.
+	taken map[string]bool
+	last  []store.Attempt
+	tries map[[2]any]int
+	done  map[string]int
+}
+
+func (s *Server) rollOf(set store.Set) (r roll, err error) {
+	if r.class, err = s.store.Class(set.ClassID); err != nil {
+		return r, err
+	}
+	if r.pupils, err = s.store.Pupils(set.ClassID); err != nil {
+		return r, err
+	}
+	attempts, err := s.work.Attempts(set.ID)
+	if err != nil {
+		return r, err
+	}
+	if r.taken, err = s.taken(set.ClassID); err != nil {
+		return r, err
+	}
+	r.names = namesOf(r.pupils)
+	r.pupils = slices.DeleteFunc(r.pupils, func(p store.Pupil) bool { return !set.IsFor(p.ID) })
+	r.last, r.tries, r.done = lastOf(attempts)
+	return r, nil
+}
+
+// away reports whether a child has no device, and has handed nothing in.
+func (r roll) away(p store.Pupil) bool { return !r.taken[p.ID] && r.done[p.ID] == 0 }
 
 // setOnPaper is a set as it is printed, for children who have no device, or for all.
 type setOnPaper struct {
@@ -226,35 +265,14 @@ type paperChild struct {
 	Away bool   `json:"away"`
 }
 
-func (s *Server) setPaper(c *gin.Context) {
-	set, err := s.work.Set(c.Param("set"))
-	if err != nil {
-		s.classError(c, err)
-		return
-	}
-	out, err := s.onPaper(set)
-	if err != nil {
-		s.classError(c, err)
-		return
-	}
-	c.JSON(http.StatusOK, out)
-}
-
 func (s *Server) onPaper(set store.Set) (setOnPaper, error) {
-	w, err := s.wallOf(set)
-	if err != nil {
-		return setOnPaper{}, err
-	}
-	out := setOnPaper{Title: set.Title, Class: w.Class, Sheets: []paperSheet{}}
-	pupils, err := s.store.Pupils(set.ClassID)
+	r, err := s.rollOf(set)
+	out := setOnPaper{Title: set.Title, Class: r.class.Name, Sheets: []paperSheet{}}
 	if err != nil {
 		return out, err
 	}
-	for _, p := range pupils {
-		if !set.IsFor(p.ID) {
-			continue
-		}
-		child := paperChild{p.Name, slices.Contains(w.Away, p.Name)}
+	for _, p := range r.pupils {
+		child := paperChild{p.Name, r.away(p)}
 		if !set.Own && len(out.Sheets) > 0 {
 			out.Sheets[0].For = append(out.Sheets[0].For, child)
 			continue
@@ -277,47 +295,31 @@ func (s *Server) onPaper(set store.Set) (setOnPaper, error) {
 }
 
 func (s *Server) wallOf(set store.Set) (wall, error) {
-	class, err := s.store.Class(set.ClassID)
+	r, err := s.rollOf(set)
 	if err != nil {
 		return wall{}, err
 	}
-	pupils, err := s.store.Pupils(set.ClassID)
-	if err != nil {
-		return wall{}, err
-	}
-	attempts, err := s.work.Attempts(set.ID)
-	if err != nil {
-		return wall{}, err
-	}
-	taken, err := s.taken(set.ClassID)
-	if err != nil {
-		return wall{}, err
-	}
-	w := wall{Set: set, Class: class.Name, Tasks: []wallTask{}, NotBegun: []string{}, Quiet: []string{}, Asks: []person{},
-		Away: []string{}, Children: len(pupils)}
-	names := namesOf(pupils)
-	pupils = slices.DeleteFunc(pupils, func(p store.Pupil) bool { return !set.IsFor(p.ID) })
-	w.Children = len(pupils)
-	last, tries, done := lastOf(attempts)
+	w := wall{Set: set, Class: r.class.Name, Tasks: []wallTask{}, NotBegun: []string{}, Quiet: []string{},
+		Asks: []person{}, Away: []string{}, Children: len(r.pupils)}
 	for n := range set.Tasks {
-		one, err := s.wallTaskOf(set, n, last, tries, names)
+		one, err := s.wallTaskOf(set, n, r.last, r.tries, r.names)
 		if err != nil {
 			return w, err
 		}
 		w.Tasks = append(w.Tasks, one)
 	}
-	for _, p := range pupils {
+	for _, p := range r.pupils {
 		d := s.rooms.desk(p.ID)
 		if d.set == set.ID && d.asks {
 			w.Asks = append(w.Asks, person{p.ID, p.Name})
 		}
 		switch {
-		case done[p.ID] >= len(set.Tasks):
-		case !taken[p.ID] && done[p.ID] == 0:
+		case r.done[p.ID] >= len(set.Tasks):
+		case r.away(p):
 			w.Away = append(w.Away, p.Name)
-		case done[p.ID] == 0 && (d.set != set.ID || !d.began):
+		case r.done[p.ID] == 0 && (d.set != set.ID || !d.began):
 			w.NotBegun = append(w.NotBegun, p.Name)
-		case taken[p.ID] && d.set == set.ID && s.rooms.now().Sub(d.did) > quietFor:
+		case r.taken[p.ID] && d.set == set.ID && s.rooms.now().Sub(d.did) > quietFor:
 			w.Quiet = append(w.Quiet, p.Name)
 		}
 	}

@@ -16,7 +16,7 @@ import { loadCore } from './core/core';
 import { useLesson } from './state/lesson';
 import { PresentPage } from './present/PresentPage';
 import { TeachPage } from './present/TeachPage';
-import { ApiError, onNewBuild } from './state/api';
+import { ApiError, onNewBuild, pageBuild } from './state/api';
 import { sendAgain } from './state/session';
 import { accounts, useTeacher, type Teacher } from './state/teacher';
 import { Fault } from './shell/Fault';
@@ -158,7 +158,7 @@ const GONE_FROM = 'unitbloom-gone-from';
  */
 function NewBuildAtDesk() {
   useEffect(() => {
-    const build = document.querySelector<HTMLMetaElement>('meta[name="build"]')?.content ?? '';
+    const build = pageBuild ?? '';
     if (sessionStorage.getItem(GONE_FROM) === build) return;
     const take = () => {
       sessionStorage.setItem(GONE_FROM, build);

@@ -505,13 +505,14 @@ func (g *grid) tray(l board.Layout) board.Layout {
 		return l
 	}
 	l.Room.Aside = true
+	cells := g.takenCells(taken, &l.Room)
 	if g.room.Below {
-		return g.trayBelow(l, zone)
+		return g.trayBelow(l, zone, cells)
 	}
 	abreast, high := g.room.Abreast, g.pad
-	for p := Largest; p >= Smallest; p-- {
-		if _, h := g.arrangement(p).extent(len(g.takenOf(p))); h > 0 {
-			high += h + g.pad
+	for _, c := range cells {
+		if c.h > 0 {
+			high += c.h + g.pad
 		}
 	}
 	// On a free board nothing grows higher for what was taken, where it can lie beside it.
@@ -519,23 +520,18 @@ func (g *grid) tray(l board.Layout) board.Layout {
 	left, y := l.W+trayGap, g.pad
 	x := left + g.pad
 	right := x
-	l.Room.Taken = map[place.Place]int{}
-	for p := Largest; p >= Smallest; p-- {
-		c := cell{place: p, blocks: g.takenOf(p)}
-		w, h := g.arrangement(p).extent(len(c.blocks))
-		if w > 0 {
-			l.Room.Taken[p] = w
-			l.Pieces = g.put(l.Pieces, c, x, y, "taken")
-			l.H = max(l.H, y+h+g.pad)
-		}
-		if w = max(w, g.room.Taken[p]); w > 0 {
-			right = max(right, x+w)
-		}
-		switch {
-		case abreast:
+	for _, c := range cells {
+		if abreast {
 			x = right + g.pad
-		case h > 0:
-			y += h + g.pad
+		}
+		right = max(right, x+c.w)
+		if c.h == 0 {
+			continue
+		}
+		l.Pieces = g.put(l.Pieces, c, x, y, "taken")
+		l.H = max(l.H, y+c.h+g.pad)
+		if !abreast {
+			y += c.h + g.pad
 		}
 	}
 	width := max(minWidth, right+g.pad-left)
@@ -550,21 +546,12 @@ func (g *grid) tray(l board.Layout) board.Layout {
 
 // trayBelow lays what was taken in one row below the columns, place beside place. Its name
 // stands at the end, where a column's has room.
-func (g *grid) trayBelow(l board.Layout, zone board.Zone) board.Layout {
+func (g *grid) trayBelow(l board.Layout, zone board.Zone, cells []cell) board.Layout {
 	top := l.H + g.rowGap
 	x, high := 0, 0
-	l.Room.Taken = map[place.Place]int{}
-	for p := Largest; p >= Smallest; p-- {
-		c := cell{place: p, blocks: g.takenOf(p)}
-		w, h := g.arrangement(p).extent(len(c.blocks))
-		if w > 0 {
-			l.Room.Taken[p] = w
-			l.Pieces = g.put(l.Pieces, c, x+g.pad, top+g.pad, "taken")
-			high = max(high, h)
-		}
-		if w = max(w, g.room.Taken[p]); w > 0 {
-			x += w + 2*g.pad
-		}
+	for _, c := range cells {
+		l.Pieces = g.put(l.Pieces, c, x+g.pad, top+g.pad, "taken")
+		x, high = x+c.w+2*g.pad, max(high, c.h)
 	}
 	h := high + 2*g.pad
 	l.Room.Track = h
@@ -579,15 +566,27 @@ func (g *grid) trayBelow(l board.Layout, zone board.Zone) board.Layout {
 	return l
 }
 
-// takenOf are the blocks of a place that were taken.
-func (g *grid) takenOf(p place.Place) []pieces.Piece {
-	var out []pieces.Piece
-	for _, k := range g.Ordered {
-		if k.Place == p && k.State == pieces.Taken {
-			out = append(out, k)
+// takenCells are the blocks that were taken, place by place from the largest, with the widths that
+// the room keeps: a place is among them before anything of it is taken.
+func (g *grid) takenCells(taken []pieces.Piece, room *board.Room) []cell {
+	room.Taken = map[place.Place]int{}
+	var cells []cell
+	for p := Largest; p >= Smallest; p-- {
+		c := cell{place: p}
+		for _, k := range taken {
+			if k.Place == p {
+				c.blocks = append(c.blocks, k)
+			}
+		}
+		c.w, c.h = g.arrangement(p).extent(len(c.blocks))
+		if c.w > 0 {
+			room.Taken[p] = c.w
+		}
+		if c.w = max(c.w, g.room.Taken[p]); c.w > 0 {
+			cells = append(cells, c)
 		}
 	}
-	return out
+	return cells
 }
 
 // mat lays loose blocks where they were put and the rest tidily by place.

@@ -74,10 +74,11 @@ export interface ShowingLine {
 }
 
 /** Which build this page is of: it may have been kept on the device since an older one. */
-let ownBuild =
+export const pageBuild =
   typeof document === 'undefined'
     ? null
     : (document.querySelector<HTMLMetaElement>('meta[name="build"]')?.content ?? null);
+let ownBuild = pageBuild;
 let newBuild: (() => void) | undefined;
 
 /** Called once when the server turns out to have a newer front end than this tab. */
