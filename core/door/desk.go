@@ -66,15 +66,16 @@ type MarkArgs struct {
 	Words  say.Vocabulary `json:"words"`
 }
 
-// Marked is whether an answer is right, and a question where it is not yet.
+// Marked is whether an answer is right, and where it is not yet, a question and the blank it is of.
 type Marked struct {
 	Right bool   `json:"right"`
 	Hint  string `json:"hint"`
+	At    string `json:"at,omitempty"`
 }
 
 func mark(_ *Door, a MarkArgs) (Marked, error) {
 	v, err := task.Mark(a.Task, a.Answer, a.Words)
-	return Marked{v.Right, v.Hint}, err
+	return Marked{v.Right, v.Hint, v.At}, err
 }
 
 // WorkView is an answer as it is put up for the class: how it is read, what it is of, how a

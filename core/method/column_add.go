@@ -173,7 +173,7 @@ func (c *columnAddition) size() {
 	}
 	c.key(lesson.Step{
 		Ask: line("columnAdd.size", text("problem", c.problem()), say.Number("bound", say.Given, bound)),
-		Answer: line(c.sized, say.Number("bound", say.Given, bound), text("rests", listed(rests)), given("count", len(rests)),
+		Answer: line(c.sized, say.Number("bound", say.Given, bound), text("rests", say.Listed(rests)), given("count", len(rests)),
 			say.Number("one", say.Given, top.Value())),
 		Look: line("look.first-digits"),
 	})
@@ -193,7 +193,7 @@ func (c *columnAddition) foretell() {
 		names = append(names, c.r.words().PlaceName(p, 2))
 	}
 	s := lesson.Step{Ask: line("columnAdd.which"), Answer: line("columnAdd.which.answer",
-		answerText("places", listed(names))),
+		answerText("places", say.Listed(names))),
 		Look: line("look.place-by-place")}
 	if len(names) == 0 {
 		s.Answer = line("columnAdd.which.none")
@@ -286,11 +286,11 @@ func (c *columnAddition) joinLine(p place.Place, carried int) say.Line {
 	case carried > 0 && len(parts) == 0:
 		return line("columnAdd.put.new", at, given("new", carried))
 	case carried > 0:
-		return line("columnAdd.put.and-new", at, say.Text("list", say.Part, listed(parts)), given("new", carried))
+		return line("columnAdd.put.and-new", at, say.Text("list", say.Part, say.Listed(parts)), given("new", carried))
 	case len(parts) == 1:
 		return line("columnAdd.put.one", at, say.Text("list", say.Part, parts[0]))
 	}
-	return line("columnAdd.put", at, say.Text("list", say.Part, listed(parts)))
+	return line("columnAdd.put", at, say.Text("list", say.Part, say.Listed(parts)))
 }
 
 // makeTen asks what fills the first addend up to ten, and rings the ten.

@@ -66,7 +66,7 @@ func makeCount(r Request) (Example, error) {
 		}
 		if tens != "" {
 			s.Ask = line("count.digits")
-			s.Answer = line("count.digits.answer", answerText("changed", listed(m.placeNames(changedPlaces(from, n)))),
+			s.Answer = line("count.digits.answer", answerText("changed", say.Listed(m.placeNames(changedPlaces(from, n)))),
 				say.Number("n", say.Answer, n), answerText("crossed", tens))
 		}
 		switch {

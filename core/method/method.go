@@ -159,7 +159,7 @@ func Make(r Request) (Example, error) {
 	}
 	if r.Model != "" && !slices.Contains(spec.Kinds(), r.Model) {
 		return Example{}, say.Refuse("method-model", say.Text("method", say.Name, spec.Title),
-			say.Text("models", say.Name, listed(spec.Kinds())), say.Text("model", say.Given, r.Model))
+			say.Text("models", say.Name, say.Listed(spec.Kinds())), say.Text("model", say.Given, r.Model))
 	}
 	if r.Model != "" {
 		return spec.make(r)

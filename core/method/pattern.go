@@ -146,7 +146,7 @@ func (m *maker) digitsChanged(done []simple) say.Line {
 	}
 	slices.Sort(all)
 	slices.Reverse(all)
-	places := answerText("places", listed(m.placeNames(all)))
+	places := answerText("places", say.Listed(m.placeNames(all)))
 	switch {
 	case len(all) == 0:
 		return line("pattern.changed.none")

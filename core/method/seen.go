@@ -213,7 +213,7 @@ func (m *maker) seenWay(text string, way Seen, products bool, sights []sight) er
 	if most < len(parts) {
 		id = "seen.parted"
 	}
-	told := listed(texts)
+	told := say.Listed(texts)
 	if way.less > 0 {
 		told = way.Sum(true)
 	}
@@ -234,15 +234,6 @@ func (m *maker) seenWay(text string, way Seen, products bool, sights []sight) er
 	s.Moves = m.rings(s.Moves, there...)
 	m.key(s)
 	return nil
-}
-
-// listed names things one after another: 8, 2 and 3.
-func listed(texts []string) string {
-	last := len(texts) - 1
-	if last < 1 {
-		return strings.Join(texts, "")
-	}
-	return strings.Join(texts[:last], ", ") + " and " + texts[last]
 }
 
 // totals are the numbers that may be seen, as a text: 14, 6 or 8.

@@ -219,7 +219,7 @@ func (c *shortProduct) partProducts() string {
 			parts = append(parts, part.String())
 		}
 	}
-	return listed(parts)
+	return say.Listed(parts)
 }
 
 // timesPlace gathers one place. carried is how many new pieces came from the place

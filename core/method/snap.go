@@ -67,7 +67,7 @@ func makeSnap(r Request) (Example, error) {
 	}
 	m.key(lesson.Step{
 		Say: line("snap.three"), Ask: line("snap.sentences"),
-		Answer: line("snap.sentences.answer", answerText("list", listed(sentences))), Write: family,
+		Answer: line("snap.sentences.answer", answerText("list", say.Listed(sentences))), Write: family,
 	})
 	e, err := m.end(strconv.Itoa(n)+" snapped after "+strconv.Itoa(at), sumText([2]int{at, rest}))
 	e.hard = hardness{"harder.whole": n}

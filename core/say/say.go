@@ -398,6 +398,24 @@ func (w Vocabulary) PlaceName(p place.Place, n int) string {
 	return p.Plural()
 }
 
+// Listed names things one after another: 8, 2 and 3.
+func Listed(texts []string) string {
+	last := len(texts) - 1
+	if last < 1 {
+		return strings.Join(texts, "")
+	}
+	return strings.Join(texts[:last], ", ") + " and " + texts[last]
+}
+
+// Places names places from the largest to the smallest: Hundreds, tens and ones.
+func (w Vocabulary) Places(top, low place.Place) string {
+	var names []string
+	for p := top; p >= low; p-- {
+		names = append(names, w.PlaceName(p, 2))
+	}
+	return capital(Listed(names))
+}
+
 // UnitForm is a unit form in the class's words.
 func (w Vocabulary) UnitForm(u place.UnitForm) string {
 	if len(u) == 0 {

@@ -58,7 +58,6 @@ var tasks = map[string]string{
 	"task.turns.cards":     "Draw {count} cards.",
 
 	"task.form.number":   "Number",
-	"task.form.units":    "Tens and {@ones}",
 	"task.form.expanded": "Sum of its parts",
 	"task.form.words":    "In words",
 	"task.form.thrown":   "Thrown",
@@ -91,6 +90,9 @@ var tasks = map[string]string{
 	"task.fill.hint":            "What is each side worth?",
 	"task.column.hint":          "Do pieces and digit agree here?",
 	"task.turns.hint":           "What is it worth there?",
+	"task.turns.hint.board":     "Does your board show your number?",
+	"task.turns.hint.digits":    "Which digits were thrown?",
+	"task.turns.hint.thrown":    "What can be thrown?",
 
 	"refuse.no-task":         "There is no task called {kind}. Tasks are {kinds}.",
 	"refuse.task-empty":      "Say what the task is about: {about}.",

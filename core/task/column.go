@@ -197,7 +197,7 @@ func (c columns) canMark(p place.Place) bool { return p < c.widest() || c.method
 func (c columns) mark(a Answer) []Part {
 	var parts []Part
 	for _, row := range c.lines() {
-		for p := c.widest(); p >= c.low; p-- {
+		for _, p := range c.inOrder() {
 			id := at(row, p)
 			want, got := c.cells[id], a[id]
 			switch {
@@ -224,6 +224,19 @@ func (c columns) mark(a Answer) []Part {
 		}
 	}
 	return parts
+}
+
+// inOrder are the columns as they are worked: from the smallest place, and those of a division
+// from the largest.
+func (c columns) inOrder() []place.Place {
+	var list []place.Place
+	for p := c.low; p <= c.widest(); p++ {
+		list = append(list, p)
+	}
+	if c.method == "share" {
+		slices.Reverse(list)
+	}
+	return list
 }
 
 // lead is the place of the first digit of a row that counts.

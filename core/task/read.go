@@ -114,10 +114,22 @@ func (r reading) face(w say.Vocabulary) Face {
 		text, _ := seen.notation(left.String()) // fewer pieces than lie there
 		f.Boards = []Picture{{Board: text, Covered: r.cover.Plural()}}
 	}
+	top, low := place.Tens, place.Ones
+	for _, c := range r.board.Models[0].InPlay() {
+		top, low = max(top, c.Place), min(low, c.Place)
+	}
 	for _, form := range r.forms {
-		f.Blanks = append(f.Blanks, Blank{ID: form, Gives: form, Label: say.New("task.form." + form).Text(w)})
+		f.Blanks = append(f.Blanks, Blank{ID: form, Gives: form, Label: formLabel(form, top, low, w)})
 	}
 	return f
+}
+
+// formLabel is what a form of a number is called, of which the pieces have places from top to low.
+func formLabel(form string, top, low place.Place, w say.Vocabulary) string {
+	if form == UnitForm {
+		return w.Places(top, low)
+	}
+	return say.New("task.form." + form).Text(w)
 }
 
 func (r reading) mark(a Answer) []Part {

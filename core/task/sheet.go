@@ -32,8 +32,9 @@ type Wanted struct {
 	Draw bool   `json:"draw,omitempty"`
 	More int    `json:"more,omitempty"`
 	Seed uint64 `json:"seed,omitempty"`
-	// Turns is the text form of a page for turns.
-	Turns string `json:"turns,omitempty"`
+	// Turns is the text form of a page for turns, and Thrown whether the throws stand there: already.
+	Turns  string `json:"turns,omitempty"`
+	Thrown string `json:"thrown,omitempty"`
 	// Facts are the family of quick facts, Conditions those of a sentence of one's own, and
 	// Question what is to be explained.
 	Facts      string `json:"facts,omitempty"`
@@ -97,7 +98,11 @@ func Sheet(scenes []lesson.Scene, w Wanted) ([]Task, error) {
 func (w Wanted) alone(kind string) (Task, bool) {
 	switch kind {
 	case turns.Kind:
-		return Task{Kind: kind, About: strings.Fields(w.Turns)}, true
+		t := Task{Kind: kind, About: strings.Fields(w.Turns), Options: map[string]string{}}
+		if w.Thrown != "" {
+			t.Options["thrown"], t.Options["seed"] = w.Thrown, strconv.FormatUint(w.Seed, 10)
+		}
+		return t, true
 	case quick.Kind:
 		return Task{Kind: kind, About: []string{w.Facts},
 			Options: map[string]string{"seed": strconv.FormatUint(w.Seed, 10)}}, true
@@ -330,7 +335,9 @@ func linesOf(did work, t Task, a Answer, w say.Vocabulary) []string {
 	case column.Kind:
 		c := did.(columns)
 		return []string{w.Spell(c.typed + " = " + strings.Replace(c.written(a), " remainder ", " r ", 1))}
-	case fill.Kind, turns.Kind:
+	case turns.Kind:
+		return did.(turning).read(a, w)
+	case fill.Kind:
 		for _, line := range face.Lines {
 			if line.Kind != Heads {
 				lines = append(lines, w.Spell(line.filled(a)))

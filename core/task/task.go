@@ -4,7 +4,6 @@
 package task
 
 import (
-	"cmp"
 	"maps"
 	"slices"
 	"strconv"
@@ -118,8 +117,9 @@ type Laid struct {
 type Verdict struct {
 	Right bool   `json:"right"`
 	Parts []Part `json:"parts"`
-	// Hint is a question, where something is not right yet.
+	// Hint is a question, where something is not right yet, and At the blank that it is of.
 	Hint string `json:"hint"`
+	At   string `json:"at,omitempty"`
 	// Mistakes are known procedures that give this answer: for the teacher.
 	Mistakes []Slip `json:"mistakes"`
 }
@@ -322,7 +322,8 @@ func Mark(t Task, a Answer, w say.Vocabulary) (Verdict, error) {
 		return v, nil
 	}
 	secrets := secretsOf(did)
-	v.Hint = hintOf(t.Kind, v.Parts).Text(w)
+	of := asked(v.Parts)
+	v.Hint, v.At = hintOf(t.Kind, of).Text(w), of.At
 	if p, given := did.problem(plain); given != "" {
 		for _, s := range mistake.Of(p, given) {
 			slip := Slip{s.ID, s.Name.Phrase(w), s.Ask.Text(w)}
@@ -343,23 +344,26 @@ func idsOf(blanks []Blank) []string {
 	return ids
 }
 
-// hintOf is the question of a kind: of the condition that is not met where the value is
-// right, and where nothing is wrong but something is empty, what is still to do.
-func hintOf(kind string, parts []Part) say.Message {
-	empty, unmet := true, ""
-	for _, p := range parts {
-		if p.Right || p.Empty {
-			continue
-		}
-		if empty = false; p.What == "" {
-			return say.New("task." + kind + ".hint")
-		}
-		unmet = cmp.Or(unmet, p.What)
+// asked is the part that a question is asked of: the first that is wrong, or, where none is, the
+// first that is empty.
+func asked(parts []Part) Part {
+	i := slices.IndexFunc(parts, func(p Part) bool { return !p.Right && !p.Empty })
+	if i < 0 {
+		i = slices.IndexFunc(parts, func(p Part) bool { return !p.Right })
 	}
-	if empty {
+	return parts[i]
+}
+
+// hintOf is the question that a kind asks of a part: of the condition that is not met, where its
+// value is right, and of an empty one what is still to do.
+func hintOf(kind string, p Part) say.Message {
+	switch {
+	case p.Empty:
 		return say.New("task.empty.hint")
+	case p.What == "":
+		return say.New("task." + kind + ".hint")
 	}
-	return say.New("task." + kind + ".hint." + unmet)
+	return say.New("task." + kind + ".hint." + p.What)
 }
 
 // secrets are the texts of right answers that a question must not hold.

@@ -108,13 +108,15 @@ func TestRightAnswersAreRightAndWrongOnesAreNot(t *testing.T) {
 		for _, a := range right {
 			v := marked(t, one, a)
 			assert.True(t, v.Right, "%v\n%v\n%v", one, a, v)
-			assert.Empty(t, v.Hint)
+			assert.Empty(t, v.Hint+v.At)
 			assert.Empty(t, v.Mistakes)
 		}
 		for _, a := range wrong {
 			v := marked(t, one, a)
 			assert.False(t, v.Right, "%v\n%v", one, a)
 			assert.True(t, strings.HasSuffix(v.Hint, "?"), "%v: %q", one.Kind, v.Hint)
+			assert.True(t, slices.ContainsFunc(v.Parts, func(p task.Part) bool { return p.At == v.At && !p.Right }),
+				"the question is of a place that is not right yet: %v", v)
 		}
 	}
 }
@@ -377,13 +379,13 @@ func TestColumn(t *testing.T) {
 	}{
 		{"146 + 87", digits("sum", "2", "3", "3"), nil, nil},
 		{"146 + 87", digits("sum", "0", "2", "3", "3"), nil, nil},
-		{"146 + 87", digits("sum", "1", "2", "3"), []string{"sum hundreds", "sum tens"}, []string{"new-one-lost"}},
-		{"146 + 87", digits("sum", "1", "12", "13"), []string{"sum hundreds", "sum tens", "sum ones"},
+		{"146 + 87", digits("sum", "1", "2", "3"), []string{"sum tens", "sum hundreds"}, []string{"new-one-lost"}},
+		{"146 + 87", digits("sum", "1", "12", "13"), []string{"sum ones", "sum tens", "sum hundreds"},
 			[]string{"two-digits-in-a-place"}},
-		{"402 − 167", digits("sum", "3", "6", "5"), []string{"sum hundreds", "sum tens"}, []string{"smaller-from-larger"}},
+		{"402 − 167", digits("sum", "3", "6", "5"), []string{"sum tens", "sum hundreds"}, []string{"smaller-from-larger"}},
 		{"402 − 167", digits("sum", "2", "", "5"), []string{"sum tens"}, nil},
 		{"99 + 1", digits("sum", "1", "0", "0"), nil, nil},
-		{"99 + 1", digits("sum", "1", "", ""), []string{"sum tens", "sum ones"}, nil},
+		{"99 + 1", digits("sum", "1", "", ""), []string{"sum ones", "sum tens"}, nil},
 		{"816 ÷ 4", digits("quotient", "2", "0", "4"), nil, nil},
 		{"816 ÷ 4", digits("quotient", "", "2", "4"), []string{"quotient hundreds", "quotient tens"},
 			[]string{"zero-left-out/inside"}},
@@ -404,6 +406,12 @@ func TestColumn(t *testing.T) {
 		a["mark ones"] = mark
 		assert.Equal(t, right, marked(t, one, a).Right, mark)
 	}
+	// It is looked at first where the work begins: at the ones, and at the largest place of a quotient.
+	assert.Equal(t, "sum ones", marked(t, one, digits("sum", "3", "4", "4")).At)
+	assert.Equal(t, "quotient tens", marked(t, made(t, "column", nil, "97 ÷ 4"), digits("quotient", "3", "3")).At)
+	// What is empty comes after what is wrong.
+	assert.Equal(t, "sum tens", marked(t, one, digits("sum", "", "4", "")).At)
+	assert.Equal(t, "sum ones", marked(t, one, digits("sum", "2", "3", "")).At)
 	// The numbers may be the child's to align.
 	a = digits("sum", "5", "5")
 	a["addend 1 tens"], a["addend 1 ones"], a["addend 2 tens"], a["addend 2 ones"] = "5", "", "", "5"
@@ -422,15 +430,38 @@ func TestTurns(t *testing.T) {
 	assert.Equal(t, []string{"turn 1 units"}, wrongs(marked(t, one,
 		turn("3 5", "35", "blocks 3t 5o", "5 tens 3 ones", "30 + 5"))),
 		"it is of another number than was made")
-	assert.Equal(t, []string{"turn 1 number"}, wrongs(marked(t, one,
+	assert.Equal(t, []string{"turn 1 number digits"}, wrongs(marked(t, one,
 		turn("3 5", "36", "blocks 3t 5o", "3 tens 5 ones", "30 + 5"))))
 	assert.Contains(t, wrongs(marked(t, one, turn("7 5", "75", "blocks 7t 5o", "7 tens 5 ones", "70 + 5"))),
-		"turn 1 thrown",
+		"turn 1 thrown thrown",
 		"no die has seven")
 	given := made(t, "turns", map[string]string{"thrown": "already", "seed": "4"}, "3", "3", "cards")
 	face, err := task.FaceOf(given, plain)
 	require.NoError(t, err)
 	assert.Len(t, face.Blanks, 12)
+	assert.Equal(t, "Choose a place for each digit.", face.Ask, "nothing is thrown again")
+	assert.Equal(t, "Hundreds, tens and ones", face.Lines[0].Cells[4].Text)
+	v := marked(t, one, turn("3 5", "35", "blocks 5t 3o", "3 tens 5 ones", ""))
+	assert.Equal(t, []string{"turn 1 board", "Does your board show your number?"}, []string{v.At, v.Hint})
+	laid, lays := task.Start(given)
+	require.True(t, lays)
+	assert.Equal(t, "blocks 0", board.Print(laid))
+	assert.Contains(t, mustJSON(t, laid), "hundreds", "three digits have three places from the start")
+	rights, err := task.Right(given)
+	require.NoError(t, err)
+	for _, right := range rights {
+		assert.True(t, marked(t, given, right).Right, "%v", right)
+	}
+	others, err := task.FaceOf(made(t, "turns", map[string]string{"thrown": "already", "seed": "5"}, "3", "3", "cards"), plain)
+	require.NoError(t, err)
+	assert.NotEqual(t, mustJSON(t, face.Lines), mustJSON(t, others.Lines), "each child may have her own")
+	lines, err := task.Lines(one, turn("3 5", "53", "blocks 4t 13o", "5 tens 3 ones", "50 + 3"), plain)
+	require.NoError(t, err)
+	assert.Equal(t, []string{"3 5: 53 · 5 tens 3 ones · 50 + 3"}, lines)
+	lines, err = task.Lines(given, task.Answer{"turn 2 number": "40"}, plain)
+	require.NoError(t, err)
+	assert.Len(t, lines, 1, "turns that were not taken are not told")
+	assert.Contains(t, lines[0], ": 40")
 }
 
 func TestTasksAreRefusedInSentences(t *testing.T) {
@@ -550,7 +581,7 @@ func TestAnOpenTaskHoldsNoKey(t *testing.T) {
 			}
 		}
 	}
-	assert.Equal(t, map[string]bool{"match": true, "turns": true, "explain": true, "read": true}, kept,
+	assert.Equal(t, map[string]bool{"match": true, "explain": true, "read": true}, kept,
 		"what is covered is kept")
 }
 

@@ -22,8 +22,7 @@ var turns = Spec{
 			Choices: []string{"by the child", "already"}},
 		{Name: "seed", Doc: "The throws: another number, others."},
 	},
-	keyed: always,
-	read:  readTurns,
+	read: readTurns,
 }
 
 // mostTurns is how many stand on one page.
@@ -59,7 +58,7 @@ func readTurns(t Task) (work, error) {
 	return d, nil
 }
 
-// throws are those of the seed, never all zeros.
+// throws are those of the seed, never all of them alike: there would be nothing to choose.
 func (d turning) throws() ([][]int, error) {
 	var list [][]int
 	for seed := d.seed*1000 + 1; len(list) < d.turns; seed++ {
@@ -67,7 +66,7 @@ func (d turning) throws() ([][]int, error) {
 		if err != nil {
 			return nil, err
 		}
-		if slices.Max(digits) > 0 {
+		if slices.Max(digits) > slices.Min(digits) {
 			list = append(list, digits)
 		}
 	}
@@ -82,11 +81,14 @@ func turnAt(i int, form string) string { return "turn " + strconv.Itoa(i+1) + " 
 const thrownForm = "thrown"
 
 func (d turning) face(w say.Vocabulary) Face {
-	ask := "task.turns." + d.kind
-	f := Face{Ask: say.New(ask, say.Int("count", say.Given, d.count)).And(say.New("task.turns")).Text(w)}
+	ask := say.New("task.turns")
+	if d.thrown == nil {
+		ask = say.New("task.turns."+d.kind, say.Int("count", say.Given, d.count)).And(ask)
+	}
+	f := Face{Ask: ask.Text(w)}
 	heads := FaceLine{Kind: Heads, Cells: []FaceCell{{}}}
 	for _, form := range append([]string{thrownForm}, turnForms...) {
-		heads.Cells = append(heads.Cells, FaceCell{Text: say.New("task.form." + form).Text(w)})
+		heads.Cells = append(heads.Cells, FaceCell{Text: formLabel(form, place.Place(d.count-1), place.Ones, w)})
 	}
 	f.Lines = []FaceLine{heads}
 	for i := range d.turns {
@@ -106,12 +108,44 @@ func (d turning) face(w say.Vocabulary) Face {
 	return f
 }
 
+// start is what each turn's number is laid on.
+func (d turning) start() (board.Board, error) {
+	return building{number: place.Place(d.count - 1).Value(), spec: turnPieces()}.start()
+}
+
+// turnPieces are what the numbers of turns are shown with.
+func turnPieces() board.ModelSpec {
+	spec, _ := board.SpecOf("blocks")
+	return spec
+}
+
 func joined(digits []int, with string) string {
 	texts := make([]string, len(digits))
 	for i, d := range digits {
 		texts[i] = strconv.Itoa(d)
 	}
 	return strings.Join(texts, with)
+}
+
+// read are the turns that were taken, a line each; what was laid is seen.
+func (d turning) read(a Answer, w say.Vocabulary) []string {
+	lines := []string{}
+	for i := range d.turns {
+		thrown := strings.TrimSpace(a[turnAt(i, thrownForm)])
+		if d.thrown != nil {
+			thrown = joined(d.thrown[i], ", ")
+		}
+		var made []string
+		for _, form := range []string{Numeral, UnitForm, Expanded} {
+			if text := strings.TrimSpace(a[turnAt(i, form)]); text != "" {
+				made = append(made, w.Spell(text))
+			}
+		}
+		if len(made) > 0 {
+			lines = append(lines, thrown+": "+strings.Join(made, " · "))
+		}
+	}
+	return lines
 }
 
 // thrownIn are the digits of a turn: those that were thrown, or those that a child noted.
@@ -152,11 +186,11 @@ func (d turning) mark(a Answer) []Part {
 	for i := range d.turns {
 		digits, thrown := d.thrownIn(a, i)
 		if d.thrown == nil {
-			parts = append(parts, judged(a, turnAt(i, thrownForm), thrown))
+			parts = append(parts, of(judged(a, turnAt(i, thrownForm), thrown), thrownForm))
 		}
 		written, err := place.Parse(a[turnAt(i, Numeral)])
 		right := err == nil && thrown && uses(written.Number, digits)
-		parts = append(parts, judged(a, turnAt(i, Numeral), right))
+		parts = append(parts, of(judged(a, turnAt(i, Numeral), right), "digits"))
 		// The other cells tell the number that the child made; where she made none, any that
 		// could be.
 		could := permuted(digits)
@@ -165,12 +199,24 @@ func (d turning) mark(a Answer) []Part {
 		}
 		for _, form := range turnForms[1:] {
 			at := turnAt(i, form)
-			parts = append(parts, judged(a, at, thrown && slices.ContainsFunc(could, func(n place.Number) bool {
+			part := judged(a, at, thrown && slices.ContainsFunc(could, func(n place.Number) bool {
 				return shows(form, a[at], n)
-			})))
+			}))
+			if form == OnBoard {
+				part = of(part, "board")
+			}
+			parts = append(parts, part)
 		}
 	}
 	return parts
+}
+
+// of is a part whose question is of something particular.
+func of(p Part, what string) Part {
+	if !p.Right && !p.Empty {
+		p.What = what
+	}
+	return p
 }
 
 // shows reports whether what stands in a cell tells a number.
@@ -215,8 +261,8 @@ func (d turning) right() []Answer {
 			for _, form := range turnForms {
 				a[turnAt(i, form)] = told(form, n, n.UnitForm())
 			}
-			spec, _ := board.SpecOf("blocks")
-			a[turnAt(i, OnBoard)], _ = building{number: n, spec: spec}.notation(n.String()) // four digits at most
+			at := building{number: n, spec: turnPieces()}
+			a[turnAt(i, OnBoard)], _ = at.notation(n.String()) // four digits at most
 			if whole, _ := n.Whole(); turn == 2 && whole > 9 {
 				a[turnAt(i, UnitForm)] = place.UnitForm{{Place: place.Ones, Count: whole}}.String()
 			}

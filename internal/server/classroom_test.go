@@ -176,7 +176,7 @@ func TestAWholeRound(t *testing.T) {
 
 	assert.Equal(t, map[string]any{"right": true}, mirren.handIn("blocks 5t 4o"))
 	assert.Equal(t, map[string]any{"right": false}, jorn.handIn("blocks 4t 14o"), "the first time there is no question")
-	assert.Equal(t, map[string]any{"right": false, "hint": "Are there ten of any?"}, jorn.handIn("blocks 4t 14o"))
+	assert.Equal(t, map[string]any{"right": false, "hint": "Are there ten of any?", "at": "board"}, jorn.handIn("blocks 4t 14o"))
 	assert.Equal(t, true, jorn.handIn("blocks 3t 24o")["calls"], "at the third the teacher is called")
 
 	wall := r.teacher.do("GET", "/api/sets/"+r.set+"/wall", nil, 200)

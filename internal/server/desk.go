@@ -219,8 +219,10 @@ type deskDone struct {
 // verdict is what a child is told: only whether it is right, or a question too, as was set.
 type verdict struct {
 	// Right is left out where nothing is told.
-	Right *bool  `json:"right,omitempty"`
-	Hint  string `json:"hint,omitempty"`
+	Right *bool `json:"right,omitempty"`
+	// Hint is a question, and At the blank that it is of.
+	Hint string `json:"hint,omitempty"`
+	At   string `json:"at,omitempty"`
 	// Calls says that the teacher has been called.
 	Calls bool `json:"calls,omitempty"`
 }
@@ -243,7 +245,7 @@ func toldTo(help string, t task.Task, a store.Attempt, try int, set store.Set) v
 	}
 	if try >= hintFrom {
 		if judged, err := task.Mark(t, a.Answer, set.Source.Words); err == nil {
-			v.Hint = judged.Hint
+			v.Hint, v.At = judged.Hint, judged.At
 		}
 	}
 	v.Calls = try >= callFrom

@@ -4,13 +4,14 @@ import { Alert, Button, Checkbox, Input, Radio } from 'antd';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { Face } from '../board/Face';
-import { call, type SheetView } from '../core/core';
+import { call, type FaceLine, type SheetView } from '../core/core';
 import { Dialog, InputNumber, Select } from '../shell/later';
 import { names } from '../shell/names';
 import { classes, type DeskSet, type Help, type SetWish } from '../state/classroom';
 import { kindsToChoose } from '../state/kinds';
 import { sentence, useLesson } from '../state/lesson';
 import { openDocument } from '../state/session';
+import { turnsText, TurnsChoice } from '../wish/TurnsChoice';
 import css from './SetDialog.module.css';
 import { TrySet } from './TrySet';
 import { useOwnClasses, useToday } from './useClass';
@@ -22,7 +23,7 @@ const cx = names(css);
 const KINDS = ['count', 'build', 'read', 'match', 'fill', 'column', 'steps', 'ways', 'choose'];
 /** What is set only where it is chosen. */
 const UNASKED = ['steps', 'ways'];
-const ALONE = ['own', 'quick', 'explain'];
+const ALONE = ['own', 'quick', 'turns', 'explain'];
 const OWN = [
   { value: 'sum', label: 'A sum' },
   { value: 'sum, regroup', label: 'A sum that regroups' },
@@ -40,6 +41,10 @@ const PIECES = [
 const LOOKS = [
   { value: 'long', label: 'seen as long as wanted' },
   { value: 'glimpse', label: 'seen for two seconds' },
+];
+const THROWN = [
+  { value: 'already', label: 'thrown by the device' },
+  { value: 'by the child', label: 'thrown by the child, with real ones' },
 ];
 const LAST = [
   { value: '1', label: 'the last step' },
@@ -72,6 +77,8 @@ export function SetDialog({ close, then }: Props) {
   const [facts, setFacts] = useState(FACTS[1]!);
   const [ofOwn, setOfOwn] = useState(OWN[0]!.value);
   const [most, setMost] = useState(20);
+  const [turns, setTurns] = useState({ n: 4, count: 2, kind: 'six' });
+  const [thrown, setThrown] = useState('already');
   const [question, setQuestion] = useState('');
   const [pieces, setPieces] = useState('any');
   const [several, setSeveral] = useState<number>();
@@ -99,6 +106,8 @@ export function SetDialog({ close, then }: Props) {
     facts,
     conditions,
     question: question.trim(),
+    turns: turnsText(turns),
+    thrown,
     pieces,
     ways,
     glimpse: look === 'glimpse',
@@ -249,6 +258,14 @@ export function SetDialog({ close, then }: Props) {
                 />
               </span>
             )}
+            {alone.includes('turns') && (
+              <>
+                <span className={cx('more')}>
+                  <TurnsChoice turns={turns} change={setTurns} />
+                </span>
+                <Select aria-label="Who throws" value={thrown} options={THROWN} onChange={setThrown} />
+              </>
+            )}
             {alone.includes('explain') && (
               <Input
                 aria-label="What is to be explained"
@@ -304,14 +321,7 @@ export function SetDialog({ close, then }: Props) {
                     ))}
                   </span>
                 )}
-                {t.lines && t.kind !== 'column' && (
-                  <p className={cx('lines')}>
-                    {t.lines
-                      .filter((l) => l.kind !== 'said')
-                      .map((l) => l.cells.map((c) => (c.blank ? '□' : c.text)).join(' '))
-                      .join(' · ')}
-                  </p>
-                )}
+                {t.lines && t.kind !== 'column' && <Lines lines={t.lines} />}
               </li>
             ))}
           </ol>
@@ -319,6 +329,35 @@ export function SetDialog({ close, then }: Props) {
       </div>
       {why && <Alert type="warning" title={why} />}
     </Dialog>
+  );
+}
+
+/** What stands there with its gaps: a table as one, and the rest in a row. */
+function Lines({ lines }: { lines: FaceLine[] }) {
+  const rows = lines.filter((l) => l.kind === 'heads' || l.kind === 'row');
+  const cells = (l: FaceLine) => l.cells.map((c) => (c.blank ? '□' : c.text));
+  return (
+    <>
+      {rows.length > 0 && (
+        <table className={cx('lines')}>
+          <tbody>
+            {rows.map((l, i) => (
+              <tr key={i}>
+                {cells(l).map((text, k) =>
+                  l.kind === 'heads' ? <th key={k}>{text}</th> : <td key={k}>{text}</td>,
+                )}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      <p className={cx('lines')}>
+        {lines
+          .filter((l) => l.kind !== 'said' && !rows.includes(l))
+          .map((l) => cells(l).join(' '))
+          .join(' · ')}
+      </p>
+    </>
   );
 }
 

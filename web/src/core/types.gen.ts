@@ -888,9 +888,10 @@ export interface Calls {
       more?: number;
       seed?: number;
       /**
-       * Turns is the text form of a page for turns.
+       * Turns is the text form of a page for turns, and Thrown whether the throws stand there: already.
        */
       turns?: string;
+      thrown?: string;
       /**
        * Facts are the family of quick facts, Conditions those of a sentence of one's own, and Question what is to be explained.
        */
@@ -4166,6 +4167,7 @@ export interface Answer {
 export interface Marked {
   right: boolean;
   hint: string;
+  at?: string;
 }
 export interface KindInfo {
   kind: string;

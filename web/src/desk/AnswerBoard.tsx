@@ -14,9 +14,25 @@ import css from './AnswerBoard.module.css';
 
 const cx = names(css);
 
-export function AnswerBoard({ set, n, task }: { set: string; n: number; task: DeskTask }) {
-  const blanks = task.blanks.filter((b) => b.gives === 'board');
+interface Props {
+  set: string;
+  n: number;
+  task: DeskTask;
+  /** The blank that a question was asked of. */
+  asked: string | undefined;
+  /** The one of its boards that is there now, where something else says so. */
+  only?: string | undefined;
+}
+
+export function AnswerBoard({ set, n, task, asked, only }: Props) {
+  const blanks = task.blanks.filter((b) => b.gives === 'board' && (only === undefined || b.id === only));
   const [at, setAt] = useState(0);
+  const toward = blanks.findIndex((b) => b.id === asked);
+  const [was, setWas] = useState(asked);
+  if (was !== asked) {
+    setWas(asked);
+    if (toward >= 0) setAt(toward);
+  }
   const blank = blanks[at]!;
   // A step goes on from what the step before left.
   const before = useDesk((s) => {
@@ -24,7 +40,7 @@ export function AnswerBoard({ set, n, task }: { set: string; n: number; task: De
     return task.kind === 'steps' && at > 0 ? boards?.[blanks[at - 1]!.id] : undefined;
   });
   return (
-    <div className={cx('room')}>
+    <div className={cx(blank.id === asked ? 'room asked' : 'room')}>
       {blanks.length > 1 && (
         <div className={cx('ways')} role="group" aria-label={task.kind === 'steps' ? 'Steps' : 'Ways'}>
           {blanks.map((b, i) => (

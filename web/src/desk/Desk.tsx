@@ -151,7 +151,13 @@ function SetDesk({ view, set, choose, newer }: SetProps) {
         )}
       </header>
       {work ? (
-        <Task key={`${set.id} ${at}`} set={set.id} n={at} task={task} />
+        <Task
+          key={`${set.id} ${at}`}
+          set={set.id}
+          n={at}
+          task={task}
+          asked={done[at] && !work.changed ? result.at : undefined}
+        />
       ) : (
         <p className={cx('middle')} role="status">
           {away ? 'This task comes when the network is back.' : 'Your task is coming …'}

@@ -11,6 +11,8 @@ type Blank = DeskTask['blanks'][number];
 /** What is given with the device's own letters; the rest has our pad, and no other comes up. */
 const LETTERS = ['words', 'units'];
 const MOST = 120;
+/** From here on it is written smaller, to be seen whole. */
+const LONG = 17;
 
 interface Props {
   blank: Blank;
@@ -22,9 +24,19 @@ interface Props {
 export function Field({ blank, writing, name, small }: Props) {
   const wide = blank.gives !== 'number' && blank.gives !== 'digits' && blank.gives !== 'bank';
   const text = writing.text(blank.id);
+  const asked = writing.asked === blank.id;
+  const looks = [
+    'field',
+    wide && 'wide',
+    wide && text.length > LONG && 'long',
+    small && 'small',
+    asked && 'asked',
+    blank.gives,
+  ];
   return (
     <input
-      className={cx(`field ${wide ? 'wide' : ''} ${small ? 'small' : ''} ${blank.gives}`)}
+      className={cx(looks.filter(Boolean).join(' '))}
+      aria-invalid={asked || undefined}
       data-blank={blank.id}
       aria-label={name}
       value={text}

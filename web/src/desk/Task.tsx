@@ -1,5 +1,5 @@
 // One task: what is asked, what there is to look at, and what the child gives.
-import { useRef, useState, type RefObject } from 'react';
+import { useEffect, useRef, useState, type RefObject } from 'react';
 import { Face } from '../board/Face';
 import { names } from '../shell/names';
 import type { DeskTask } from '../state/classroom';
@@ -12,6 +12,7 @@ import { Field } from './Field';
 import { TaskLines } from './TaskLines';
 import { ReasonField } from './ReasonField';
 import css from './Task.module.css';
+import { Turns, turnsOf } from './Turns';
 import type { Writing } from './writing';
 
 const cx = names(css);
@@ -20,6 +21,8 @@ export interface TaskProps {
   set: string;
   n: number;
   task: DeskTask;
+  /** The blank that a question was asked of, until something is changed. */
+  asked: string | undefined;
 }
 
 /** What a digit pad can write. */
@@ -29,16 +32,36 @@ const POINTED = ['number', 'expanded'];
 /** The signs that it has beside the digits. */
 const SIGNS: Record<string, string> = { expanded: '+', sentence: '+−×=', sum: '+−×' };
 
-export function Task({ set, n, task }: TaskProps) {
+export function Task({ set, n, task, asked }: TaskProps) {
   const answer = useDesk((s) => s.works[keyOf(set, n)]?.answer) ?? {};
   // Our digits write from the start, also where the first thing to do is on a board.
   const [at, setAt] = useState(
     (task.blanks.find((b) => PADDED.includes(b.gives)) ?? task.blanks[0])?.id ?? '',
   );
+  const turns = turnsOf(task);
+  const [turn, setTurn] = useState(0);
+  const goTo = (to: number) => {
+    setTurn(to);
+    setAt(turns[to]!.written[0]?.id ?? '');
+  };
+  // A question leads to what it is of.
+  const [was, setWas] = useState(asked);
+  if (was !== asked) {
+    setWas(asked);
+    const to = task.blanks.find((b) => b.id === asked);
+    if (to && to.gives !== 'board') setAt(to.id);
+    const of = turns.findIndex((t) => t.board === to || t.written.includes(to!));
+    if (to && of >= 0) setTurn(of);
+  }
   const fields = useRef<HTMLDivElement>(null);
+  const laid = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (asked) (fieldOf(fields, asked) ?? laid.current)?.scrollIntoView({ block: 'nearest' });
+  }, [asked]);
   const writing: Writing = {
     at,
     setAt,
+    asked,
     text: (blank) => answer[blank] ?? '',
     write: (blank, text) => give(set, n, blank, text),
   };
@@ -51,7 +74,7 @@ export function Task({ set, n, task }: TaskProps) {
     return (
       <section className={cx('task')} aria-label={task.ask}>
         <h2 className={cx('ask')}>{task.ask}</h2>
-        <AnswerBoard set={set} n={n} task={task} />
+        <AnswerBoard set={set} n={n} task={task} asked={asked} />
       </section>
     );
   }
@@ -65,7 +88,9 @@ export function Task({ set, n, task }: TaskProps) {
           <>
             {task.views.length > 0 && task.board === undefined && <Looked task={task} />}
             <div className={cx('given')}>
-              {task.lines ? (
+              {turns.length > 0 ? (
+                <Turns turns={turns} at={turn} go={goTo} writing={writing} />
+              ) : task.lines ? (
                 <TaskLines task={task} writing={writing} />
               ) : (
                 written.map((b) =>
@@ -86,8 +111,12 @@ export function Task({ set, n, task }: TaskProps) {
         )}
       </div>
       {task.board !== undefined && (
-        <div className={cx('laid')}>
-          {seen ? <SeenBoard set={set} n={n} task={task} /> : <AnswerBoard set={set} n={n} task={task} />}
+        <div className={cx('laid')} ref={laid}>
+          {seen ? (
+            <SeenBoard set={set} n={n} task={task} />
+          ) : (
+            <AnswerBoard set={set} n={n} task={task} asked={asked} only={turns[turn]?.board?.id} />
+          )}
         </div>
       )}
       <footer className={cx('foot')}>
@@ -97,11 +126,11 @@ export function Task({ set, n, task }: TaskProps) {
         {pad && !task.bank && (
           <DigitPad
             signs={SIGNS[here?.gives ?? ''] ?? ''}
-            point={task.blanks.some((b) => POINTED.includes(b.gives))}
+            point={turns.length === 0 && task.blanks.some((b) => POINTED.includes(b.gives))}
             writing={writing}
             off={!here || !PADDED.includes(here.gives)}
             long={here?.gives === 'digits' ? 2 : 24}
-            focus={() => focused(fields, at)}
+            focus={() => fieldOf(fields, at)?.focus()}
             over={task.board !== undefined}
           />
         )}
@@ -110,9 +139,8 @@ export function Task({ set, n, task }: TaskProps) {
   );
 }
 
-/** Gives the keys back to the field that is written in. */
-function focused(fields: RefObject<HTMLDivElement | null>, blank: string) {
-  fields.current?.querySelector<HTMLInputElement>(`[data-blank="${CSS.escape(blank)}"]`)?.focus();
+function fieldOf(fields: RefObject<HTMLDivElement | null>, blank: string) {
+  return fields.current?.querySelector<HTMLInputElement>(`[data-blank="${CSS.escape(blank)}"]`);
 }
 
 /** How long a look is, in milliseconds. */
@@ -155,7 +183,9 @@ function Matched({ task, writing }: { task: DeskTask; writing: Writing }) {
             </span>
             <button
               type="button"
-              className={cx(`slot ${writing.at === blank.id ? 'here' : ''}`)}
+              className={cx(
+                `slot ${writing.at === blank.id ? 'here' : ''} ${writing.asked === blank.id ? 'asked' : ''}`,
+              )}
               aria-pressed={writing.at === blank.id}
               aria-label={`Board ${i + 1}: ${text || 'empty'}`}
               onClick={() => {

@@ -13,6 +13,7 @@ import { kindsToChoose } from '../state/kinds';
 import { sentence, useLesson } from '../state/lesson';
 import { openLesson } from '../state/session';
 import { linkOf } from '../wish/address';
+import { turnsText, TurnsChoice } from '../wish/TurnsChoice';
 import { Linked } from './Linked';
 import { MANY, openMany } from './many';
 import css from './PaperPage.module.css';
@@ -41,13 +42,6 @@ const FORMS = [
   { value: 'expanded', label: 'as a sum of its parts' },
   { value: 'words', label: 'in words' },
 ];
-const THROWS = [
-  { value: 'six', label: 'dice' },
-  { value: 'ten', label: 'ten-sided dice' },
-  { value: 'cards', label: 'digit cards' },
-  { value: 'spinner', label: 'a spinner' },
-];
-
 export function PaperPage() {
   const { id = MANY } = useParams();
   const [params] = useSearchParams();
@@ -234,7 +228,7 @@ function useSheet(wanted: boolean, scenes: string[], linked: boolean): Made {
       more,
       seed,
       text: typed.trim(),
-      turns: `${turns.n} ${turns.count} ${turns.kind}`,
+      turns: turnsText(turns),
     };
     try {
       return call('sheet', { ...ask, kinds: kinds ?? KINDS.filter((k) => !UNASKED.includes(k)) });
@@ -314,27 +308,7 @@ function useSheet(wanted: boolean, scenes: string[], linked: boolean): Made {
         )}
         {there.includes('turns') && (
           <span className={cx('line')}>
-            <InputNumber
-              aria-label="How many turns"
-              min={1}
-              max={10}
-              value={turns.n}
-              onChange={(n) => setTurns({ ...turns, n: n ?? 1 })}
-            />
-            turns of
-            <InputNumber
-              aria-label="How many at once"
-              min={2}
-              max={4}
-              value={turns.count}
-              onChange={(n) => setTurns({ ...turns, count: n ?? 2 })}
-            />
-            <Select
-              aria-label="What is thrown"
-              value={turns.kind}
-              options={THROWS}
-              onChange={(kind: string) => setTurns({ ...turns, kind })}
-            />
+            <TurnsChoice turns={turns} change={setTurns} />
           </span>
         )}
         {names}

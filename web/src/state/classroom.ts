@@ -68,6 +68,9 @@ export interface SetWish {
   facts: string;
   conditions: string;
   question: string;
+  turns: string;
+  /** Whether the throws stand there: already. */
+  thrown: string;
   pieces: string;
   ways: number;
   glimpse: boolean;
@@ -261,7 +264,9 @@ export interface DeskTask extends Face {
 /** What a child is told of what she handed in: nothing, or whether it is right, or a question too. */
 export interface Verdict {
   right?: boolean;
+  /** A question, and the blank that it is of. */
   hint?: string;
+  at?: string;
   calls?: boolean;
 }
 

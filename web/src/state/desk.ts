@@ -262,10 +262,10 @@ async function marked({ set: of, task: n, answer }: DeskWork): Promise<Verdict |
   if (!whole || !task) return undefined;
   try {
     await patient(loadCore());
-    const { right, hint } = call('mark', { task, answer, words: whole.words });
+    const { right, hint, at = '' } = call('mark', { task, answer, words: whole.words });
     const tries = right ? 0 : (notYet.get(key) ?? 0) + 1;
     notYet.set(key, tries);
-    return { right, ...(!right && whole.help === 'hint' && tries >= HINT_FROM && { hint }) };
+    return { right, ...(!right && whole.help === 'hint' && tries >= HINT_FROM && { hint, at }) };
   } catch {
     return undefined; // it is marked when it is sent
   }
