@@ -156,7 +156,8 @@ function SetDesk({ view, set, choose, newer }: SetProps) {
           set={set.id}
           n={at}
           task={task}
-          asked={done[at] && !work.changed ? result.at : undefined}
+          // Where there is but one thing to look at, nothing is pointed to.
+          asked={done[at] && !work.changed && task.blanks.length > 1 ? result.at : undefined}
         />
       ) : (
         <p className={cx('middle')} role="status">
