@@ -138,10 +138,12 @@ test('a lesson is shared with a colleague, who presents it and copies it, and ch
   await expect(alder.getByRole('link', { name: /Two deliveries.*shared/ })).toBeVisible();
 
   await birch.reload();
+  await expect(birch.getByRole('button', { name: 'mine' })).toHaveAttribute('aria-pressed', 'true');
   await birch.getByRole('button', { name: 'from colleagues' }).click();
   await birch.getByRole('link', { name: /Two deliveries.*Ms Alder/ }).click();
   await expect(birch.getByText('This lesson is Ms Alder’s.')).toBeVisible();
   await expect(birch.getByRole('button', { name: 'Make a copy of my own' })).toBeHidden();
+  await expect(birch.getByRole('button', { name: 'Add next' })).toBeHidden();
   await birch.getByRole('button', { name: 'Present' }).click();
   await birch.keyboard.press('ArrowRight');
   await birch.keyboard.press('ArrowRight');

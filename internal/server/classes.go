@@ -34,8 +34,14 @@ type classLine struct {
 type classView struct {
 	classLine
 	Pupils []pupilView `json:"pupils"`
-	Sets   []store.Set `json:"sets"`
+	Sets   []setLine   `json:"sets"`
 	Eyes   bool        `json:"eyes"`
+}
+
+// setLine is a set, and how many children have handed in something of it.
+type setLine struct {
+	store.Set
+	Turnout int `json:"turnout"`
 }
 
 // pupilView is a child with whether a device is at her tile.
@@ -121,13 +127,26 @@ func (s *Server) answerClass(c *gin.Context, id string) {
 		}
 	}
 	if err == nil {
-		view.Sets, err = s.work.Sets(id)
+		view.Sets, err = s.setLines(id)
 	}
 	if err != nil {
 		s.classError(c, err)
 		return
 	}
 	c.JSON(http.StatusOK, view)
+}
+
+func (s *Server) setLines(class string) ([]setLine, error) {
+	sets, err := s.work.Sets(class)
+	if err != nil {
+		return nil, err
+	}
+	turnout, err := s.work.Turnout(class)
+	lines := []setLine{}
+	for _, set := range sets {
+		lines = append(lines, setLine{set, turnout[set.ID]})
+	}
+	return lines, err
 }
 
 // tiles are the children of a class, each with whether a device is at her tile.

@@ -214,6 +214,22 @@ func (s *Store) Attempts(set string) ([]Attempt, error) {
 	return list, s.read.Where("set_id = ?", set).Order("handed_at, rowid").Find(&list).Error
 }
 
+// Turnout is how many children handed in something of each set of a class: both who share a device.
+func (s *Store) Turnout(class string) (map[string]int, error) {
+	var rows []struct {
+		SetID    string
+		Children int
+	}
+	err := s.read.Raw("SELECT set_id, COUNT(*) AS children FROM ("+
+		"SELECT set_id, pupil_id FROM attempts UNION SELECT set_id, with_id FROM attempts WHERE with_id <> ''"+
+		") JOIN sets ON sets.id = set_id WHERE class_id = ? GROUP BY set_id", class).Scan(&rows).Error
+	out := map[string]int{}
+	for _, r := range rows {
+		out[r.SetID] = r.Children
+	}
+	return out, err
+}
+
 // AttemptsBy are what a child handed in of a set.
 func (s *Store) AttemptsBy(set, pupil string) ([]Attempt, error) {
 	list := []Attempt{}

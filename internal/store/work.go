@@ -18,6 +18,7 @@ type Work interface {
 	TasksFor(set Set, pupil string) ([]task.Task, error)
 	HandIn(a Attempt) (Attempt, error)
 	Attempts(set string) ([]Attempt, error)
+	Turnout(class string) (map[string]int, error)
 	AttemptsBy(set, pupil string) ([]Attempt, error)
 	Attempt(id string) (Attempt, error)
 	TrailOf(attempt string) ([]task.Laid, error)

@@ -19,6 +19,7 @@ export function Stem({ open }: { open: (d: DialogName) => void }) {
   const carry = useCarry();
   const scenes = useLesson((s) => s.outline.scenes);
   const here = useLesson((s) => s.frame.scene);
+  const readOnly = useLesson((s) => s.readOnly);
   const step = useLesson((s) => s.frame.step);
   return (
     <nav className={cx('stem')} aria-label="Scenes and steps">
@@ -71,7 +72,7 @@ export function Stem({ open }: { open: (d: DialogName) => void }) {
         <ChosenBar ids={chosen} open={open} />
       ) : (
         <div className={cx('stem-add')}>
-          <Button onClick={() => open('add')}>Add next</Button>
+          {!readOnly && <Button onClick={() => open('add')}>Add next</Button>}
         </div>
       )}
     </nav>

@@ -5,7 +5,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { Dialog, Menu } from '../shell/later';
 import { names } from '../shell/names';
 import { pictureOf, Sign, signName } from '../shell/Sign';
-import { classes, timeOf, type ClassView, type Pupil, type TaskSet } from '../state/classroom';
+import { classes, timeOf, type ClassView, type Pupil } from '../state/classroom';
 import { notify, sentence } from '../state/lesson';
 import { useTeacher } from '../state/teacher';
 import css from './ClassPage.module.css';
@@ -121,7 +121,7 @@ function Whole({ view, again }: { view: ClassView; again: () => void }) {
         )}
         <ul className={cx('sets')}>
           {[...running, ...view.sets.filter((s) => timeOf(s) === 'over')].map((s) => (
-            <SetLine key={s.id} set={s} reads={!!view.by} act={act} />
+            <SetLine key={s.id} set={s} of={view.pupils.length} reads={!!view.by} act={act} />
           ))}
         </ul>
       </section>
@@ -211,10 +211,13 @@ function TheDoor({ view, act }: { view: ClassView; act: (deed: Promise<unknown>)
 
 function SetLine({
   set,
+  of,
   reads,
   act,
 }: {
-  set: TaskSet;
+  set: ClassView['sets'][number];
+  /** How many children there are in the class. */
+  of: number;
   /** Whether it is only looked at. */
   reads: boolean;
   act: (deed: Promise<unknown>) => void;
@@ -226,7 +229,7 @@ function SetLine({
       <span>
         {[
           day.format(new Date(set.createdAt)),
-          set.only && `for ${set.only.length}`,
+          time !== 'waits' && `${set.turnout} of ${set.only?.length ?? of} handed in`,
           set.own && 'own numbers',
           time === 'waits' && `from ${day.format(new Date(set.startsAt!))}`,
           time !== 'over' && set.endedAt && `until ${day.format(new Date(set.endedAt))}`,

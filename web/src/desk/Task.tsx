@@ -126,7 +126,7 @@ export function Task({ set, n, task, asked }: TaskProps) {
         {pad && !task.bank && (
           <DigitPad
             signs={SIGNS[here?.gives ?? ''] ?? ''}
-            point={turns.length === 0 && task.blanks.some((b) => POINTED.includes(b.gives))}
+            point={task.blanks.some((b) => POINTED.includes(b.gives)) && mayHavePoint(task)}
             writing={writing}
             off={!here || !PADDED.includes(here.gives)}
             long={here?.gives === 'digits' ? 2 : 24}
@@ -142,6 +142,10 @@ export function Task({ set, n, task, asked }: TaskProps) {
 function fieldOf(fields: RefObject<HTMLDivElement | null>, blank: string) {
   return fields.current?.querySelector<HTMLInputElement>(`[data-blank="${CSS.escape(blank)}"]`);
 }
+
+/** Whether a number with a point may be meant: none is offered to those who count to a hundred. */
+const mayHavePoint = ({ ask, lines, boards }: DeskTask) =>
+  /\d[.,]\d|tenth|hundredth|thousandth|÷ 10|discs/.test(JSON.stringify([ask, lines, boards]));
 
 /** How long a look is, in milliseconds. */
 const LOOK_MS = 2000;

@@ -55,7 +55,8 @@ export function timeOf(set: TaskSet): 'waits' | 'runs' | 'over' {
 
 export interface ClassView extends ClassLine {
   pupils: Pupil[];
-  sets: TaskSet[];
+  /** With how many children have handed in something of each. */
+  sets: (TaskSet & { turnout: number })[];
   eyes: boolean;
 }
 
