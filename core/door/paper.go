@@ -171,9 +171,19 @@ func boardsSeen(texts []string, w say.Vocabulary) ([]BoardView, error) {
 	return views, nil
 }
 
+// broad is how a picture is laid: what is beyond a row of ten beside it, as pictures stand in rooms
+// that are wider than they are high.
+var broad = board.Room{Way: board.Way{Abreast: true}}
+
 // pictured is a board of its own as a picture, without counts and read-outs.
 func (s *session) pictured(b board.Board) BoardView {
 	sc := lesson.Scene{ID: "paper", Start: b}
 	there := &session{door: s.door, doc: lesson.Lesson{Words: s.doc.Words, Scenes: []lesson.Scene{sc}}, scene: sc.ID}
-	return there.view(b, there.loose(b), sc)
+	laid := there.loose(b)
+	for i, l := range laid {
+		if wide := b.ShownIn(i, broad); max(wide.W, 2*wide.H) < max(l.W, 2*l.H) {
+			laid[i] = spelled(wide, s.doc.Words)
+		}
+	}
+	return there.view(b, laid, sc)
 }
