@@ -647,6 +647,7 @@ test('turns of dice are taken one at a time, and a question leads to the turn th
   await expect(child.getByRole('button', { name: /^Turn 2/ })).toHaveAttribute('aria-pressed', 'true');
   await handIn(child);
   await expect(told(child)).toContainText('Does your board show your number?');
+  await sound(child);
   await expect(child.getByRole('button', { name: /^Turn 1/ })).toHaveAttribute('aria-pressed', 'true');
   await child.getByRole('button', { name: 'Put one of the ones away' }).click();
   await handIn(child);

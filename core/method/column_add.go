@@ -173,7 +173,8 @@ func (c *columnAddition) size() {
 	}
 	c.key(lesson.Step{
 		Ask: line("columnAdd.size", text("problem", c.problem()), say.Number("bound", say.Given, bound)),
-		Answer: line(c.sized, say.Number("bound", say.Given, bound), text("rests", say.Listed(rests)), given("count", len(rests)),
+		Answer: line(c.sized, say.Number("bound", say.Given, bound), text("rests", say.Listed(rests)),
+			given("count", len(rests)),
 			say.Number("one", say.Given, top.Value())),
 		Look: line("look.first-digits"),
 	})

@@ -16,6 +16,8 @@ var explain = Spec{
 	Sample: []string{"How do you know that there are no more ways?"},
 	Options: []method.Option{
 		{Name: "starter", Doc: "How the child may begin.", Choices: []string{asAsked, "I know because", nothing}},
+		{Name: "told", Doc: "Whether it is told in words, or by what is laid on the board too.",
+			Choices: []string{"in words", "on the board too"}},
 	},
 	Teacher: true,
 	read:    readExplain,
@@ -34,6 +36,8 @@ const mostAsked = 200
 type explaining struct {
 	ask, starter string
 	board        string
+	// lays is whether what is laid on the board tells it too.
+	lays bool
 }
 
 func readExplain(t Task) (work, error) {
@@ -47,7 +51,7 @@ func readExplain(t Task) (work, error) {
 		if err != nil {
 			return nil, err
 		}
-		e.board = board.Print(b)
+		e.board, e.lays = board.Print(b), t.Options["told"] == "on the board too" && len(b.Models) == 1
 	}
 	switch asked := strings.ToLower(e.ask); {
 	case t.Options["starter"] == nothing:
@@ -67,16 +71,37 @@ func (e explaining) face(w say.Vocabulary) Face {
 	if e.board != "" {
 		f.Boards = []Picture{{Board: e.board}}
 	}
+	if e.lays {
+		f.Ask = say.New("task.explain.show", say.Text("ask", say.Given, e.ask)).Text(w)
+		f.Blanks[0].Optional = true
+		f.Blanks = append(f.Blanks, Blank{ID: onBoard, Gives: OnBoard, Optional: true})
+	}
 	return f
+}
+
+// start is the board that it is shown on.
+func (e explaining) start() (board.Board, error) {
+	if !e.lays {
+		return board.Board{}, say.Refuse("task-question", say.Int("most", say.Given, mostAsked))
+	}
+	return board.Parse(e.board)
 }
 
 // mark finds only whether there is something to be read. Whether it holds is for the teacher.
 func (e explaining) mark(a Answer) []Part {
-	return []Part{judged(a, why, strings.ContainsFunc(a[why], unicode.IsLetter))}
+	said := judged(a, why, strings.ContainsFunc(a[why], unicode.IsLetter))
+	if shown, err := board.Parse(a[onBoard]); e.lays && err == nil && len(shown.Models) == 1 {
+		said.Right = true
+	}
+	return []Part{said}
 }
 
 func (e explaining) right() []Answer {
-	return []Answer{{why: "I tried them in order."}, {why: SaidAloud}, {why: "every one is there, from 0 to 8"}}
+	list := []Answer{{why: "I tried them in order."}, {why: SaidAloud}, {why: "every one is there, from 0 to 8"}}
+	if e.lays {
+		list = append(list, Answer{onBoard: e.board})
+	}
+	return list
 }
 
 func (e explaining) wrong() []Answer { return []Answer{{}, {why: "…"}, {why: "12"}} }

@@ -137,6 +137,55 @@ func TestAnExplanationBeginsAsTheQuestionAsks(t *testing.T) {
 	}
 }
 
+// The numbers of a sum are seen apart, whichever lies first; and of nothing else.
+func TestASumInTwoColours(t *testing.T) {
+	one := made(t, "own", nil, "sum, two colours, at most 10, on counters")
+	face, err := task.FaceOf(one, say.Vocabulary{})
+	require.NoError(t, err)
+	assert.Equal(t, "Make a sum of your own. No number may be more than 10. "+
+		"Show it with counters, each number in its own colour.", face.Ask)
+	for board, right := range map[string]bool{
+		"counters 5 + 2": true, "counters 2 + 5": true, "counters 2x5: 5 + 2": true,
+		"counters 7": false, "counters 4 + 3": false, "counters 5 + 3": false, "cubes 5a2b": false,
+	} {
+		v := marked(t, one, task.Answer{"sentence": "5 + 2 = 7", "board": board})
+		assert.Equal(t, right, v.Right, board)
+	}
+	v := marked(t, one, task.Answer{"sentence": "5 + 2 = 7", "board": "counters 7"})
+	assert.Equal(t, "Is each of your numbers in its own colour?", v.Hint)
+	for _, about := range []string{"difference, two colours, on counters", "sum, two colours",
+		"sum, two colours, on blocks"} {
+		_, err := task.Make(task.Task{Kind: "own", About: []string{about}})
+		assert.Error(t, err, about)
+	}
+}
+
+// It may be shown on the board where words are hard: either is enough to be read.
+func TestWhatIsExplainedMayBeShown(t *testing.T) {
+	one := made(t, "explain", map[string]string{"told": "on the board too"}, "Why is it more than 30? | blocks 3t 4o")
+	face, err := task.FaceOf(one, say.Vocabulary{})
+	require.NoError(t, err)
+	assert.Equal(t, "Why is it more than 30? Write, or show it.", face.Ask)
+	start, lays := task.Start(one)
+	require.True(t, lays)
+	assert.Equal(t, "blocks 3t 4o", board.Print(start))
+	for _, a := range []task.Answer{{"why": "30 is 3 tens"}, {"board": "blocks 2t 14o"},
+		{"why": "told", "board": "blocks 34"}} {
+		assert.True(t, marked(t, one, a).Right, "%v", a)
+	}
+	for _, a := range []task.Answer{{}, {"board": "a drawing"}, {"why": "12"}} {
+		assert.False(t, marked(t, one, a).Right, "%v", a)
+	}
+	_, lays = task.Start(made(t, "explain", nil, "Why is it more than 30? | blocks 3t 4o"))
+	assert.False(t, lays, "in words alone it is there to look at")
+	scenes := []lesson.Scene{{ID: "a", Start: start}}
+	list, err := task.Sheet(scenes, task.Wanted{Kinds: []string{"explain"}, Question: "Why?", Shown: true})
+	require.NoError(t, err)
+	assert.Equal(t, []string{"Why?", "|", "blocks 3t 4o"}, list[0].About)
+	_, lays = task.Start(list[0])
+	assert.True(t, lays)
+}
+
 // What is explained is for the teacher to judge: anything said is kept.
 func TestExplain(t *testing.T) {
 	one := made(t, "explain", nil, "Why is 40 + 6 the same as 30 + 16? | blocks 4t 6o")

@@ -22,7 +22,8 @@ var own = Spec{
 }
 
 // ownForm shows the text form.
-const ownForm = "sum, difference or product, then conditions: at most 20, regroup, both ways round, on counters"
+const ownForm = "sum, difference or product, then conditions: at most 20, regroup, both ways round, " +
+	"on counters, two colours"
 
 // Conditions of a sentence of one's own, beside that it is true and of its kind.
 const (
@@ -30,6 +31,7 @@ const (
 	regroup  = "regroup"
 	otherWay = "turned"
 	onBoard  = "board"
+	coloured = "coloured"
 )
 
 // ownOps are the signs of a kind of sentence.
@@ -45,6 +47,8 @@ type owning struct {
 	regroup bool
 	turned  bool
 	spec    *board.ModelSpec
+	// coloured has the two numbers of a sum be seen apart on the board.
+	coloured bool
 }
 
 func readOwn(t Task) (work, error) {
@@ -64,13 +68,16 @@ func readOwn(t Task) (work, error) {
 			o.regroup = true
 		case i > 0 && part == "both ways round":
 			o.turned = true
+		case i > 0 && part == "two colours":
+			o.coloured = true
 		case i > 0 && shows && known:
 			o.spec = &spec
 		default:
 			return nil, badLine(part, ownForm)
 		}
 	}
-	if o.turned && o.of == "difference" || len(o.found()) < 3 {
+	apart := o.spec != nil && o.spec.Acts.Parts != nil
+	if o.turned && o.of == "difference" || o.coloured && (o.of != "sum" || !apart) || len(o.found()) < 3 {
 		return nil, say.Refuse("task-own-none")
 	}
 	return o, nil
@@ -158,7 +165,11 @@ func (o owning) face(w say.Vocabulary) Face {
 		f.Blanks = append(f.Blanks, Blank{ID: otherWay, Gives: Sentence, Label: say.New("task.own.other").Text(w)})
 	}
 	if o.spec != nil {
-		ask = ask.And(say.New("task.own.board", inWords(*o.spec)))
+		shown := "task.own.board"
+		if o.coloured {
+			shown = "task.own.board.coloured"
+		}
+		ask = ask.And(say.New(shown, inWords(*o.spec)))
 		f.Blanks = append(f.Blanks, Blank{ID: onBoard, Gives: OnBoard})
 	}
 	f.Ask = ask.Text(w)
@@ -199,9 +210,20 @@ func (o owning) mark(a Answer) []Part {
 		parts = append(parts, judged(a, onBoard, there))
 		if there && reads {
 			unmet(onBoard, onBoard, board.Total(shown.Models[0]) == place.Int(p.c))
+			unmet(onBoard, coloured, !o.coloured || o.apart(shown.Models[0], p))
 		}
 	}
 	return parts
+}
+
+// apart reports whether the two numbers of a sum are seen on a model, whichever lies first.
+func (o owning) apart(m board.Model, p parted) bool {
+	if m.Kind() != o.spec.Kind {
+		return false
+	}
+	parts := o.spec.Parts(m)
+	a, b := place.Int(p.a), place.Int(p.b)
+	return slices.Equal(parts, []place.Number{a, b}) || slices.Equal(parts, []place.Number{b, a})
 }
 
 func (o owning) answer(p parted) Answer {
@@ -211,7 +233,11 @@ func (o owning) answer(p parted) Answer {
 	}
 	if o.spec != nil {
 		b := building{number: place.Int(p.c), spec: *o.spec}
-		a[onBoard], _ = b.notation(strconv.Itoa(p.c))
+		amount := strconv.Itoa(p.c)
+		if o.coloured {
+			amount = strconv.Itoa(p.a) + " + " + strconv.Itoa(p.b)
+		}
+		a[onBoard], _ = b.notation(amount)
 	}
 	return a
 }
@@ -236,6 +262,10 @@ func (o owning) wrong() []Answer {
 	}
 	if o.turned {
 		list = append(list, changed(right, otherWay, right[Sentence]))
+	}
+	if o.coloured {
+		plain := owning{of: o.of, most: o.most, spec: o.spec}.answer(p)
+		list = append(list, changed(right, onBoard, plain[onBoard]))
 	}
 	return list
 }

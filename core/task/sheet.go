@@ -40,6 +40,8 @@ type Wanted struct {
 	Facts      string `json:"facts,omitempty"`
 	Conditions string `json:"conditions,omitempty"`
 	Question   string `json:"question,omitempty"`
+	// Shown has it explained on the board of the first scene too.
+	Shown bool `json:"shown,omitempty"`
 	// Own leaves the scenes' own numbers out: others like them, wherever there are any.
 	Own bool `json:"own,omitempty"`
 }
@@ -64,7 +66,7 @@ func Sheet(scenes []lesson.Scene, w Wanted) ([]Task, error) {
 		if _, err := Find(kind); err != nil {
 			return nil, err
 		}
-		if t, alone := w.alone(kind); alone {
+		if t, alone := w.alone(kind, scenes); alone {
 			t, err := Make(t)
 			if err != nil {
 				return nil, err
@@ -94,8 +96,9 @@ func Sheet(scenes []lesson.Scene, w Wanted) ([]Task, error) {
 	return all, nil
 }
 
-// alone is the one task of a kind that is made of no scene.
-func (w Wanted) alone(kind string) (Task, bool) {
+// alone is the one task of a kind that is made of no scene; an explanation may be shown on the
+// board of the first one.
+func (w Wanted) alone(kind string, scenes []lesson.Scene) (Task, bool) {
 	switch kind {
 	case turns.Kind:
 		t := Task{Kind: kind, About: strings.Fields(w.Turns), Options: map[string]string{}}
@@ -109,7 +112,12 @@ func (w Wanted) alone(kind string) (Task, bool) {
 	case own.Kind:
 		return Task{Kind: kind, About: []string{w.Conditions}}, true
 	case explain.Kind:
-		return Task{Kind: kind, About: []string{w.Question}}, true
+		t := Task{Kind: kind, About: []string{w.Question}}
+		if w.Shown && len(scenes) > 0 && len(scenes[0].Start.Models) == 1 {
+			t.About = append(t.About, "|", board.PrintShown(scenes[0].Start))
+			t.Options = map[string]string{"told": "on the board too"}
+		}
+		return t, true
 	}
 	return Task{}, false
 }

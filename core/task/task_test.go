@@ -452,7 +452,8 @@ func TestTurns(t *testing.T) {
 	for _, right := range rights {
 		assert.True(t, marked(t, given, right).Right, "%v", right)
 	}
-	others, err := task.FaceOf(made(t, "turns", map[string]string{"thrown": "already", "seed": "5"}, "3", "3", "cards"), plain)
+	other := made(t, "turns", map[string]string{"thrown": "already", "seed": "5"}, "3", "3", "cards")
+	others, err := task.FaceOf(other, plain)
 	require.NoError(t, err)
 	assert.NotEqual(t, mustJSON(t, face.Lines), mustJSON(t, others.Lines), "each child may have her own")
 	lines, err := task.Lines(one, turn("3 5", "53", "blocks 4t 13o", "5 tens 3 ones", "50 + 3"), plain)

@@ -28,6 +28,7 @@ const OWN = [
   { value: 'sum', label: 'A sum' },
   { value: 'sum, regroup', label: 'A sum that regroups' },
   { value: 'sum, both ways round', label: 'A sum, both ways round' },
+  { value: 'sum, two colours', label: 'A sum in two colours' },
   { value: 'difference', label: 'A difference' },
   { value: 'difference, regroup', label: 'A difference that regroups' },
   { value: 'product', label: 'A product' },
@@ -80,6 +81,7 @@ export function SetDialog({ close, then }: Props) {
   const [turns, setTurns] = useState({ n: 4, count: 2, kind: 'six' });
   const [thrown, setThrown] = useState('already');
   const [question, setQuestion] = useState('');
+  const [shown, setShown] = useState(false);
   const [pieces, setPieces] = useState('any');
   const [several, setSeveral] = useState<number>();
   const [look, setLook] = useState('long');
@@ -106,6 +108,7 @@ export function SetDialog({ close, then }: Props) {
     facts,
     conditions,
     question: question.trim(),
+    shown,
     turns: turnsText(turns),
     thrown,
     pieces,
@@ -267,13 +270,18 @@ export function SetDialog({ close, then }: Props) {
               </>
             )}
             {alone.includes('explain') && (
-              <Input
-                aria-label="What is to be explained"
-                placeholder="How do you know that …?"
-                value={question}
-                maxLength={200}
-                onChange={(e) => setQuestion(e.target.value)}
-              />
+              <>
+                <Input
+                  aria-label="What is to be explained"
+                  placeholder="How do you know that …?"
+                  value={question}
+                  maxLength={200}
+                  onChange={(e) => setQuestion(e.target.value)}
+                />
+                <Checkbox checked={shown} onChange={(e) => setShown(e.target.checked)}>
+                  in words, or on the board
+                </Checkbox>
+              </>
             )}
             <label className={cx('more')}>
               More like each

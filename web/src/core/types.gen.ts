@@ -899,6 +899,10 @@ export interface Calls {
       conditions?: string;
       question?: string;
       /**
+       * Shown has it explained on the board of the first scene too.
+       */
+      shown?: boolean;
+      /**
        * Own leaves the scenes' own numbers out: others like them, wherever there are any.
        */
       own?: boolean;

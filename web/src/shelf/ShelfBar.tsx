@@ -29,7 +29,9 @@ export function ShelfBar({ shelf }: { shelf: Shelf }) {
       <h2>{query.deleted ? 'Deleted lessons' : 'Lessons'}</h2>
       {!query.deleted && (
         <ul className={cx('chips')} aria-label="Topics and folders">
-          {chip(others > 0 || query.others ? 'mine' : 'all', all, () => look({ topic: '', folder: '', others: false }))}
+          {chip(others > 0 || query.others ? 'mine' : 'all', all, () =>
+            look({ topic: '', folder: '', others: false }),
+          )}
           {(others > 0 || query.others) &&
             chip('from colleagues', !!query.others, () =>
               look({ others: !query.others, topic: '', folder: '' }),

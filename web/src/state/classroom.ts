@@ -69,6 +69,8 @@ export interface SetWish {
   facts: string;
   conditions: string;
   question: string;
+  /** Whether it is explained on the board of the first scene too. */
+  shown: boolean;
   turns: string;
   /** Whether the throws stand there: already. */
   thrown: string;
