@@ -41,7 +41,7 @@ func makeBuild(r Request) (Example, error) {
 			Say: line("build.zero-number"), Ask: line("build.zero-number.ask"), Answer: line("build.zero-number.answer"),
 			Write: []lesson.Write{digitCell("sum", place.Ones, 0, board.Select{})},
 		})
-	case n.Top() > place.Ones && m.pieceOf(n) == place.Ones:
+	case n.Top() > place.Ones && m.pieceOf(n) < n.Top():
 		m.buildAlike(w)
 	default:
 		m.buildPlaces(w)
@@ -98,12 +98,17 @@ func lowestWritten(w place.Written) place.Place {
 	return min(lowest(w.Number), place.Ones-place.Place(w.Decimals))
 }
 
-// buildAlike puts pieces down that are all alike.
+// buildAlike puts pieces down that are all alike, or of which ten stand for one of the largest place.
 func (m *maker) buildAlike(w place.Written) {
 	n := w.Number
 	s := lesson.Step{
 		Say: line("build.start.alike", say.Number("n", say.Given, n)), Ask: line("build.alike.ask"),
 		Answer: line("build.alike.answer", say.Form("form", say.Answer, n.UnitForm())),
+	}
+	if tens := n.Count(place.Tens); n.Top() > place.Tens {
+		s.Ask = line("build.ask", say.PlaceName("place", place.Tens))
+		s.Answer = line("build.alike.tens", say.Pieces("tens", say.Answer, tens, place.Tens),
+			say.Form("form", say.Answer, n.UnitForm()))
 	}
 	for _, c := range n.UnitForm() {
 		s.Moves = append(s.Moves, m.lay(c.Count, c.Place, 0)...)

@@ -14,6 +14,8 @@ var worked = map[string]string{
 	"build.zero-number.answer.told": "There is nothing to put down. We only write 0.",
 	"build.alike.ask":               "[look] How many tens and {@ones} are there?",
 	"build.alike.answer":            "{form}.",
+	"build.alike.tens":              "{tens}: that is {form}.",
+	"build.alike.tens.told":         "There are {tens}: that is {form}.",
 	"build.alike.answer.told":       "There are {form}.",
 	"build.place":                   "Now the {place}.",
 	"build.ask":                     "[look] How many {place} are there?",
