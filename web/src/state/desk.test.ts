@@ -121,7 +121,7 @@ test('what waits is marked here where all of the task is here; the server’s wo
   now!.sets[0]!.tasks = [{ task: { kind: 'build', about: ['54'] } }] as never;
   const told = () => desk.useDesk.getState().told[desk.keyOf('s', 0)];
   net.handIn.mockRejectedValue(await fault(0, 'offline'));
-  core.mark.mockReturnValue({ right: false, hint: 'What does each piece count?' });
+  core.mark.mockReturnValue({ right: false, hint: 'What does each piece count?', at: 'board 2' });
   for (const board of ['blocks 4t', 'blocks 4t 5o']) {
     desk.give('s', 0, 'board', board);
     await desk.handIn('s', 0);
@@ -131,6 +131,7 @@ test('what waits is marked here where all of the task is here; the server’s wo
     waits: true,
     right: false,
     hint: 'What does each piece count?',
+    at: 'board 2',
   });
   desk.give('s', 0, 'board', 'blocks 5t 4o');
   core.mark.mockReturnValue({ right: true, hint: '' });
