@@ -1,3 +1,6 @@
 import { defineConfig } from 'vitest/config';
 
-export default defineConfig({ test: { environment: 'node', include: ['src/**/*.test.ts'] } });
+// A test may load all anew, which takes seconds on a busy machine.
+export default defineConfig({
+  test: { environment: 'node', include: ['src/**/*.test.ts'], testTimeout: 60_000 },
+});
