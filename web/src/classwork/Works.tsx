@@ -2,6 +2,7 @@
 // until the teacher gives it.
 import { Face, roomFor } from '../board/Face';
 import { names } from '../shell/names';
+import { together } from '../shell/together';
 import { Columns } from './Columns';
 import type { Answers, ClassBoard as Board, Work } from '../state/classroom';
 import css from './Works.module.css';
@@ -40,7 +41,7 @@ function AllAnswers({ all: { of, groups } }: { all: Answers }) {
             <output aria-label="Children">{g.n}</output>
             <span>
               {g.lines.map((line, k) => (
-                <p key={k}>{line}</p>
+                <p key={k}>{together(line)}</p>
               ))}
             </span>
             {g.views.length > 0 && (
@@ -99,7 +100,7 @@ function OneWork({ work, room }: { work: Work; room: { w: number; h: number } })
       )}
       <figcaption>
         {work.lines.map((line, i) => (
-          <p key={i}>{line}</p>
+          <p key={i}>{together(line)}</p>
         ))}
         {work.name && <p className={cx('name')}>{work.name}</p>}
       </figcaption>
