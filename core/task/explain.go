@@ -1,6 +1,7 @@
 package task
 
 import (
+	"slices"
 	"strings"
 	"unicode"
 
@@ -12,7 +13,8 @@ import (
 
 var explain = Spec{
 	Kind: "explain", Title: "Explain something", Doc: "Say in words how one knows; or tell it to the teacher, and say so.",
-	About:  "a question, and a board to look at if wanted: question | board",
+	About: "a question, with ways to choose among and a board to look at if wanted: " +
+		"question? one way; another | board",
 	Sample: []string{"How do you know that there are no more ways?"},
 	Options: []method.Option{
 		{Name: "starter", Doc: "How the child may begin.", Choices: []string{asAsked, "I know because", nothing}},
@@ -36,6 +38,8 @@ const mostAsked = 200
 type explaining struct {
 	ask, starter string
 	board        string
+	// ways are what she chooses among, and says why; none where the question has none.
+	ways []string
 	// lays is whether what is laid on the board tells it too.
 	lays bool
 }
@@ -43,6 +47,14 @@ type explaining struct {
 func readExplain(t Task) (work, error) {
 	ask, notation, shows := strings.Cut(strings.Join(t.About, " "), "|")
 	e := explaining{ask: strings.TrimSpace(ask)}
+	if question, rest, asks := strings.Cut(e.ask, "?"); asks && strings.Contains(rest, ";") {
+		e.ask = question + "?"
+		for way := range strings.SplitSeq(rest, ";") {
+			if way = strings.TrimSpace(way); way != "" && !slices.Contains(e.ways, way) {
+				e.ways = append(e.ways, way)
+			}
+		}
+	}
 	if e.ask == "" || len(e.ask) > mostAsked {
 		return nil, say.Refuse("task-question", say.Int("most", say.Given, mostAsked))
 	}
@@ -68,12 +80,16 @@ func (e explaining) face(w say.Vocabulary) Face {
 	if e.starter != "" {
 		f.Blanks[0].Label = say.New(e.starter).Text(w)
 	}
+	if len(e.ways) > 0 {
+		choice := Blank{ID: chosen, Gives: FromBank, Label: say.New("task.choose.one").Text(w)}
+		f.Bank, f.Blanks = e.ways, append([]Blank{choice}, f.Blanks...)
+	}
 	if e.board != "" {
 		f.Boards = []Picture{{Board: e.board}}
 	}
 	if e.lays {
 		f.Ask = say.New("task.explain.show", say.Text("ask", say.Given, e.ask)).Text(w)
-		f.Blanks[0].Optional = true
+		f.Blanks[len(f.Blanks)-1].Optional = true
 		f.Blanks = append(f.Blanks, Blank{ID: onBoard, Gives: OnBoard, Optional: true})
 	}
 	return f
@@ -93,13 +109,21 @@ func (e explaining) mark(a Answer) []Part {
 	if shown, err := board.Parse(a[onBoard]); e.lays && err == nil && len(shown.Models) == 1 {
 		said.Right = true
 	}
-	return []Part{said}
+	if len(e.ways) == 0 {
+		return []Part{said}
+	}
+	return []Part{judged(a, chosen, slices.Contains(e.ways, a[chosen])), said}
 }
 
 func (e explaining) right() []Answer {
 	list := []Answer{{why: "I tried them in order."}, {why: SaidAloud}, {why: "every one is there, from 0 to 8"}}
 	if e.lays {
 		list = append(list, Answer{onBoard: e.board})
+	}
+	for i, a := range list {
+		if len(e.ways) > 0 {
+			a[chosen] = e.ways[i%len(e.ways)]
+		}
 	}
 	return list
 }

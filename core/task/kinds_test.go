@@ -186,6 +186,26 @@ func TestWhatIsExplainedMayBeShown(t *testing.T) {
 	assert.True(t, lays)
 }
 
+// Ways stand there to choose among: each may be right, and a reason is given.
+func TestAWayIsChosenWithAReason(t *testing.T) {
+	one := made(t, "explain", nil, "Which way would you choose for 9 + 6? make ten; near double; count on; make ten")
+	face, err := task.FaceOf(one, say.Vocabulary{})
+	require.NoError(t, err)
+	assert.Equal(t, "Which way would you choose for 9 + 6?", face.Ask)
+	assert.Equal(t, []string{"make ten", "near double", "count on"}, face.Bank)
+	for _, way := range face.Bank {
+		assert.True(t, marked(t, one, task.Answer{"choice": way, "why": "9 is near 10"}).Right, way)
+	}
+	assert.Equal(t, "why", marked(t, one, task.Answer{"choice": "make ten"}).At)
+	assert.Equal(t, "choice", marked(t, one, task.Answer{"why": "9 is near 10"}).At)
+	lines, err := task.Lines(one, task.Answer{"choice": "make ten", "why": "9 is near 10"}, say.Vocabulary{})
+	require.NoError(t, err)
+	assert.Equal(t, []string{"make ten", "9 is near 10"}, lines)
+	plain, err := task.FaceOf(made(t, "explain", nil, "Is 4; 5 or 6 more? Why"), say.Vocabulary{})
+	require.NoError(t, err)
+	assert.Empty(t, plain.Bank)
+}
+
 // What is explained is for the teacher to judge: anything said is kept.
 func TestExplain(t *testing.T) {
 	one := made(t, "explain", nil, "Why is 40 + 6 the same as 30 + 16? | blocks 4t 6o")

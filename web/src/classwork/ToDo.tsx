@@ -215,6 +215,7 @@ export function ToDo({ choice, change, possible, there }: Props) {
             maxLength={200}
             onChange={(e) => change({ question: e.target.value })}
           />
+          <small>Ways to choose among come after it: Which way …? one; another</small>
           <Checkbox checked={choice.shown} onChange={(e) => change({ shown: e.target.checked })}>
             in words, or on the board
           </Checkbox>

@@ -72,7 +72,7 @@ export function sheetBlocks(tasks: Task[]): { blocks: Block[]; answers: string[]
         } else rows(`${key} ${k}`, matchItems(task));
       }
     } else {
-      if (group[0]!.bank && kind !== 'choose')
+      if (group[0]!.bank && kind !== 'choose' && kind !== 'explain')
         blocks.push({ key: `${key} bank`, heads: true, node: <Bank texts={group[0]!.bank} /> });
       rows(
         key,
