@@ -28,7 +28,7 @@ export function AnswerBoard({ set, n, task, asked, only }: Props) {
   const blanks = task.blanks.filter((b) => b.gives === 'board' && (only === undefined || b.id === only));
   const [at, setAt] = useState(0);
   const toward = blanks.findIndex((b) => b.id === asked);
-  const [was, setWas] = useState(asked);
+  const [was, setWas] = useState<string>();
   if (was !== asked) {
     setWas(asked);
     if (toward >= 0) setAt(toward);

@@ -45,7 +45,7 @@ export function Task({ set, n, task, asked }: TaskProps) {
     setAt(turns[to]!.written[0]?.id ?? '');
   };
   // A question leads to what it is of.
-  const [was, setWas] = useState(asked);
+  const [was, setWas] = useState<string>();
   if (was !== asked) {
     setWas(asked);
     const to = task.blanks.find((b) => b.id === asked);
