@@ -181,6 +181,9 @@ func (s *session) pictured(b board.Board) BoardView {
 	there := &session{door: s.door, doc: lesson.Lesson{Words: s.doc.Words, Scenes: []lesson.Scene{sc}}, scene: sc.ID}
 	laid := there.loose(b)
 	for i, l := range laid {
+		if !broad.Differs(l.Room) {
+			continue
+		}
 		if wide := b.ShownIn(i, broad); max(wide.W, 2*wide.H) < max(l.W, 2*l.H) {
 			laid[i] = spelled(wide, s.doc.Words)
 		}

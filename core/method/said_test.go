@@ -81,11 +81,7 @@ func TestWhatWasSaidFalsely(t *testing.T) {
 		{"one bulb", "bonds", "1", nil, []string{"1 bulbs", "1 counters", "1 are"}},
 	} {
 		t.Run(c.is, func(t *testing.T) {
-			r := request(t, c.method, c.typed)
-			if c.method == "read" {
-				r.Model = ""
-			}
-			told := toldOf(t, r)
+			told := toldOf(t, request(t, c.method, c.typed))
 			for _, s := range c.says {
 				assert.Contains(t, told, s, "%s %s", c.method, c.typed)
 			}

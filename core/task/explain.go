@@ -120,8 +120,8 @@ func (e explaining) right() []Answer {
 	if e.lays {
 		list = append(list, Answer{onBoard: e.board})
 	}
-	for i, a := range list {
-		if len(e.ways) > 0 {
+	if len(e.ways) > 0 {
+		for i, a := range list {
 			a[chosen] = e.ways[i%len(e.ways)]
 		}
 	}

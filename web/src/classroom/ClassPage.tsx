@@ -229,7 +229,9 @@ function SetLine({
       <span>
         {[
           day.format(new Date(set.createdAt)),
-          time !== 'waits' && `${set.turnout} of ${set.only?.length ?? of} handed in`,
+          time === 'waits'
+            ? set.only && `for ${set.only.length}`
+            : `${set.turnout} of ${set.only?.length ?? of} handed in`,
           set.own && 'own numbers',
           time === 'waits' && `from ${day.format(new Date(set.startsAt!))}`,
           time !== 'over' && set.endedAt && `until ${day.format(new Date(set.endedAt))}`,

@@ -22,7 +22,9 @@ const OWN = [
   { value: 'difference, regroup', label: 'A difference that regroups' },
   { value: 'product', label: 'A product' },
 ];
-const FACTS = ['within 10', 'within 20', 'doubles', 'bonds of 10', 'tables of 2, 5 and 10', 'tables'];
+const FACTS = ['within 10', 'within 20', 'doubles', 'bonds of 10', 'tables of 2, 5 and 10', 'tables'].map(
+  (f) => ({ value: f, label: f }),
+);
 const PIECES = [
   { value: 'any', label: 'with any pieces' },
   { value: 'fewest', label: 'with as few pieces as can be' },
@@ -69,7 +71,7 @@ export const unchosen: Choice = {
   several: undefined,
   look: 'long',
   last: '1',
-  facts: FACTS[1]!,
+  facts: FACTS[1]!.value,
   ofOwn: OWN[0]!.value,
   most: 20,
   turns: { n: 4, count: 2, kind: 'six' },
@@ -116,7 +118,17 @@ interface Props {
   there: string[];
 }
 
+type Picked = 'pieces' | 'look' | 'last' | 'facts' | 'ofOwn' | 'thrown';
+
 export function ToDo({ choice, change, possible, there }: Props) {
+  const pick = (name: string, what: Picked, options: { value: string; label: string }[]) => (
+    <Select
+      aria-label={name}
+      value={choice[what]}
+      options={options}
+      onChange={(value) => change({ [what]: value })}
+    />
+  );
   return (
     <fieldset>
       <legend>To do</legend>
@@ -126,14 +138,7 @@ export function ToDo({ choice, change, possible, there }: Props) {
         options={kindsToChoose(possible)}
         onChange={(kinds) => change({ kinds })}
       />
-      {there.includes('build') && (
-        <Select
-          aria-label="Which pieces"
-          value={choice.pieces}
-          options={PIECES}
-          onChange={(pieces) => change({ pieces })}
-        />
-      )}
+      {there.includes('build') && pick('Which pieces', 'pieces', PIECES)}
       {(there.includes('build') || there.includes('ways')) && (
         <label className={cx('more')}>
           In so many ways
@@ -145,44 +150,18 @@ export function ToDo({ choice, change, possible, there }: Props) {
           />
         </label>
       )}
-      {there.includes('read') && (
-        <Select
-          aria-label="How long it is seen"
-          value={choice.look}
-          options={LOOKS}
-          onChange={(look) => change({ look })}
-        />
-      )}
-      {there.includes('steps') && (
-        <Select
-          aria-label="Which steps"
-          value={choice.last}
-          options={LAST}
-          onChange={(last) => change({ last })}
-        />
-      )}
+      {there.includes('read') && pick('How long it is seen', 'look', LOOKS)}
+      {there.includes('steps') && pick('Which steps', 'last', LAST)}
       <Checkbox.Group
         className={cx('list')}
         value={choice.alone}
         options={kindsToChoose(ALONE)}
         onChange={(alone) => change({ alone })}
       />
-      {choice.alone.includes('quick') && (
-        <Select
-          aria-label="Which facts"
-          value={choice.facts}
-          options={FACTS.map((f) => ({ value: f, label: f }))}
-          onChange={(facts) => change({ facts })}
-        />
-      )}
+      {choice.alone.includes('quick') && pick('Which facts', 'facts', FACTS)}
       {choice.alone.includes('own') && (
         <span className={cx('more')}>
-          <Select
-            aria-label="Which sentence"
-            value={choice.ofOwn}
-            options={OWN}
-            onChange={(ofOwn) => change({ ofOwn })}
-          />
+          {pick('Which sentence', 'ofOwn', OWN)}
           up to
           <InputNumber
             aria-label="No number above"
@@ -198,12 +177,7 @@ export function ToDo({ choice, change, possible, there }: Props) {
           <span className={cx('more')}>
             <TurnsChoice turns={choice.turns} change={(turns) => change({ turns })} />
           </span>
-          <Select
-            aria-label="Who throws"
-            value={choice.thrown}
-            options={THROWN}
-            onChange={(thrown) => change({ thrown })}
-          />
+          {pick('Who throws', 'thrown', THROWN)}
         </>
       )}
       {choice.alone.includes('explain') && (

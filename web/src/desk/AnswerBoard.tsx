@@ -11,6 +11,7 @@ import { closeWays, openWays, useDrawing } from '../stage/drawing';
 import { useLesson } from '../state/lesson';
 import { closeLesson, openDocument, openLoose } from '../state/session';
 import css from './AnswerBoard.module.css';
+import { useLed } from './useLed';
 
 const cx = names(css);
 
@@ -27,12 +28,10 @@ interface Props {
 export function AnswerBoard({ set, n, task, asked, only }: Props) {
   const blanks = task.blanks.filter((b) => b.gives === 'board' && (only === undefined || b.id === only));
   const [at, setAt] = useState(0);
-  const toward = blanks.findIndex((b) => b.id === asked);
-  const [was, setWas] = useState<string>();
-  if (was !== asked) {
-    setWas(asked);
-    if (toward >= 0) setAt(toward);
-  }
+  useLed(asked, (id) => {
+    const to = blanks.findIndex((b) => b.id === id);
+    if (to >= 0) setAt(to);
+  });
   const blank = blanks[at]!;
   // A step goes on from what the step before left.
   const before = useDesk((s) => {

@@ -13,6 +13,7 @@ import { TaskLines } from './TaskLines';
 import { ReasonField } from './ReasonField';
 import css from './Task.module.css';
 import { Turns, turnsOf } from './Turns';
+import { useLed } from './useLed';
 import type { Writing } from './writing';
 
 const cx = names(css);
@@ -38,21 +39,18 @@ export function Task({ set, n, task, asked }: TaskProps) {
   const [at, setAt] = useState(
     (task.blanks.find((b) => PADDED.includes(b.gives)) ?? task.blanks[0])?.id ?? '',
   );
+  const written = task.blanks.filter((b) => b.gives !== 'board');
   const turns = turnsOf(task);
   const [turn, setTurn] = useState(0);
   const goTo = (to: number) => {
     setTurn(to);
     setAt(turns[to]!.written[0]?.id ?? '');
   };
-  // A question leads to what it is of.
-  const [was, setWas] = useState<string>();
-  if (was !== asked) {
-    setWas(asked);
-    const to = task.blanks.find((b) => b.id === asked);
-    if (to && to.gives !== 'board') setAt(to.id);
-    const of = turns.findIndex((t) => t.board === to || t.written.includes(to!));
-    if (to && of >= 0) setTurn(of);
-  }
+  useLed(asked, (id) => {
+    if (written.some((b) => b.id === id)) setAt(id);
+    const of = turns.findIndex((t) => t.board?.id === id || t.written.some((b) => b.id === id));
+    if (of >= 0) setTurn(of);
+  });
   const fields = useRef<HTMLDivElement>(null);
   const laid = useRef<HTMLDivElement>(null);
   useEffect(() => {
@@ -67,7 +65,6 @@ export function Task({ set, n, task, asked }: TaskProps) {
   };
   const here = task.blanks.find((b) => b.id === at);
   const pad = task.blanks.some((b) => PADDED.includes(b.gives));
-  const written = task.blanks.filter((b) => b.gives !== 'board');
   // A board that nothing is laid on is there to be drawn round.
   const seen = task.board !== undefined && written.length === task.blanks.length;
   if (written.length === 0) {
