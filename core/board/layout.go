@@ -55,6 +55,12 @@ func (s *Sprite) movedTo(t *Sprite) bool {
 	return *s == there
 }
 
+// Left reports whether a sprite differs from what it was before only in that it lost its ring.
+func (s *Sprite) Left(before Sprite) bool {
+	before.Marks &^= MarkRinged | 0xff<<8
+	return *s == before
+}
+
 // Changes are the pieces by which one layout differs from another.
 type Changes struct {
 	Changed []*Sprite // new, or other than before

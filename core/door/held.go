@@ -2,6 +2,7 @@ package door
 
 import (
 	"maps"
+	"slices"
 	"strconv"
 	"strings"
 
@@ -21,6 +22,8 @@ type held struct {
 	// moved is whether the pieces lie as the question is about them. Before, what lies
 	// there is what it is asked from, and only what is the answer already is held back.
 	moved bool
+	// named are the places that the question names, if any: a number is of their columns then.
+	named []place.Place
 	// all is whether a question is open: then no read-out tells a number.
 	all bool
 }
@@ -31,23 +34,33 @@ func (s *session) heldBack(sc lesson.Scene) held {
 		return held{}
 	}
 	step := sc.Steps[s.step]
-	h := held{numbers: map[string]bool{}, worths: map[string]bool{}, places: map[place.Place]int{},
-		moved: len(step.Moves) == 0 || step.Made(s.phase), all: true}
+	h := held{all: true}
 	if step.Asks == say.Explain {
 		return h // a reason is asked for, of what the class knows already
 	}
-	for _, v := range step.Answer.Message.Values {
+	return s.asked(sc, s.step, len(step.Moves) == 0 || step.Made(s.phase), step.Answer)
+}
+
+// asked is what the answer of step i holds back, or what it tells without having asked. What is
+// given with it, or in the step before, is known.
+func (s *session) asked(sc lesson.Scene, i int, moved bool, answer say.Line) held {
+	step, w := sc.Steps[i], s.doc.Words
+	h := held{numbers: map[string]bool{}, worths: map[string]bool{}, places: map[place.Place]int{}, moved: moved,
+		named: step.Ask.Message.Places(), all: true}
+	for _, v := range answer.Message.All() {
 		if v.Role == say.Answer {
 			h.add(v)
 		}
 	}
-	w := s.doc.Words
-	given := numerals(w.Plain(step.Say.Text(w) + " " + step.Ask.Text(w)))
-	if s.step > 0 {
-		before := sc.Steps[s.step-1]
+	given := numerals(w.Plain(step.Ask.Text(w)))
+	if !step.Ask.IsZero() {
+		maps.Copy(given, numerals(w.Plain(step.Say.Text(w))))
+	}
+	if i > 0 {
+		before := sc.Steps[i-1]
 		maps.Copy(given, numerals(w.Plain(before.Say.Text(w)+" "+before.Answer.Text(w))))
 	}
-	for _, before := range sc.Steps[:s.step] {
+	for _, before := range sc.Steps[:i] {
 		// What stands in a bond before the class is asked for no more.
 		for _, w := range before.Write {
 			for _, n := range append([]string{w.Whole}, w.Parts...) {
@@ -56,15 +69,127 @@ func (s *session) heldBack(sc lesson.Scene) held {
 		}
 	}
 	maps.DeleteFunc(h.numbers, func(n string, _ bool) bool { return given[n] })
-	if step.Answer.Own == "" {
+	if answer.Own == "" {
 		return h
 	}
-	for n := range numerals(w.Plain(step.Answer.Own)) {
+	for n := range numerals(w.Plain(answer.Own)) {
 		if !given[n] {
 			h.numbers[n] = true
 		}
 	}
 	return h
+}
+
+// stillToCount are the counts that a later step asks for or tells, of pieces that lie until then
+// as they do now, by model and zone: nobody counts what stands there already. What was told is known.
+func (s *session) stillToCount(sc lesson.Scene) map[lesson.ZoneOf]string {
+	b, fits := sc.At(s.step)
+	if fits < s.step || s.step >= len(sc.Steps) {
+		return nil
+	}
+	now := countsOf(b)
+	maps.DeleteFunc(now, func(_ lesson.ZoneOf, z board.Zone) bool {
+		return slices.ContainsFunc(s.told(sc), func(v say.Value) bool { return tells(v, z) })
+	})
+	out := map[lesson.ZoneOf]string{}
+	for i, step := range sc.Steps[s.step:] {
+		if len(now) == 0 {
+			break
+		}
+		i += s.step
+		next, err := board.ApplyAll(b, step.Moves)
+		if err != nil {
+			break
+		}
+		answer, seen := say.Line{Message: step.Say.Message}, next
+		if !step.Ask.IsZero() {
+			answer = step.Answer
+			if !step.Asks.MovesFirst() {
+				seen = b
+			}
+		}
+		if i > s.step || s.phase == lesson.Rest {
+			maps.DeleteFunc(now, changedIn(seen))
+			for at, z := range now {
+				if step.Asks != say.Explain && s.countsOut(sc, i, answer, z) {
+					out[at] = countOf(z)
+				}
+			}
+		}
+		maps.DeleteFunc(now, changedIn(next))
+		b = next
+	}
+	return out
+}
+
+// countsOut reports whether the answer of step i is the count of a zone: of the pieces of a place
+// that the step speaks of, or of all that lie in a row or a frame.
+func (s *session) countsOut(sc lesson.Scene, i int, answer say.Line, z board.Zone) bool {
+	if z.Place == nil {
+		return s.asked(sc, i, true, answer).numbers[countOf(z)]
+	}
+	question := sc.Steps[i].Ask
+	if question.IsZero() {
+		question = sc.Steps[i].Say
+	}
+	return slices.Contains(question.Message.Places(), *z.Place) &&
+		slices.ContainsFunc(answer.Message.All(), func(v say.Value) bool {
+			return v.Role == say.Answer && len(v.Form) == 0 && tells(v, z)
+		})
+}
+
+// told are the values of all that was said so far.
+func (s *session) told(sc lesson.Scene) []say.Value {
+	var out []say.Value
+	for _, step := range sc.Steps[:s.step] {
+		out = append(append(out, step.Say.Message.All()...), step.Answer.Message.All()...)
+	}
+	if s.phase != lesson.Rest {
+		out = append(out, sc.Steps[s.step].Say.Message.All()...)
+	}
+	if s.phase == lesson.Answered {
+		out = append(out, sc.Steps[s.step].Answer.Message.All()...)
+	}
+	return out
+}
+
+// tells reports whether a value tells the count of a zone, be it as a digit.
+func tells(v say.Value, z board.Zone) bool {
+	if z.Place == nil {
+		return v.Place == nil && numerals(v.Text)[countOf(z)]
+	}
+	if n, err := place.Parse(v.Text); err == nil && v.Place == nil {
+		return n.Digit(*z.Place) == z.Count
+	}
+	return v.Place != nil && *v.Place == *z.Place && v.Text == strconv.Itoa(z.Count) ||
+		slices.Contains(v.Form, place.Count{Place: *z.Place, Count: z.Count})
+}
+
+// countOf is what stands as the count of a zone.
+func countOf(z board.Zone) string {
+	if z.Text != "" {
+		return z.Text
+	}
+	return strconv.Itoa(z.Count)
+}
+
+// countsOf are the zones of a board that have something to count.
+func countsOf(b board.Board) map[lesson.ZoneOf]board.Zone {
+	out := map[lesson.ZoneOf]board.Zone{}
+	for i := range b.Models {
+		for _, z := range b.Lay(i).Zones {
+			if z.Count > 0 && !z.Hidden && (z.Place == nil || z.Text == "") { // addends apart tell no sum
+				out[lesson.ZoneOf{Model: i, Zone: z.ID}] = z
+			}
+		}
+	}
+	return out
+}
+
+// changedIn is whether a zone has another count on a board.
+func changedIn(b board.Board) func(lesson.ZoneOf, board.Zone) bool {
+	there := countsOf(b)
+	return func(at lesson.ZoneOf, z board.Zone) bool { return countOf(there[at]) != countOf(z) }
 }
 
 func (h held) add(v say.Value) {
@@ -102,10 +227,13 @@ func numerals(text string) map[string]bool {
 	return out
 }
 
+// asksOf reports whether the question may be of a place: it names that, or none.
+func (h held) asksOf(p place.Place) bool { return len(h.named) == 0 || slices.Contains(h.named, p) }
+
 // count is a count as it may be seen. Where the pieces of a place are asked for, as many of
 // another are not the answer.
 func (h held) count(z board.Zone, text string) string {
-	if h.numbers[text] && h.moved && (z.Place == nil || len(h.places) == 0) {
+	if h.numbers[text] && h.moved && (z.Place == nil || len(h.places) == 0 && h.asksOf(*z.Place)) {
 		return board.Hidden
 	}
 	if h.worths[text] && h.moved && z.Text != "" && z.ID != board.TakenZone {

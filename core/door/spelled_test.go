@@ -107,6 +107,10 @@ func TestExamplesAreSpelledWherePeopleReadThem(t *testing.T) {
 			}
 		}
 	}
+	var product struct{ Written door.Written }
+	d.call("addExample", map[string]any{"id": "product", "typed": "12.6 × 4"}, nil)
+	d.call("show", map[string]any{"scene": "product", "step": 0}, &product)
+	assert.Equal(t, []string{"addend 1", "sum"}, product.Written.Pointed, "4 is no 4,")
 	var o door.Outline
 	d.call("outline", map[string]any{}, &o)
 	assert.Equal(t, "2.5 or 2026", o.Scenes[0].Title)

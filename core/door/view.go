@@ -3,7 +3,6 @@ package door
 import (
 	"maps"
 	"slices"
-	"strconv"
 	"strings"
 
 	"unitbloom/core/board"
@@ -375,6 +374,12 @@ func (s *session) modelHead(b board.Board, i int, l board.Layout, sc lesson.Scen
 		m.Settings[name] = w.Spell(value)
 	}
 	m.Zones = s.zoneViews(i, l.Zones, h)
+	later := s.stillToCount(sc)
+	for k, z := range m.Zones {
+		if text, counted := later[lesson.ZoneOf{Model: i, Zone: z.ID}]; counted && text == countOf(l.Zones[k]) {
+			m.Zones[k].Count = board.Hidden
+		}
+	}
 	if text, other := s.instead(i, tile); other {
 		for name := range m.Counts {
 			m.Counts[name] = text
@@ -428,11 +433,8 @@ func (s *session) zoneViews(model int, zones []board.Zone, h held) []ZoneView {
 }
 
 func (s *session) zoneView(model int, z board.Zone) ZoneView {
-	v := ZoneView{ID: z.ID, Label: z.Label, Count: strconv.Itoa(z.Count), X: z.X, Y: z.Y, W: z.W, H: z.H, Side: z.Side}
+	v := ZoneView{ID: z.ID, Label: z.Label, Count: countOf(z), X: z.X, Y: z.Y, W: z.W, H: z.H, Side: z.Side}
 	v.Role, v.Number = z.Is()
-	if z.Text != "" {
-		v.Count = z.Text
-	}
 	if z.Place != nil {
 		p, w := *z.Place, s.doc.Words
 		v.Place = z.Place
@@ -582,9 +584,10 @@ func (s *session) warning(effect board.Effect) string {
 // Written is the column method as it stands: a grid of places and rows.
 type Written struct {
 	Marks string `json:"marks"`
-	// Point is the sign after the ones.
-	Point  string   `json:"point"`
-	Places []string `json:"places"`
+	// Point is the sign after the ones, in the rows that go on behind it.
+	Point   string   `json:"point"`
+	Pointed []string `json:"pointed"`
+	Places  []string `json:"places"`
 	// Rows are all that the method comes to have, from the top.
 	Rows  []string `json:"rows"`
 	Cells []Cell   `json:"cells"`
@@ -637,7 +640,7 @@ type Cell struct {
 // written collects what the first n steps wrote. The grid is as wide as the
 // whole example needs, so that it does not shift as it grows.
 func written(sc lesson.Scene, n int, b board.Board, words say.Vocabulary) (*Written, []WrittenLine) {
-	w := Written{Marks: sc.Marks, Point: words.Point(), Cells: []Cell{}, Places: []string{}}
+	w := Written{Marks: sc.Marks, Point: words.Point(), Pointed: []string{}, Cells: []Cell{}, Places: []string{}}
 	if w.Marks == "" {
 		w.Marks = "above"
 	}
@@ -651,6 +654,7 @@ func written(sc lesson.Scene, n int, b board.Board, words say.Vocabulary) (*Writ
 				grid, used[wr.Row] = true, true
 				if wr.Place != nil {
 					top, low = max(top, *wr.Place), min(low, *wr.Place)
+					w.point(wr.Row, *wr.Place)
 				}
 				if i < n {
 					w.Cells = append(w.Cells, cellOf(wr, b, i == n-1))
@@ -678,7 +682,7 @@ func (s *session) following(sc lesson.Scene, b board.Board) *Written {
 		return nil
 	}
 	spec, _ := board.SpecOf(b.Models[0].Kind())
-	w := &Written{Marks: sc.Marks, Point: s.doc.Words.Point(), Cells: []Cell{}, Places: []string{}}
+	w := &Written{Marks: sc.Marks, Point: s.doc.Words.Point(), Pointed: []string{}, Cells: []Cell{}, Places: []string{}}
 	if w.Marks == "" {
 		w.Marks = "above"
 	}
@@ -690,6 +694,7 @@ func (s *session) following(sc lesson.Scene, b board.Board) *Written {
 	for _, c := range spec.Written(b.Models[0]) {
 		if c.Place != nil {
 			top, low = max(top, *c.Place), min(low, *c.Place)
+			w.point(c.Row, *c.Place)
 		}
 		w.Cells = append(w.Cells, cellOf(lesson.Write{Kind: "cell", Row: c.Row, Place: c.Place, Text: c.Text,
 			Stands: c.Stands}, b, false))
@@ -702,6 +707,13 @@ func (s *session) following(sc lesson.Scene, b board.Board) *Written {
 			slices.ContainsFunc(w.Cells, func(c Cell) bool { return c.Row == row })
 	})
 	return w
+}
+
+// point notes a row that has something behind the point: a whole number has none.
+func (w *Written) point(row string, p place.Place) {
+	if p < place.Ones && row != "mark" && !slices.Contains(w.Pointed, row) {
+		w.Pointed = append(w.Pointed, row)
+	}
 }
 
 func cellOf(wr lesson.Write, b board.Board, isNew bool) Cell {

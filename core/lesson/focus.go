@@ -121,7 +121,7 @@ func (f *Focus) everywhere(b board.Board) {
 }
 
 // changed adds the zones of a model in which a piece came, went or became another, and those
-// that it came from.
+// that it came from. A ring that goes elsewhere leaves a piece that is looked at no more.
 func (f *Focus) changed(before, after board.Board, m int) {
 	var was board.Layout
 	if m < len(before.Models) {
@@ -139,7 +139,14 @@ func (f *Focus) changed(before, after board.Board, m int) {
 	for _, id := range c.Removed {
 		gone[id] = true
 	}
+	old := map[board.PieceID]board.Sprite{}
+	for _, p := range was.Pieces {
+		old[p.ID] = p
+	}
 	for _, p := range c.Changed {
+		if before, ok := old[p.ID]; ok && p.Left(before) {
+			continue
+		}
 		add(p.Zone)
 		gone[p.ID] = true
 	}
@@ -168,11 +175,7 @@ func (f *Focus) spokenOf(b board.Board, messages ...say.Message) {
 func spoken(messages ...say.Message) []place.Place {
 	var out []place.Place
 	for _, m := range messages {
-		for _, v := range m.Values {
-			if v.Place != nil && v.Role != say.Answer {
-				out = append(out, *v.Place)
-			}
-		}
+		out = append(out, m.Places()...)
 	}
 	return out
 }

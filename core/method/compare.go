@@ -86,8 +86,8 @@ func makeCompare(r Request) (Example, error) {
 		}
 		m.first(lesson.Step{
 			Say: line("compare.at", at), Ask: line("compare.larger"),
-			Answer: line("compare.larger.answer", answerText("large", large), say.Pieces("x", say.Answer, big, p),
-				say.Pieces("y", say.Answer, small, p), answerText("less", less)),
+			Answer: line("compare.larger.answer", answerText("large", large), say.Pieces("x", say.Part, big, p),
+				say.Pieces("y", say.Part, small, p), answerText("less", less)),
 			Look: line("look.place", at),
 		})
 		if p > min(lowest(a), lowest(b)) {

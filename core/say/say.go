@@ -87,6 +87,25 @@ func (m Message) And(next Message) Message {
 	return m
 }
 
+// All are its values, with those of what follows it.
+func (m Message) All() []Value {
+	if m.Then == nil {
+		return m.Values
+	}
+	return slices.Concat(m.Values, m.Then.All())
+}
+
+// Places are those that it names, but for those of an answer.
+func (m Message) Places() []place.Place {
+	var out []place.Place
+	for _, v := range m.Values {
+		if v.Place != nil && v.Role != Answer {
+			out = append(out, *v.Place)
+		}
+	}
+	return out
+}
+
 // Told is an answer as it is told where nothing was asked: without the yes or no.
 func (m Message) Told() Message {
 	if _, ok := catalogue[m.ID+".told"]; ok {

@@ -181,6 +181,9 @@ func (c columns) face(w say.Vocabulary) Face {
 			}
 			line.Cells = append(line.Cells, cell)
 		}
+		if row != markRow {
+			line.point(w.Point())
+		}
 		f.Lines = append(f.Lines, line)
 	}
 	if c.method == "share" {
@@ -188,6 +191,20 @@ func (c columns) face(w say.Vocabulary) Face {
 			Blank{ID: remainder, Gives: Numeral, Label: say.New("task.remainder").Text(w), Optional: true})
 	}
 	return f
+}
+
+// point sets the point before the tenths of a line that has or asks for something behind it: a
+// whole number has none.
+func (l FaceLine) point(sign string) {
+	behind := func(c FaceCell) bool { return c.Place != nil && *c.Place < place.Ones && c.Text+c.Blank != "" }
+	if !slices.ContainsFunc(l.Cells, behind) {
+		return
+	}
+	for i := range l.Cells {
+		if p := l.Cells[i].Place; p != nil && *p == place.Ones-1 {
+			l.Cells[i].Point = sign
+		}
+	}
 }
 
 // canMark reports whether a mark may stand over a column: every one, so that the grid does

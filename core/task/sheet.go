@@ -328,7 +328,7 @@ func columnsOf(did work, a Answer, w say.Vocabulary) []FaceLine {
 	for _, line := range lines {
 		for i, cell := range line.Cells {
 			if cell.Blank != "" {
-				line.Cells[i] = FaceCell{Text: strings.TrimSpace(a[cell.Blank]), Place: cell.Place}
+				line.Cells[i] = FaceCell{Text: strings.TrimSpace(a[cell.Blank]), Place: cell.Place, Point: cell.Point}
 			}
 		}
 	}

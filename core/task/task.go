@@ -65,8 +65,10 @@ type FaceLine struct {
 type FaceCell struct {
 	Text  string `json:"text,omitempty"`
 	Blank string `json:"blank,omitempty"`
-	// Place is the column of a written method.
+	// Place is the column of a written method, and Point the sign that stands before it where
+	// the line goes on behind the ones.
 	Place *place.Place `json:"place,omitempty"`
+	Point string       `json:"point,omitempty"`
 }
 
 // The kinds of lines.

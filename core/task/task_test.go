@@ -419,6 +419,20 @@ func TestColumn(t *testing.T) {
 		made(t, "column", map[string]string{"numbers": "by the child"}, "50 + 5"), a)))
 }
 
+// The point stands in lines that go on behind it, as the class writes it, and in no whole number:
+// 12.6 × 4 is not × 4., and no mark has one.
+func TestThePointOfAColumn(t *testing.T) {
+	f, err := task.FaceOf(made(t, "column", nil, "12.6 × 4"), say.Vocabulary{Numbers: "4 002,5"})
+	require.NoError(t, err)
+	points := map[string]string{}
+	for _, line := range f.Lines {
+		for _, c := range line.Cells {
+			points[line.Kind] += c.Point
+		}
+	}
+	assert.Equal(t, map[string]string{"mark": "", "addend 1": ",", "addend 2": "", "sum": ","}, points)
+}
+
 func TestTurns(t *testing.T) {
 	one := made(t, "turns", nil, "1", "2", "six")
 	turn := func(thrown, number, drawn, units, expanded string) task.Answer {

@@ -292,8 +292,12 @@ func (g *grid) columns() board.Layout {
 		}
 		took.Wraps = took.Wraps || g.wraps(p)
 		width = max(width, g.room.Columns[p])
-		l.Zones = append(l.Zones, board.Zone{ID: p.Plural(), Label: p.Plural(), Place: &p, Count: counts.Of(p), X: l.W,
-			W: width, Offer: kit.ColumnOffer(p)})
+		z := board.Zone{ID: p.Plural(), Label: p.Plural(), Place: &p, Count: counts.Of(p), X: l.W, W: width,
+			Offer: kit.ColumnOffer(p)}
+		if addends && !g.isJoined(p) {
+			z.Text = pieces.Addends(g.Ordered, p)
+		}
+		l.Zones = append(l.Zones, z)
 		l.Pieces = g.putColumn(l.Pieces, p, l.W, width, rows, heights)
 		l.W += width
 	}

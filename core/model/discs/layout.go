@@ -186,8 +186,12 @@ func (g *grid) columns(l *board.Layout) {
 	for p := g.top; p >= g.bottom; p-- {
 		i := p - place.Smallest
 		name := p.Plural()
-		l.Zones = append(l.Zones, board.Zone{ID: name, Label: name, Place: &p, Count: g.inColumn(p), X: g.x[i], W: g.w[i],
-			H: l.H, Offer: kit.ColumnOffer(p)})
+		z := board.Zone{ID: name, Label: name, Place: &p, Count: g.inColumn(p), X: g.x[i], W: g.w[i], H: l.H,
+			Offer: kit.ColumnOffer(p)}
+		if g.rows() > 1 {
+			z.Text = pieces.Addends(g.List, p)
+		}
+		l.Zones = append(l.Zones, z)
 		l.W = g.x[i] + g.w[i]
 		y := padY
 		for r, cell := range g.cells[i] {

@@ -6,6 +6,8 @@ package pieces
 
 import (
 	"slices"
+	"strconv"
+	"strings"
 
 	"unitbloom/core/board"
 	"unitbloom/core/place"
@@ -249,6 +251,30 @@ func Parts(list []Piece) []place.Number {
 		}
 	}
 	return out
+}
+
+// Addends tell what lies apart at a place, as a sum: "4 + 8", and "6 + …" of more than
+// three. What they make is not told before they lie together. Empty where there are not two.
+func Addends(list []Piece, p place.Place) string {
+	var byPart [16]int
+	for i := range list {
+		if k := &list[i]; k.State == Play && k.Place == p {
+			byPart[k.Part]++
+		}
+	}
+	var counts []string
+	for i := 1; i <= len(byPart); i++ {
+		if n := byPart[i%len(byPart)]; n > 0 {
+			counts = append(counts, strconv.Itoa(n))
+		}
+	}
+	switch {
+	case len(counts) < 2:
+		return ""
+	case len(counts) > 3:
+		counts = []string{counts[0], "…"}
+	}
+	return strings.Join(counts, " + ")
 }
 
 // CommonPart is the addend of all the pieces, or none.

@@ -48,7 +48,7 @@ export function Columns({ model, index, scale, bare, sample }: Props) {
           >
             <button type="button" className={cx('zone-name')} onClick={() => selectZone(model, index, z)}>
               {z.unit && <small className={cx('zone-unit')}>{z.unit}</small>}
-              {z.label} {z.count && <span className={cx('zone-count')}>{z.count}</span>}
+              {z.label} {z.count && <Count text={z.count} />}
               {model.flags.includes('names') && z.shape && (
                 <small className={cx('zone-shape')}>
                   {z.shape}
@@ -61,6 +61,16 @@ export function Columns({ model, index, scale, bare, sample }: Props) {
         {z.one && !bare && <Stack zone={z} model={model} index={index} sample={sample(z.id)} />}
       </div>
     ));
+}
+
+/** How many there are; addends that lie apart are told one by one, as small as their column asks. */
+function Count({ text }: { text: string }) {
+  if (!text.includes('+')) return <span className={cx('zone-count')}>{text}</span>;
+  return (
+    <span className={cx('zone-count sum')} style={{ '--sum': text.length } as CSSProperties}>
+      {text}
+    </span>
+  );
 }
 
 function zoneClass(z: ZoneView) {

@@ -12,7 +12,7 @@ export function Columns({ lines }: { lines: FaceLine[] }) {
         {lines.map((line, i) => (
           <tr key={i} className={cx(`of-${line.kind.replace(/ \d$/, '')}`)}>
             {line.cells.map((c, k) => (
-              <td key={k} className={cx(c.place === 'tenths' && line.kind !== 'mark' ? 'point' : undefined)}>
+              <td key={k} data-point={c.point} className={cx(c.point ? 'point' : undefined)}>
                 {c.text}
               </td>
             ))}

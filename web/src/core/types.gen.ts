@@ -4312,9 +4312,10 @@ export interface StepLine1 {
 export interface Written {
   marks: string;
   /**
-   * Point is the sign after the ones.
+   * Point is the sign after the ones, in the rows that go on behind it.
    */
   point: string;
+  pointed: string[];
   places: string[];
   /**
    * Rows are all that the method comes to have, from the top.
@@ -4613,9 +4614,10 @@ export interface Board1 {
 export interface Written1 {
   marks: string;
   /**
-   * Point is the sign after the ones.
+   * Point is the sign after the ones, in the rows that go on behind it.
    */
   point: string;
+  pointed: string[];
   places: string[];
   /**
    * Rows are all that the method comes to have, from the top.
@@ -4813,9 +4815,10 @@ export interface Panel {
 export interface Written2 {
   marks: string;
   /**
-   * Point is the sign after the ones.
+   * Point is the sign after the ones, in the rows that go on behind it.
    */
   point: string;
+  pointed: string[];
   places: string[];
   /**
    * Rows are all that the method comes to have, from the top.
@@ -4887,6 +4890,7 @@ export interface FaceCell {
     | 'tenths'
     | 'hundredths'
     | 'thousandths';
+  point?: string;
 }
 export interface Blank {
   id: string;

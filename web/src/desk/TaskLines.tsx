@@ -113,7 +113,7 @@ function Grid({ task, writing }: Props) {
               {line.cells.map((c, k) => {
                 const blank = c.blank && task.blanks.find((b) => b.id === c.blank);
                 return (
-                  <td key={k} className={cx(c.place === 'tenths' ? 'point' : undefined)}>
+                  <td key={k} data-point={c.point} className={cx(c.point ? 'point' : undefined)}>
                     {blank ? (
                       <Field
                         blank={blank}

@@ -5,6 +5,7 @@ import { StillPieces } from '../board/KeptCopies';
 import { Mark } from '../ink/strokes';
 import { cornerOf } from '../ink/spot';
 import { widthOf } from '../shell/widthOf';
+import { gridColumns } from '../record/Written';
 import type { DrawnModel, LessonState } from '../state/lesson';
 
 /** Pixels to a model unit. */
@@ -246,7 +247,7 @@ const CELL = 52;
 function workPart(frame: Frame): Part {
   const grid = frame.written;
   const rows = grid?.rows ?? [];
-  const places = ['', ...(grid?.places ?? [])];
+  const places = grid ? gridColumns(grid) : [];
   const high = (row: string) => (row === 'mark' ? CELL * 0.7 : CELL);
   const topOf = (i: number) => rows.slice(0, i).reduce((y, row) => y + high(row), 0);
   const gridHigh = topOf(rows.length);
@@ -287,7 +288,7 @@ function workPart(frame: Frame): Part {
                     {mark.text}
                   </text>
                 )}
-                {cell && place === 'tenths' && (
+                {cell && place === 'tenths' && grid!.pointed.includes(row) && (
                   <text x={x} y={y + high(row) * 0.74} fontSize="36" textAnchor="middle">
                     {grid!.point}
                   </text>
@@ -298,7 +299,8 @@ function workPart(frame: Frame): Part {
         )}
         {rows.map(
           (row, i) =>
-            (row === 'sum' || row === 'dividend') && (
+            (row === 'sum' || row === 'dividend') &&
+            rows.length > 1 && (
               <path key={row} d={`M0 ${topOf(i)}h${places.length * CELL}`} stroke="#22302c" strokeWidth="3" />
             ),
         )}

@@ -283,7 +283,7 @@ function Grid({ task }: { task: Task }) {
           {lines.map((line, i) => (
             <tr key={i} className={cx(`line-${line.kind.replace(/ \d$/, '')}`)}>
               {line.cells.map((cell, k) => (
-                <td key={k} className={cx(cell.place === 'tenths' ? 'point' : '')}>
+                <td key={k} data-point={cell.point} className={cx(cell.point ? 'point' : '')}>
                   {cell.text}
                 </td>
               ))}

@@ -10,6 +10,9 @@ const cx = names(css);
 /** Whether a written method is a division, whose marks stand in the dividend. */
 export const divides = (work: WrittenWork) => work.rows.includes('dividend');
 
+/** The columns of a grid: one for the sign, and one for each place. A number alone has no sign. */
+export const gridColumns = ({ rows, places }: WrittenWork) => (rows.length > 1 ? ['', ...places] : places);
+
 interface Props {
   work: WrittenWork;
   /** On paper nothing of it can be pressed. */
@@ -29,7 +32,7 @@ export function Written({ work, still = false }: Props) {
     <table className={cx(divides(work) ? 'written division' : 'written')} aria-label="Written method">
       <thead className={cx('sr-only')}>
         <tr>
-          <th scope="col">sign</th>
+          {work.rows.length > 1 && <th scope="col">sign</th>}
           {work.places.map((p) => (
             <th key={p} scope="col">
               {p}
@@ -40,7 +43,7 @@ export function Written({ work, still = false }: Props) {
       <tbody>
         {work.rows.map((row) => (
           <tr key={row} className={cx(`row-${row.replace(' ', '-')}`)}>
-            {['', ...work.places].map((place) => {
+            {gridColumns(work).map((place) => {
               const cell = cellAt(row, place);
               const carried = row === 'dividend' && place ? cellAt('mark', place) : undefined;
               return (
@@ -48,7 +51,7 @@ export function Written({ work, still = false }: Props) {
                   key={place}
                   data-place={place || 'sign'}
                   data-point={work.point}
-                  className={cx(place === 'tenths' && row !== 'mark' ? 'after-point' : undefined)}
+                  className={cx(place === 'tenths' && work.pointed.includes(row) ? 'after-point' : undefined)}
                 >
                   {carried && <Digit cell={carried} lit={lit} tone={dim('mark', place)} still={still} />}
                   {cell && <Digit cell={cell} lit={lit} tone={dim(row, place)} still={still} />}

@@ -1,7 +1,7 @@
 // How large the written work is: the grid, the lines and the table, with digits of a size.
 import type { Frame, WrittenExtent } from '../core/core';
 import { hasNumber } from '../record/Lines';
-import { divides } from '../record/Written';
+import { divides, gridColumns } from '../record/Written';
 import { widthOf } from '../shell/widthOf';
 import type { WorkSize } from './compose';
 
@@ -80,7 +80,7 @@ export function workSize(
     const grid: Block = { w: 0, h: 0 };
     if (written) {
       const marks = written.rows.filter((r) => r === 'mark').length;
-      grid.w = (written.places.length + 1) * digit * (divides(written) ? CELL.division : CELL.w);
+      grid.w = gridColumns(written).length * digit * (divides(written) ? CELL.division : CELL.w);
       grid.h = digit * ((written.rows.length - marks) * CELL.h + marks * CELL.mark);
     }
     const gap = GAP * digit;
