@@ -43,12 +43,10 @@ type Acts struct {
 	OpenLeft func(m Model, p place.Place, count int) Move
 
 	// Reach shows columns up to a place though they are empty; Columns shows those from a
-	// place to another and no others. Join brings the addends of a place together; Together
-	// lays those of all places in one row.
-	Reach    func(top place.Place) Move
-	Columns  func(top, bottom place.Place) Move
-	Join     func(p place.Place) Move
-	Together func() Move
+	// place to another and no others. Join brings the addends of a place together.
+	Reach   func(top place.Place) Move
+	Columns func(top, bottom place.Place) Move
+	Join    func(p place.Place) Move
 	// Sketch draws the pieces as a class would draw them.
 	Sketch func() Move
 	// Cards lays digit cards below the columns, down to a place where one is given.

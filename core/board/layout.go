@@ -1,6 +1,7 @@
 package board
 
 import (
+	"slices"
 	"strconv"
 	"strings"
 
@@ -208,12 +209,65 @@ func LayIn(m Model, room Room) Layout {
 				l.Room.Least = side
 			}
 		}
+		l.Room.Stacks = max(room.Stacks, len(l.stacks()))
 		l.Room.Reach = l.reach()
 	}
 	return l
 }
 
-// reach is how far the pieces in each column reach from its corner.
+// How single pieces lie in a larger picture: in rows of five, two to a stack of ten.
+const (
+	five       = 5
+	stackGap   = 8 // between stacks
+	fewStacks  = 4 // so many stand two beside one another, more three
+	besideFew  = 2
+	besideMany = 3
+)
+
+// stacks are the single pieces of the column of ones, stack by stack: what stands under one
+// another without a gap wider than a piece.
+func (l Layout) stacks() [][]Sprite {
+	var out [][]Sprite
+	for _, p := range l.Pieces {
+		if !p.isStacked() {
+			continue
+		}
+		on := slices.IndexFunc(out, func(stack []Sprite) bool {
+			last := stack[len(stack)-1]
+			return last.X == p.X && p.Y > last.Y && p.Y-last.Y <= 2*p.H
+		})
+		if on < 0 {
+			out = append(out, []Sprite{p})
+		} else {
+			out[on] = append(out[on], p)
+		}
+	}
+	return out
+}
+
+func (s *Sprite) isStacked() bool { return s.Drawing == "one" && s.Zone == place.Ones.Plural() }
+
+// InFives are the single pieces of the column of ones as a larger picture has them, where the stacks that
+// they stand in are too high for it: each stack in rows of five.
+func (l Layout) InFives() []Sprite {
+	beside := besideFew
+	if l.Room.Stacks > fewStacks {
+		beside = besideMany
+	}
+	var out []Sprite
+	for k, stack := range l.stacks() {
+		pitch := stack[0].W + 1
+		x, y := int32(k%beside)*(five*pitch+stackGap), int32(k/beside)*(2*pitch+stackGap)
+		for i, p := range stack {
+			p.X, p.Y = x+int32(i%five)*pitch, y+int32(i/five)*pitch
+			out = append(out, p)
+		}
+	}
+	return out
+}
+
+// reach is how far the pieces in each column reach from its corner, single ones as they lie in
+// fives.
 func (l Layout) reach() map[string]Size {
 	far := map[string]Size{}
 	for _, z := range l.Zones {
@@ -221,11 +275,15 @@ func (l Layout) reach() map[string]Size {
 			continue
 		}
 		for i := range l.Pieces {
-			if p := &l.Pieces[i]; p.Zone == z.ID {
+			if p := &l.Pieces[i]; p.Zone == z.ID && !p.isStacked() {
 				at := far[z.ID]
 				far[z.ID] = Size{max(at.W, int(p.X+p.W)-z.X), max(at.H, int(p.Y+p.H)-z.Y)}
 			}
 		}
+	}
+	for _, p := range l.InFives() {
+		at := far[p.Zone]
+		far[p.Zone] = Size{max(at.W, int(p.X+p.W)), max(at.H, int(p.Y+p.H))}
 	}
 	return far
 }

@@ -30,6 +30,8 @@ type Room struct {
 	// Reach is how far the pieces in each column reach from its corner, by the column's zone:
 	// what a larger picture of the column has to hold.
 	Reach map[string]Size
+	// Stacks are how many stacks of single pieces a column holds at most.
+	Stacks int
 	// Rows are the heights of the rows from the top, Track that of each track, tray or group.
 	Rows  []int
 	Track int
@@ -66,6 +68,7 @@ func (r Room) Join(o Room) Room {
 	r.Wraps = r.Wraps || o.Wraps
 	r.Below, r.Across, r.Abreast = r.Below || o.Below, r.Across || o.Across, r.Abreast || o.Abreast
 	r.Chart = max(r.Chart, o.Chart)
+	r.Stacks = max(r.Stacks, o.Stacks)
 	r.W, r.H, r.Track = max(r.W, o.W), max(r.H, o.H), max(r.Track, o.Track)
 	r.Kept = Size{max(r.Kept.W, o.Kept.W), max(r.Kept.H, o.Kept.H)}
 	if r.Least == 0 || o.Least > 0 && o.Least < r.Least {

@@ -141,7 +141,7 @@ func (s *session) countsOut(sc lesson.Scene, i int, answer say.Line, z board.Zon
 // told are the values of all that was said so far.
 func (s *session) told(sc lesson.Scene) []say.Value {
 	var out []say.Value
-	for _, step := range sc.Steps[:s.step] {
+	for _, step := range sc.Steps[:min(s.step, len(sc.Steps))] {
 		out = append(append(out, step.Say.Message.All()...), step.Answer.Message.All()...)
 	}
 	if s.phase != lesson.Rest {
@@ -161,6 +161,19 @@ func tells(v say.Value, z board.Zone) bool {
 	if n, err := place.Parse(v.Text); err == nil && v.Place == nil {
 		return n.Digit(*z.Place) == z.Count
 	}
+	return tellsPieces(v, z)
+}
+
+// summed is a zone as it may be told: what its addends make, once that was said, though they lie
+// apart.
+func summed(z board.Zone, told []say.Value) board.Zone {
+	if z.Place != nil && slices.ContainsFunc(told, func(v say.Value) bool { return tellsPieces(v, z) }) {
+		z.Text = ""
+	}
+	return z
+}
+
+func tellsPieces(v say.Value, z board.Zone) bool {
 	return v.Place != nil && *v.Place == *z.Place && v.Text == strconv.Itoa(z.Count) ||
 		slices.Contains(v.Form, place.Count{Place: *z.Place, Count: z.Count})
 }

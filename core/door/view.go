@@ -189,6 +189,8 @@ type ModelHead struct {
 	Held        []string    `json:"held"`
 	ReadOuts    []ReadOut   `json:"readouts"`
 	Kept        []KeptView  `json:"kept"`
+	// Fives are the pieces of the ones as a larger picture has them, where they stand in stacks.
+	Fives Pieces `json:"fives,omitempty"`
 }
 
 // CoverView is a cover where it lies on its model. Free covers are rectangles
@@ -363,6 +365,9 @@ func (s *session) modelHead(b board.Board, i int, l board.Layout, sc lesson.Scen
 	for _, c := range b.CoversIn(i, s.room(b, i)) {
 		m.Covers = append(m.Covers, CoverView{c.Index, c.Zone, c.At != nil, c.X, c.Y, c.W, c.H})
 	}
+	if l.Room.Tight {
+		m.Fives = l.InFives()
+	}
 	h := s.heldBack(sc)
 	for name, count := range m.Counts {
 		m.Counts[name] = w.Spell(count)
@@ -372,6 +377,12 @@ func (s *session) modelHead(b board.Board, i int, l board.Layout, sc lesson.Scen
 	}
 	for name, value := range m.Settings {
 		m.Settings[name] = w.Spell(value)
+	}
+	if told := s.told(sc); len(told) > 0 {
+		l.Zones = slices.Clone(l.Zones)
+		for k := range l.Zones {
+			l.Zones[k] = summed(l.Zones[k], told)
+		}
 	}
 	m.Zones = s.zoneViews(i, l.Zones, h)
 	later := s.stillToCount(sc)

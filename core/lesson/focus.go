@@ -101,11 +101,16 @@ func (f *Focus) underMarks(before []Step, places []place.Place) {
 
 // asksOfAll reports whether a step asks about what is to be seen, and names no place of it.
 func (s Step) asksOfAll(b board.Board) bool {
-	if s.Asks != say.Look && s.Asks != say.Say && s.Asks != say.Check {
+	about := []say.Message{s.Ask.Message}
+	switch s.Asks {
+	case say.Look, say.Say, say.Check:
+	case say.Predict:
+		about = append(about, s.Say.Message) // which digits will change is not shown by a light
+	default:
 		return false
 	}
 	var named Focus
-	named.spokenOf(b, s.Ask.Message)
+	named.spokenOf(b, about...)
 	return len(named.Zones) == 0
 }
 

@@ -79,9 +79,13 @@ func standsStill(t *testing.T, sc lesson.Scene, way board.Way) {
 					assert.Equal(t, was, at, "%s: %s", sc.Title, key)
 				}
 				columns[key] = at
+				reach := room.Reach[z.ID]
+				for _, p := range l.InFives() {
+					holds := p.Zone != z.ID || int(p.X+p.W) <= reach.W && int(p.Y+p.H) <= reach.H
+					assert.True(t, holds, "%s: one at %d, %d beyond the reach of its fives", sc.Title, p.X, p.Y)
+				}
 				for _, p := range l.Pieces {
-					reach := room.Reach[z.ID]
-					if p.Zone == z.ID {
+					if p.Zone == z.ID && (p.Drawing != "one" || len(l.InFives()) == 0) {
 						holds := int(p.X+p.W)-z.X <= reach.W && int(p.Y+p.H)-z.Y <= reach.H
 						assert.True(t, holds, "%s: %s at %d, %d beyond the reach of its column", sc.Title, p.Drawing, p.X, p.Y)
 					}

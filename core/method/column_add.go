@@ -361,7 +361,7 @@ func (c *columnAddition) check() {
 		Say: line("columnAdd.whole"), Ask: line("columnAdd.read"),
 		Answer: line("columnAdd.read.answer", say.Form("form", say.Answer, form), answerText("sum", sum)),
 		Look:   line("look.both"),
-		Moves:  c.cleared(),
+		Moves:  []board.Move{{Kind: "tidy"}},
 		Write:  []lesson.Write{c.sentence(c.problem(), sum)},
 	})
 	if len(c.over) > 0 {

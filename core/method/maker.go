@@ -116,15 +116,6 @@ func row(cells ...string) lesson.Write { return lesson.Write{Kind: "row", Cells:
 // first of them.
 func (m *maker) table(heads ...string) { m.heads = heads }
 
-// cleared are the moves after which a sum can be read: no traces, and the addends in one row.
-func (m *maker) cleared() []board.Move {
-	moves := []board.Move{{Kind: "tidy"}}
-	if m.acts.Together != nil {
-		moves = append(moves, m.acts.Together())
-	}
-	return moves
-}
-
 func (m *maker) headRows() {
 	for i := range m.scene.Steps {
 		for j := range m.scene.Steps[i].Write {

@@ -287,7 +287,7 @@ func (c *shortProduct) close() {
 	c.step(lesson.Step{
 		Say: line("columnAdd.whole"), Ask: line("multiply.read"), Answer: line("columnAdd.read.answer",
 			say.Form("form", say.Answer, c.now.Models[0].InPlay()), answerText("sum", written)),
-		Look: line("look.both"), Moves: c.cleared(), Write: []lesson.Write{c.sentence(c.problem, written)},
+		Look: line("look.both"), Moves: []board.Move{{Kind: "tidy"}}, Write: []lesson.Write{c.sentence(c.problem, written)},
 	})
 	if c.bundled < place.Largest {
 		c.whyMark(c.bundled, c.n.Digit(c.bundled)*c.by/10) // nothing was carried to it

@@ -192,7 +192,9 @@ func (m *maker) backToTen(a, b int, toTen, rest []board.Move) {
 }
 
 func thinkAddition(m *maker, a, b int) {
-	m.countUpTo(a, b, []board.Move{m.rowsOf(b)}, []board.Move{m.rowsOf(a)})
+	// The part that is known stays in its ring: what comes beside it can be counted.
+	known := m.rings([]board.Move{m.rowsOf(b)}, run(0, b))
+	m.countUpTo(a, b, known, m.rings([]board.Move{m.rowsOf(a)}, run(0, b)))
 }
 
 // countUpTo puts the part down that is known, and goes up to the whole.

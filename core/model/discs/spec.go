@@ -68,9 +68,6 @@ func acts() board.Acts {
 		Traces: func(shown bool) board.Move {
 			return board.Move{Kind: "traces", Args: pieces.TracesArgs{Shown: shown}}
 		},
-		Together: func() board.Move {
-			return board.Move{Kind: "together", Args: TogetherArgs{Shown: true}}
-		},
 		Columns: func(top, bottom place.Place) board.Move {
 			return board.Move{Kind: "columns", Args: ColumnsArgs{Top: top, Bottom: bottom}}
 		},

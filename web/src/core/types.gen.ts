@@ -181,6 +181,34 @@ export type Pieces = [
   marks: number,
   text?: string,
 ][];
+/**
+ * Pieces as drawn: [id, look, x, y, w, h, part, marks] in model units, and the text on it, if any.
+ */
+export type Pieces1 = [
+  id: number,
+  look: string,
+  x: number,
+  y: number,
+  w: number,
+  h: number,
+  part: number,
+  marks: number,
+  text?: string,
+][];
+/**
+ * Pieces as drawn: [id, look, x, y, w, h, part, marks] in model units, and the text on it, if any.
+ */
+export type Pieces2 = [
+  id: number,
+  look: string,
+  x: number,
+  y: number,
+  w: number,
+  h: number,
+  part: number,
+  marks: number,
+  text?: string,
+][];
 
 export interface Calls {
   /**
@@ -4067,6 +4095,7 @@ export interface ModelView {
   held: string[];
   readouts: ReadOut[];
   kept: KeptView[];
+  fives?: Pieces1;
   pieces: Pieces;
 }
 export interface ZoneView {
@@ -4461,6 +4490,7 @@ export interface ModelDelta {
   held: string[];
   readouts: ReadOut[];
   kept: KeptView[];
+  fives?: Pieces2;
   changed: Pieces;
   moved: number[];
   removed: number[];

@@ -1,4 +1,5 @@
-// The column that the step works, a second time and larger, for the last row.
+// The column that the step works, a second time and larger, for the last row. Single pieces, which
+// stand in stacks in their column, lie in fives here.
 import { Rings } from '../board/Rings';
 import { StillPieces } from '../board/KeptCopies';
 import { centreOf } from '../board/geometry';
@@ -20,16 +21,21 @@ function Column({ model, at }: { model: DrawnModel; at: Place }) {
   // Of two columns that are looked at, pieces come into the smaller.
   const zone = light?.findLast((z) => z.one && at.scales[z.id]);
   if (!zone) return null;
-  const pieces = model.pieces.filter((p) => {
-    const { x, y } = centreOf(p);
-    return x > zone.x && x < zone.x + zone.w && y > zone.y && y < zone.y + zone.h;
-  });
+  const inFives = zone.place === 'ones' && model.fives?.length ? model.fives : undefined;
+  const pieces =
+    inFives ??
+    model.pieces.filter((p) => {
+      const { x, y } = centreOf(p);
+      return x > zone.x && x < zone.x + zone.w && y > zone.y && y < zone.y + zone.h;
+    });
   if (pieces.length === 0) return null;
   const scale = at.scales[zone.id]!;
   const inner = { w: at.rect.w / scale, h: (at.rect.h - at.caption) / scale };
-  // In the middle of its frame, and where it stood from above.
+  // In the middle of its frame, and where it stood from above; what lies in fives, in the middle.
   const left = Math.min(...pieces.map((p) => p[2]));
   const right = Math.max(...pieces.map((p) => p[2] + p[4]));
+  const low = inFives && Math.max(...pieces.map((p) => p[3] + p[5]));
+  const top = low === undefined ? zone.y : (low - inner.h) / 2;
   const { x, y, w, h } = at.rect;
   return (
     <figure className={cx('close-up')} style={{ left: x, top: y, width: w, height: h }}>
@@ -39,7 +45,7 @@ function Column({ model, at }: { model: DrawnModel; at: Place }) {
         aria-label={`The ${zone.label}, larger`}
         width={w}
         height={h - at.caption}
-        viewBox={`${(left + right - inner.w) / 2} ${zone.y} ${inner.w} ${inner.h}`}
+        viewBox={`${(left + right - inner.w) / 2} ${top} ${inner.w} ${inner.h}`}
       >
         <StillPieces kept={{ ...model, zones: [], decor: [], pieces }} />
         <Rings pieces={pieces} />
