@@ -219,6 +219,7 @@ func LayIn(m Model, room Room) Layout {
 const (
 	five       = 5
 	stackGap   = 8 // between stacks
+	ringRoom   = 4 // of a ring round them
 	fewStacks  = 4 // so many stand two beside one another, more three
 	besideFew  = 2
 	besideMany = 3
@@ -234,7 +235,7 @@ func (l Layout) stacks() [][]Sprite {
 		}
 		on := slices.IndexFunc(out, func(stack []Sprite) bool {
 			last := stack[len(stack)-1]
-			return last.X == p.X && p.Y > last.Y && p.Y-last.Y <= 2*p.H
+			return last.X == p.X && p.Y > last.Y && p.Y-last.Y < 2*p.H
 		})
 		if on < 0 {
 			out = append(out, []Sprite{p})
@@ -283,7 +284,7 @@ func (l Layout) reach() map[string]Size {
 	}
 	for _, p := range l.InFives() {
 		at := far[p.Zone]
-		far[p.Zone] = Size{max(at.W, int(p.X+p.W)), max(at.H, int(p.Y+p.H))}
+		far[p.Zone] = Size{max(at.W, int(p.X+p.W)+2*ringRoom), max(at.H, int(p.Y+p.H)+2*ringRoom)}
 	}
 	return far
 }

@@ -320,6 +320,37 @@ func TestMentalSumsOnTheRackAgreeWithReckoning(t *testing.T) {
 	}
 }
 
+// A larger picture has the ones in fives, each stack by itself: none missing, none on another, and
+// the pieces of a stack nearer to one another than to the next.
+func TestALargerPictureLaysOnesInFives(t *testing.T) {
+	for _, c := range []struct {
+		notation string
+		stacks   []int
+	}{
+		{"blocks 1h 4t 6o", []int{6}}, {"blocks 6o + 7o", []int{6, 7}}, {"blocks 24o", []int{10, 10, 4}},
+		{"blocks 6o + 6o + 6o + 6o", []int{6, 6, 6, 6}}, {"blocks 2t", nil}, {"discs 1t 6o", nil},
+	} {
+		b, err := board.Parse(c.notation)
+		require.NoError(t, err)
+		l := b.LayIn(0, board.Room{Tight: true})
+		ones := l.InFives()
+		total := 0
+		for _, n := range c.stacks {
+			for i, p := range ones[total : total+n] {
+				first := ones[total]
+				assert.Equal(t, [2]int32{int32(i%5) * 11, int32(i/5) * 11}, [2]int32{p.X - first.X, p.Y - first.Y}, c.notation)
+			}
+			total += n
+		}
+		assert.Len(t, ones, total, c.notation)
+		at := map[[2]int32]bool{}
+		for _, p := range ones {
+			assert.False(t, at[[2]int32{p.X, p.Y}], "%s: two at %d, %d", c.notation, p.X, p.Y)
+			at[[2]int32{p.X, p.Y}] = true
+		}
+	}
+}
+
 func TestAHundredOpensToOnesInTwoStages(t *testing.T) {
 	b, err := board.Parse("discs 1h")
 	require.NoError(t, err)

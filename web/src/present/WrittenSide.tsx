@@ -3,7 +3,7 @@ import { useEffect, useRef, type CSSProperties } from 'react';
 import { useLesson } from '../state/lesson';
 import { isBond, Lines } from '../record/Lines';
 import { Written } from '../record/Written';
-import type { Rect } from '../stage/compose';
+import type { Rect } from '../stage/arrangement';
 import { WaysTold } from '../stage/WayLayer';
 import { names } from '../shell/names';
 import css from './WrittenSide.module.css';

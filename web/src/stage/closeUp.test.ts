@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { withCloseUp } from './closeUp';
-import type { Composition, Rect } from './compose';
+import type { Composition, Rect } from './arrangement';
 
 const room = { w: 1232, h: 600 };
 const base = {

@@ -1,7 +1,7 @@
 // Where pieces are small for the last row, the column that a step works is shown a second
 // time, larger, in room that the composition leaves. Its place and its sizes are set once for a scene.
 import type { Size } from '../core/core';
-import type { Composition, Rect } from './compose';
+import type { Composition, Rect } from './arrangement';
 
 export interface CloseUp {
   rect: Rect;

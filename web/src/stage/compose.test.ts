@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import type { Extent } from '../core/core';
-import { compose, type Rect, type Round, type WorkSize } from './compose';
+import type { Rect } from './arrangement';
+import { compose, type Round, type WorkSize } from './compose';
 
 const room = { w: 1232, h: 600 };
 const round = (kind: string, under = false): Round => ({
@@ -33,6 +34,28 @@ describe('the composition', () => {
     expect(wide.models[0]!.rect.w).toBeCloseTo(room.w);
     const high = compose({ ...asked, extents: [extent([[300, 400, 10]])], round: [round('blocks')] });
     expect(high.models[0]!.rect.h).toBeCloseTo(room.h);
+  });
+
+  test('leaves room for a larger picture where pieces are small, and makes no digit smaller for it', () => {
+    const reach = { ones: { w: 120, h: 40 } };
+    const of = (way: object, w: number, h: number): Extent => {
+      const e = extent([[w, h, 10]], way);
+      return { ...e, models: e.models.map((m) => ({ ...m, reach })) };
+    };
+    const high = of({}, 300, 260);
+    const broad = of({ across: true }, 440, 120);
+    const given = { ...asked, work: (d: number) => ({ w: 5 * d, h: 7 * d }), round: [round('blocks')] };
+    const without = compose({ ...given, extents: [high, broad] });
+    const made = compose({ ...given, extents: [high, broad], enough: 2.6 });
+    expect(without.closeUp).toBeUndefined();
+    expect(made.closeUp!.scales.ones).toBeGreaterThan(2.6);
+    expect(made.digit).toBeGreaterThanOrEqual(without.digit);
+    expect(made.models[0]!.scale).toBeGreaterThan(0.89 * without.models[0]!.scale);
+    expect(within(made.closeUp!.rect)).toBe(true);
+    expect(apart(made.closeUp!.rect, made.models[0]!.rect)).toBe(true);
+    expect(apart(made.closeUp!.rect, made.work!)).toBe(true);
+    // Pieces that are large enough need none.
+    expect(compose({ ...given, extents: [high, broad], enough: 1 }).closeUp).toBeUndefined();
   });
 
   test('chooses the way with the largest pieces', () => {

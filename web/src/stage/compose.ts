@@ -2,14 +2,9 @@
 // how large they are. Of the ways to arrange them the one with the largest smallest piece
 // wins. Pixels only; how large everything becomes is told by the core.
 import { KEPT_GAP } from '../board/geometry';
-import type { Extent } from '../core/core';
-
-export interface Rect {
-  x: number;
-  y: number;
-  w: number;
-  h: number;
-}
+import type { Extent, Size } from '../core/core';
+import type { Composition, Laid, Rect, Way } from './arrangement';
+import { withCloseUp, type CloseUp } from './closeUp';
 
 /** What a model wants round its pieces, in pixels; `rim` is drawn beyond its ends, in model units. */
 export interface Round {
@@ -27,30 +22,6 @@ export interface Round {
 /** How large the written work is with digits of a size, in the way in which it is laid. */
 export type WorkSize = (digit: number, laid: Laid) => { w: number; h: number };
 
-export interface Laid {
-  place: 'right' | 'below';
-  /** In how many columns of rows a long table stands. */
-  beside: number;
-  /** Whether the grid, the lines and the ways stand beside one another, not under. */
-  row: boolean;
-}
-
-/** In which of the core's ways models are laid. */
-export type Way = Pick<Extent, 'below' | 'across' | 'abreast'>;
-
-export interface Composition {
-  /** Which of the extents it is. */
-  way: Way;
-  models: { rect: Rect; scale: number }[];
-  work: Rect | undefined;
-  /** The size of the digits of the written work. */
-  digit: number;
-  /** How the written work is laid. */
-  laid: Laid;
-  /** Whether copies that are kept stand above their model, not beside it. */
-  above: boolean;
-}
-
 interface Asked {
   room: { w: number; h: number };
   extents: Extent[];
@@ -60,6 +31,8 @@ interface Asked {
   besides?: number[] | undefined;
   /** How the screen stands to one of 1280 × 800. */
   unit: number;
+  /** The scale at which pieces are large enough, without a larger picture of them. */
+  enough?: number;
 }
 
 /** What says that a copy is one, above it, at 1280 × 800. */
@@ -74,11 +47,18 @@ const DIGITS = [64, 58, 52, 48, 44, 38, 32, 26];
 const READABLE = 44;
 /** How much smaller pieces may be for larger digits. */
 const WORTH = 0.95;
+/** How much smaller they may be where a larger picture stands beside them. */
+const CLOSE = 0.9;
 
 type Sides = 'row' | 'column';
 
-export function compose(asked: Asked): Composition {
-  const ways: (Composition & { least: number })[] = [];
+type Candidate = Composition & { least: number; reach: Record<string, Size> };
+
+/** The composition, with a larger picture of the column that is worked where there is one. */
+export type Enlarged = Composition & { closeUp?: CloseUp | undefined };
+
+export function compose(asked: Asked): Enlarged {
+  const ways: Candidate[] = [];
   for (const extent of asked.extents) {
     for (const models of modelsOf(asked.round, extent)) {
       if (!asked.work) ways.push(arranged(asked, extent, models, SIDE, DIGITS[0]!));
@@ -93,8 +73,27 @@ export function compose(asked: Asked): Composition {
       }
     }
   }
-  const { least: _, ...way } = bestOf(ways, READABLE * asked.unit);
+  const best = bestOf(ways, READABLE * asked.unit);
+  const { least: _, reach: _reach, ...way } = enlarged(asked, ways, best) ?? best;
   return way;
+}
+
+/**
+ * Where the pieces are small in the best of the ways, that of those about as good which leaves
+ * room for the largest picture of the column that is worked; none where no way leaves any.
+ */
+function enlarged({ enough, room, unit }: Asked, ways: Candidate[], best: Candidate) {
+  if (!enough || best.models.length > 1 || best.models[0]!.scale >= enough) return undefined;
+  const larger = ways
+    .filter((w) => w.digit >= best.digit && w.least >= best.least * CLOSE)
+    .flatMap((w) => {
+      const closeUp = withCloseUp(w, { room, unit, reach: w.reach, enough });
+      return closeUp.closeUp ? [{ ...w, ...closeUp }] : [];
+    });
+  const seen = (w: Enlarged) => Object.values(w.closeUp!.scales).reduce((t, s) => t + s, 0);
+  const most = Math.max(...larger.map(seen));
+  const good = larger.filter((w) => seen(w) >= most * WORTH);
+  return good.length > 0 ? good.reduce((a, b) => (b.least * b.digit > a.least * a.digit ? b : a)) : undefined;
 }
 
 /**
@@ -145,7 +144,7 @@ function arranged(
   { sides, above }: Standing,
   laid: Laid,
   digit: number,
-): Composition & { least: number } {
+): Candidate {
   const { room, unit } = asked;
   const gap = GAP * unit;
   const size = asked.work?.(digit * unit, laid);
@@ -225,6 +224,7 @@ function arranged(
   }
   const least = Math.min(...models.map((m, i) => m.least * scales[i]!));
   const { below, across, abreast } = extent;
-  const way = { below, across, abreast };
-  return { way, models: rects, work, digit: digit * unit, laid, above, least };
+  const way: Way = { below, across, abreast };
+  const reach = extent.models[0]?.reach ?? {};
+  return { way, models: rects, work, digit: digit * unit, laid, above, least, reach };
 }

@@ -7,8 +7,8 @@ import { call, type Extent } from '../core/core';
 import { useIsPaper, useLesson, type DrawnModel } from '../state/lesson';
 import { widthOf } from '../shell/widthOf';
 import { finishBeats } from '../state/motion';
-import { withCloseUp, type CloseUp } from './closeUp';
-import { compose, type Composition, type Round, type Way } from './compose';
+import type { Way } from './arrangement';
+import { compose, type Enlarged, type Round } from './compose';
 import { besidesOf, rowsOf, workSize } from './workSize';
 
 /** The names over columns, in pixels at 1280 × 800: as large as they should be, and as small as they may. */
@@ -19,8 +19,7 @@ const COUNT = 44;
 /** How much more room the stacks at the columns take where they are for a finger, in pixels. */
 const FINGER = 18;
 
-export interface Composed extends Composition {
-  closeUp?: CloseUp | undefined;
+export interface Composed extends Enlarged {
   /** How many rows of a table stand under one another. */
   rows: number;
   /** How many bonds there will be. */
@@ -127,18 +126,16 @@ function composedOf(
   unit: number,
   building: boolean,
 ): Omit<Composed, 'rows' | 'bonds'> {
-  const reach = extents[0]?.models[0]?.reach ?? {};
   const enough = (views[models[0]!.kind as Kind].enough || 0) * unit;
   const attempt = (name: number, twoLines: boolean) => {
     const rounds = models.map((m) => roundOf(m, unit, name, twoLines, building));
-    const asked = { room, extents, round: rounds, work, besides, unit };
+    const asked = { room, extents, round: rounds, work, besides, unit, enough };
     const best = compose(asked);
     // What stands there now, in that way, may have been widened by what was tried.
     const [first] = extents;
     const composed =
       first && sameWay(first, best.way) ? compose({ ...asked, extents: [atLeast(first, models)] }) : best;
-    const whole = withCloseUp(composed, { room, unit, reach, enough });
-    return { ...whole, rounds, name, twoLines, unit, building };
+    return { ...composed, rounds, name, twoLines, unit, building };
   };
   // Names stand beside their counts where all have room, else over them.
   const large = attempt(NAME.large * unit, false);
@@ -152,7 +149,7 @@ function composedOf(
 const sameWay = (a: Way, b: Way) => a.below === b.below && a.across === b.across && a.abreast === b.abreast;
 
 /** The largest names that all columns have room for. */
-function fitting(c: Composition, models: DrawnModel[], twoLines: boolean, unit: number): number {
+function fitting(c: Enlarged, models: DrawnModel[], twoLines: boolean, unit: number): number {
   let size = Infinity;
   models.forEach((m, i) => {
     for (const z of columns(m)) {
