@@ -93,6 +93,9 @@ func (c *columnSubtraction) size() {
 		return
 	}
 	bound, _ := top.Value().Times(lead)
+	if bound.Cmp(c.a) == 0 {
+		return // of course it is less than what it is taken from
+	}
 	restA, _ := c.a.Sub(c.a.DigitValue(top))
 	restB, _ := c.b.Sub(c.b.DigitValue(top))
 	id := "minusColumn.size.more"
@@ -214,6 +217,10 @@ func (c *columnSubtraction) takePlace(p place.Place) {
 	}
 	if c.has[p] == 0 && len(s.Write) > 0 {
 		s.Answer = line("minusColumn.left.zero", at)
+	}
+	if take == 0 && !c.b.IsZero() {
+		c.step(s) // nothing goes: no question for a class
+		return
 	}
 	c.key(s)
 }

@@ -127,7 +127,7 @@ func shareByPlaces(r Request, n, by int) (Example, error) {
 
 // size asks how many each will get, by a round number whose groups are easy to reckon.
 func (s *sharing) size() {
-	if s.n <= 20 || s.n/s.by < 4 {
+	if s.n <= 20 || s.by == 1 || s.n/s.by < 4 {
 		return
 	}
 	quotient := place.Int(s.n / s.by)

@@ -25,10 +25,14 @@ var amount = regexp.MustCompile(`(?:^|(\S+) )(\d+) ((?:ten |hundred )?[a-z-]+)`)
 var (
 	oneThing = regexp.MustCompile(`^(` + nouns + `)$`)
 	things   = regexp.MustCompile(`^(` + nouns + `)e?s$`)
+	areOne   = regexp.MustCompile(`(?i)\bthere are 1 (` + nouns + `)[,.?]`)
 )
 
 // wrongNumber is an amount whose word is in the wrong number: 1 rows, 3 counter.
 func wrongNumber(text string) string {
+	if found := areOne.FindString(text); found != "" {
+		return found
+	}
 	for _, m := range amount.FindAllStringSubmatch(text, -1) {
 		before, n, word := m[1], m[2], m[3]
 		singular, plural := oneThing.MatchString(word), things.MatchString(word)

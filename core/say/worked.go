@@ -694,7 +694,7 @@ var worked = map[string]string{
 	"multiply.empty":             "There are no {place} here. We write 0.",
 	"multiply.new":               "[look] How many {place} are there now?",
 	"multiply.new.answer":        "{sum}.",
-	"multiply.new.answer.told":   "There are {sum}, all new.",
+	"multiply.new.answer.told":   "There {sum:is|are} {sum}, all new.",
 	"multiply.read":              "[say] How do we read the product?",
 	"multiply.why.places":        "[explain] Why may we multiply place by place?",
 	"multiply.why.places.answer": "Every row has the same. All rows together have each place so many times.",
