@@ -83,20 +83,21 @@ func (s *session) asked(sc lesson.Scene, i int, moved bool, answer say.Line) hel
 // stillToCount are the counts that a later step asks for or tells, of pieces that lie until then
 // as they do now, by model and zone: nobody counts what stands there already. What was told is known.
 func (s *session) stillToCount(sc lesson.Scene) map[lesson.ZoneOf]string {
+	if s.step >= len(sc.Steps) {
+		return nil
+	}
 	b, fits := sc.At(s.step)
-	if fits < s.step || s.step >= len(sc.Steps) {
+	if fits < s.step {
 		return nil
 	}
 	now := countsOf(b)
+	told := s.told(sc)
 	maps.DeleteFunc(now, func(_ lesson.ZoneOf, z board.Zone) bool {
-		return slices.ContainsFunc(s.told(sc), func(v say.Value) bool { return tells(v, z) })
+		return slices.ContainsFunc(told, func(v say.Value) bool { return tells(v, z) })
 	})
 	out := map[lesson.ZoneOf]string{}
-	for i, step := range sc.Steps[s.step:] {
-		if len(now) == 0 {
-			break
-		}
-		i += s.step
+	for i := s.step; i < len(sc.Steps) && len(now) > 0; i++ {
+		step := sc.Steps[i]
 		next, err := board.ApplyAll(b, step.Moves)
 		if err != nil {
 			break

@@ -83,7 +83,7 @@ func (s *session) widen(sc lesson.Scene, b board.Board) {
 }
 
 // extents are the ways in which the example can be laid: as it is, and in the others that
-// make a difference to it.
+// make a difference to it, or to it in another of them. In rows no addends may wrap that do across.
 func (s *session) extents(sc lesson.Scene) []Extent {
 	s.setStage(sc)
 	if s.stage.ways != nil || len(s.stage.rooms) == 0 {
@@ -98,9 +98,12 @@ func (s *session) extents(sc lesson.Scene) []Extent {
 		s.stage.ways = append(s.stage.ways, e)
 	}
 	add(s.way, s.stage.rooms)
+	known := slices.Clone(s.stage.rooms)
 	for _, way := range board.Ways {
-		if way != s.way && slices.ContainsFunc(s.stage.rooms, way.Differs) {
-			add(way, sc.Rooms(way))
+		if way != s.way && slices.ContainsFunc(known, way.Differs) {
+			rooms := sc.Rooms(way)
+			add(way, rooms)
+			known = append(known, rooms...)
 		}
 	}
 	return s.stage.ways
