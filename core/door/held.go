@@ -82,7 +82,7 @@ func (s *session) asked(sc lesson.Scene, i int, moved bool, answer say.Line) hel
 
 // stillToCount are the counts that a later step asks for or tells, of pieces that lie until then
 // as they do now, by model and zone: nobody counts what stands there already. What was told is known.
-func (s *session) stillToCount(sc lesson.Scene) map[lesson.ZoneOf]string {
+func (s *session) stillToCount(sc lesson.Scene, told []say.Value) map[lesson.ZoneOf]string {
 	if s.step >= len(sc.Steps) {
 		return nil
 	}
@@ -91,7 +91,6 @@ func (s *session) stillToCount(sc lesson.Scene) map[lesson.ZoneOf]string {
 		return nil
 	}
 	now := countsOf(b)
-	told := s.told(sc)
 	maps.DeleteFunc(now, func(_ lesson.ZoneOf, z board.Zone) bool {
 		return slices.ContainsFunc(told, func(v say.Value) bool { return tells(v, z) })
 	})
@@ -102,22 +101,22 @@ func (s *session) stillToCount(sc lesson.Scene) map[lesson.ZoneOf]string {
 		if err != nil {
 			break
 		}
-		answer, seen := say.Line{Message: step.Say.Message}, next
+		before, answer := maps.Clone(now), say.Line{Message: step.Say.Message}
+		maps.DeleteFunc(now, changedIn(next))
+		of := now // of what lies there when it is said
 		if !step.Ask.IsZero() {
 			answer = step.Answer
 			if !step.Asks.MovesFirst() {
-				seen = b
+				of = before
 			}
 		}
-		if i > s.step || s.phase == lesson.Rest {
-			maps.DeleteFunc(now, changedIn(seen))
-			for at, z := range now {
-				if step.Asks != say.Explain && s.countsOut(sc, i, answer, z) {
+		if step.Asks != say.Explain && (i > s.step || s.phase == lesson.Rest) {
+			for at, z := range of {
+				if s.countsOut(sc, i, answer, z) {
 					out[at] = countOf(z)
 				}
 			}
 		}
-		maps.DeleteFunc(now, changedIn(next))
 		b = next
 	}
 	return out

@@ -378,14 +378,15 @@ func (s *session) modelHead(b board.Board, i int, l board.Layout, sc lesson.Scen
 	for name, value := range m.Settings {
 		m.Settings[name] = w.Spell(value)
 	}
-	if told := s.told(sc); len(told) > 0 {
+	told := s.told(sc)
+	if len(told) > 0 {
 		l.Zones = slices.Clone(l.Zones)
 		for k := range l.Zones {
 			l.Zones[k] = summed(l.Zones[k], told)
 		}
 	}
 	m.Zones = s.zoneViews(i, l.Zones, h)
-	later := s.stillToCount(sc)
+	later := s.stillToCount(sc, told)
 	for k, z := range m.Zones {
 		if text, counted := later[lesson.ZoneOf{Model: i, Zone: z.ID}]; counted && text == countOf(l.Zones[k]) {
 			m.Zones[k].Count = board.Hidden
