@@ -1,6 +1,6 @@
 // A class: its door, its children's devices, what they hand in, and what the teacher does with it.
 import type { Browser, BrowserContext, Locator, Page } from '@playwright/test';
-import { blocks, counters, expect, open, sound, test } from './teacher';
+import { blocks, counters, expect, open, sentTo, sound, test } from './teacher';
 
 const NAMES = ['Mirren', 'Jorn', 'Evi', 'Mara'];
 
@@ -521,7 +521,17 @@ test('devices follow the stage, without what is held back, until it is their tur
   }
   expect(asked).toBeGreaterThan(1);
   expect(checked).toBeGreaterThan(1);
-  // Whoever comes back is where the class is.
+  // Whoever comes back is where the class is; on a device that has nothing of ours yet
+  // it takes little to be sent, for it needs no core.
+  const storageState = await child.context().storageState();
+  const context = await browser.newContext({ storageState, viewport: { width: 1024, height: 768 } });
+  const back = await context.newPage();
+  const sent = await sentTo(back);
+  await back.goto(`${app.url}/desk`);
+  await expect(back.getByText('Jorn: look with the class.')).toBeVisible();
+  expect(sent()).toBeGreaterThan(1e5);
+  expect(sent()).toBeLessThan(6e5);
+  await context.close();
   await child.reload();
   await expect(child.getByText('Jorn: look with the class.')).toBeVisible();
   await page.keyboard.press('Escape');

@@ -1,5 +1,5 @@
 // Kept on the device: the application starts without the network, and takes up a newer one.
-import { blocks, expect, open, pieces, saved, test, write } from './teacher';
+import { blocks, expect, open, pieces, saved, sentTo, test, write } from './teacher';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -45,6 +45,20 @@ test('it starts, opens what is on the device and saves later, without the networ
   });
   expect(addresses).toContain('/index.html');
   expect(addresses.filter((a) => a.startsWith('/api'))).toEqual([]);
+});
+
+test('a device’s first lesson is sent in two megabytes, and its next in a twentieth', async ({ page }) => {
+  const sent = await sentTo(page);
+  await open(page, [blocks({ tens: 4, ones: 6 })]);
+  await expect(pieces(page, 'tens')).toHaveCount(4);
+  const first = sent();
+  expect(first).toBeGreaterThan(1e6);
+  expect(first).toBeLessThan(2e6);
+  await kept(page);
+  const before = sent();
+  await open(page, [blocks({ tens: 5, ones: 6 })]);
+  await expect(pieces(page, 'tens')).toHaveCount(5);
+  expect(sent() - before).toBeLessThan(1e5);
 });
 
 test('a newer application is taken up when all is saved', async ({ page, context }) => {

@@ -89,6 +89,15 @@ export async function sound(page: Page, where = '', rules?: string[]) {
   expect(found, where).toEqual([]);
 }
 
+/** Counts what is sent to a page from now on, in bytes, as it goes over the wire. */
+export async function sentTo(page: Page): Promise<() => number> {
+  const wire = await page.context().newCDPSession(page);
+  await wire.send('Network.enable');
+  let bytes = 0;
+  wire.on('Network.loadingFinished', (e) => (bytes += e.encodedDataLength));
+  return () => bytes;
+}
+
 type Scene = { id: string; title: string; start: { models: object[] }; show?: string[] };
 
 export const blocks = (counts: Record<string, number>): object => ({

@@ -2,6 +2,7 @@ package sentence
 
 import (
 	"math/big"
+	"strconv"
 	"strings"
 
 	"unitbloom/core/place"
@@ -91,25 +92,50 @@ func (v value) written() string {
 
 // written is a value as a numeral, or as a quotient where it does not end.
 func written(v *big.Rat) string {
-	if n, ok := number(v); ok {
-		return n.String()
+	if text, ok := decimal(v); ok {
+		return text
 	}
-	if v.IsInt() {
-		return strings.Replace(v.Num().String(), "-", "−", 1)
+	return digits(v.Num()) + " ÷ " + digits(v.Denom())
+}
+
+// decimal writes a value with as many decimals as it has, when they are three at most.
+func decimal(v *big.Rat) (text string, ok bool) {
+	thousandths := new(big.Rat).Mul(v, big.NewRat(1000, 1))
+	if !thousandths.IsInt() {
+		return "", false
 	}
-	if new(big.Int).Rem(big.NewInt(1000), v.Denom()).Sign() == 0 {
-		return strings.Replace(strings.TrimRight(v.FloatString(3), "0"), "-", "−", 1)
+	ones, rest := new(big.Int).QuoRem(thousandths.Num(), big.NewInt(1000), new(big.Int))
+	text = digits(ones)
+	if v.Sign() < 0 && ones.Sign() == 0 {
+		text = "−0"
 	}
-	return strings.Replace(v.Num().String(), "-", "−", 1) + " ÷ " + v.Denom().String()
+	if rest.Sign() == 0 {
+		return text, true
+	}
+	part := strconv.FormatInt(1000+rest.Abs(rest).Int64(), 10)[1:]
+	return text + "." + strings.TrimRight(part, "0"), true
+}
+
+// digits writes an integer, with its sign. It is put together here: for the largest of
+// numbers the library brings powers and inverses into a module that has no use for them.
+func digits(n *big.Int) string {
+	if n.Sign() < 0 {
+		return "−" + digits(new(big.Int).Neg(n))
+	}
+	if n.IsInt64() {
+		return strconv.FormatInt(n.Int64(), 10)
+	}
+	head, last := new(big.Int).QuoRem(n, big.NewInt(10), new(big.Int))
+	return digits(head) + strconv.FormatInt(last.Int64(), 10)
 }
 
 // number is the value as a number of the core, when it is one.
 func number(v *big.Rat) (place.Number, bool) {
-	scaled := new(big.Rat).Mul(v, big.NewRat(1000, 1))
-	if v.Sign() < 0 || !scaled.IsInt() {
+	text, ok := decimal(v)
+	if !ok {
 		return place.Number{}, false
 	}
-	w, err := place.Parse(v.FloatString(3))
+	w, err := place.Parse(text)
 	return w.Number, err == nil
 }
 

@@ -235,8 +235,7 @@ func plain(v *big.Rat) value {
 }
 
 func ratOf(n place.Number) *big.Rat {
-	v, _ := new(big.Rat).SetString(n.String())
-	return v
+	return big.NewRat(int64(n.Count(place.Thousandths)), 1000)
 }
 
 var unknown = value{p: big.NewRat(1, 1), q: new(big.Rat), r: new(big.Rat), t: big.NewRat(1, 1)}

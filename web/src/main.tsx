@@ -34,6 +34,7 @@ const client = new QueryClient({
 /** The shelf comes when it is wanted; else some seconds later, to be there without the network too. */
 const shelf = partOf(() => import('./shelf/ShelfPage'));
 const onShelf = location.pathname === '/';
+const atDesk = location.pathname.startsWith('/desk');
 if (onShelf) {
   void shelf.fetch().catch(() => undefined);
   void fetchFirst(client);
@@ -57,7 +58,7 @@ function Later<T>({ part, show }: { part: Part<T>; show: (there: T) => ReactNode
 
 function App() {
   // Of a child nobody asks who she is.
-  const ours = !location.pathname.startsWith('/desk');
+  const ours = !atDesk;
   const { accounts: wanted, teacher, ended } = useTeacher();
   useQuery({ queryKey: ['door'], queryFn: accounts.look, enabled: ours });
   if (location.pathname === '/welcome') return <Later part={welcome} show={(m) => <m.Welcome />} />;
@@ -128,7 +129,7 @@ function NewBuild() {
   const saved = useLesson((s) => s.save.unsent === 0);
   useEffect(() => onNewBuild(() => setThere(true)), []);
   if (!there) return null;
-  if (location.pathname.startsWith('/desk')) return <NewBuildAtDesk />;
+  if (atDesk) return <NewBuildAtDesk />;
   return (
     <Alert
       banner
@@ -173,9 +174,9 @@ function NewBuildAtDesk() {
 }
 
 keepFocus();
-// The core is made ready while the first page is drawn, which says if it fails. The shelf stands
-// without it, and asks for it when its first lessons are there.
-if (!onShelf) loadCore().catch(() => undefined);
+// The core is made ready while the first page is drawn, which says if it fails. The shelf and a
+// child's desk stand without it, and ask for it when there are lessons, or tasks.
+if (!onShelf && !atDesk) loadCore().catch(() => undefined);
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

@@ -35,6 +35,11 @@ const none: DeskState = {
 export const useDesk = create<DeskState>(() => none);
 const { getState: get, setState: set } = useDesk;
 
+/** The core is on its way before a task is opened. Whoever looks with the class needs none. */
+useDesk.subscribe(({ view, stage }) => {
+  if (view?.sets.length && !view.stage && !stage) void loadCore().catch(() => undefined);
+});
+
 /** Whether a teacher tries what a child would have: nothing of it is kept or sent. */
 let tried = false;
 
@@ -46,7 +51,6 @@ export function tryDesk(view: DeskView) {
     for (const task of s.tasks.keys())
       works[keyOf(s.id, task)] = { ...unkept, set: s.id, task, attempt: newAttempt() };
   set({ ...none, status: 'in', view, works });
-  void loadCore().catch(() => undefined);
 }
 
 const unkept = { ticket: '', pupil: '', with: '', answer: {}, boards: {} };
