@@ -61,10 +61,15 @@ test('a lesson by hand: build, hold back, cover, look, reveal, write, the next n
   await expect(pieces(page, 'tens')).toHaveCount(5);
   await expect(counts).toHaveText(['?', '?']);
   await expect(record.getByRole('listitem')).toHaveCount(2);
-  // A sum has two rows; a number after it is as large as one before it.
+  // A number after a sum that needs more room is as large as one before it.
   const one = () => pieces(page, 'ones').first().boundingBox();
   const large = (await one())!.height;
+  // The addends of a sum lie beside one another where rows would be small.
   await write(strip.getByLabel(/^Type a number/), '38 + 25');
+  await page.keyboard.press('Enter');
+  await expect(pieces(page, 'ones')).toHaveCount(13);
+  await expect.poll(async () => (await one())!.height).toBeGreaterThan(0.9 * large);
+  await write(strip.getByLabel(/^Type a number/), '138 + 225 + 346');
   await page.keyboard.press('Enter');
   await expect.poll(async () => (await one())!.height).toBeLessThan(0.8 * large);
   await write(strip.getByLabel(/^Type a number/), '38');

@@ -91,6 +91,12 @@ func (b Board) IsCovered(i int) bool {
 	return slices.ContainsFunc(b.Covers, func(c Cover) bool { return c.Model == i })
 }
 
+// HasFreeCover reports whether a cover lies where it was put, on whatever lies there: then
+// the models lie as loose as for building, or something else would come under it.
+func (b Board) HasFreeCover() bool {
+	return slices.ContainsFunc(b.Covers, func(c Cover) bool { return c.At != nil })
+}
+
 func hasZone(m Model, id string) bool {
 	_, ok := LayOut(m).zone(id)
 	return ok

@@ -177,6 +177,19 @@ func (z Zone) Is() (role string, number int) {
 	return role, number
 }
 
+// Move moves all that is laid.
+func (l *Layout) Move(dx, dy int) {
+	for i := range l.Zones {
+		l.Zones[i].X, l.Zones[i].Y = l.Zones[i].X+dx, l.Zones[i].Y+dy
+	}
+	for i := range l.Decor {
+		l.Decor[i].X, l.Decor[i].Y = l.Decor[i].X+dx, l.Decor[i].Y+dy
+	}
+	for i := range l.Pieces {
+		l.Pieces[i].X, l.Pieces[i].Y = l.Pieces[i].X+int32(dx), l.Pieces[i].Y+int32(dy)
+	}
+}
+
 // Lay is the layout of model i, with as much room as a board for building has.
 func (b Board) Lay(i int) Layout { return b.LayIn(i, Room{}) }
 

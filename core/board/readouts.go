@@ -1,6 +1,7 @@
 package board
 
 import (
+	"slices"
 	"strings"
 
 	"unitbloom/core/place"
@@ -41,6 +42,17 @@ func (b Board) ReadOuts(i int, w say.Vocabulary) []ReadOut {
 		}
 	}
 	return outs
+}
+
+// Numbers are the numbers on a board, each once; none where nothing lies.
+func (b Board) Numbers() string {
+	var all []string
+	for _, m := range b.Models {
+		if n := Total(m); !n.IsZero() && !slices.Contains(all, n.String()) {
+			all = append(all, n.String())
+		}
+	}
+	return strings.Join(all, ", ")
 }
 
 // bond is the whole with its parts, in the order they lie. With fewer than two

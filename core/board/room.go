@@ -112,6 +112,9 @@ var Ways = []Way{
 	{Across: true, Below: true, Abreast: true},
 }
 
+// LooseWays are those in which a free board may be laid too.
+var LooseWays = []Way{{}, {Across: true}}
+
 // Differs reports whether a way makes a difference to what is laid in the room.
 func (w Way) Differs(r Room) bool {
 	return (!w.Below || r.Aside) && (!w.Across || r.Addends) && (!w.Abreast || r.Wraps || !w.Below && len(r.Taken) > 1)

@@ -480,7 +480,7 @@ func buildEach(s *session, a BuildEachArgs) (Update, error) {
 			continue
 		}
 		to := at + i
-		more := lesson.Scene{ID: fmt.Sprintf("%s-%d", a.ID, i), Title: s.doc.Words.Spell(amount), Start: next, Show: sc.Show}
+		more := lesson.Scene{ID: fmt.Sprintf("%s-%d", a.ID, i), Start: next, Show: sc.Show}
 		if doc, err = lesson.Apply(doc, lesson.Edit{Kind: "putScene", Put: &more, At: &to}); err != nil {
 			return Update{}, err
 		}

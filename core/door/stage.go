@@ -69,11 +69,68 @@ func (s *session) setStage(sc lesson.Scene) {
 // room is where model i of a board of the shown scene is laid.
 func (s *session) room(b board.Board, i int) board.Room {
 	sc, _ := s.current()
+	if len(sc.Steps) == 0 {
+		return s.looseRoom(b)
+	}
 	s.setStage(sc)
 	if i >= len(s.stage.rooms) || len(b.Models) > len(s.stage.rooms) {
 		return board.Room{}
 	}
 	return s.stage.rooms[i]
+}
+
+// looseRoom is where a free board is laid: as it was arranged, while a class looks on.
+func (s *session) looseRoom(b board.Board) board.Room {
+	if !s.present || b.HasFreeCover() {
+		return board.Room{}
+	}
+	return board.Room{Way: board.Way{Across: s.way.Across}}
+}
+
+// Arrangements are the ways in which a free board can be laid, as it lies first.
+type Arrangements struct {
+	Ways []Arrangement `json:"ways"`
+}
+
+// Arrangement is one way, and how large the models are in it, in model units.
+type Arrangement struct {
+	board.Way
+	Models []board.Size `json:"models"`
+}
+
+// arrangements are the ways that make a difference to the board, if it is a free one that a
+// class looks at.
+func arrangements(s *session, _ None) (Arrangements, error) {
+	b := s.board()
+	now := s.looseRoom(b)
+	a := Arrangements{Ways: []Arrangement{{Way: now.Way, Models: sizes(b, now)}}}
+	if sc, _ := s.current(); len(sc.Steps) > 0 || !s.present || b.HasFreeCover() {
+		return a, nil
+	}
+	for _, way := range board.LooseWays {
+		if way != now.Way && differs(way, b, now) {
+			a.Ways = append(a.Ways, Arrangement{Way: way, Models: sizes(b, board.Room{Way: way})})
+		}
+	}
+	return a, nil
+}
+
+func differs(way board.Way, b board.Board, now board.Room) bool {
+	for i := range b.Models {
+		if way.Differs(b.LayIn(i, now).Room) {
+			return true
+		}
+	}
+	return false
+}
+
+func sizes(b board.Board, room board.Room) []board.Size {
+	out := make([]board.Size, len(b.Models))
+	for i := range b.Models {
+		l := b.LayIn(i, room)
+		out[i] = board.Size{W: l.W, H: l.H}
+	}
+	return out
 }
 
 // widen gives the stage the room that a board which the teacher tries needs.

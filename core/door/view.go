@@ -27,8 +27,10 @@ type Outline struct {
 
 // SceneLine is one scene of the outline.
 type SceneLine struct {
-	ID      string     `json:"id"`
-	Title   string     `json:"title"`
+	ID    string `json:"id"`
+	Title string `json:"title"`
+	// Unnamed says that the title is the number on the board, which is not told to a class.
+	Unnamed bool       `json:"unnamed,omitempty"`
 	Steps   []StepLine `json:"steps"`
 	Show    []string   `json:"show"`
 	Marks   string     `json:"marks"`
@@ -63,7 +65,7 @@ func (s *session) outline() Outline {
 		o.Record = []lesson.Entry{}
 	}
 	for _, sc := range s.doc.Scenes {
-		line := SceneLine{ID: sc.ID, Title: s.titleOf(sc), Steps: []StepLine{}, Show: orNone(sc.Show), Marks: sc.Marks,
+		line := SceneLine{ID: sc.ID, Title: s.titleOf(sc), Unnamed: unnamed(sc), Steps: []StepLine{}, Show: orNone(sc.Show), Marks: sc.Marks,
 			Page: sc.Page, Aside: sc.Aside}
 		if sc.Made != nil {
 			line.Method, line.Problem = sc.Made.Method, s.doc.Words.Spell(sc.Made.Problem)
@@ -77,8 +79,12 @@ func (s *session) outline() Outline {
 	return o
 }
 
-// titleOf is a scene's title: the teacher's as it is, a problem as the class writes it.
+// titleOf is a scene's title: the teacher's as it is, a problem as the class writes it; a board
+// without one is called by the number on it.
 func (s *session) titleOf(sc lesson.Scene) string {
+	if unnamed(sc) {
+		return s.doc.Words.Spell(sc.Start.Numbers())
+	}
 	if sc.Made != nil && sc.Title == sc.Made.Problem {
 		return s.doc.Words.Spell(sc.Title)
 	}
@@ -86,6 +92,11 @@ func (s *session) titleOf(sc lesson.Scene) string {
 		return title
 	}
 	return sc.Title
+}
+
+// unnamed reports whether a free board has no title but the number on it.
+func unnamed(sc lesson.Scene) bool {
+	return strings.TrimSpace(sc.Title) == "" && len(sc.Steps) == 0 && sc.Page == lesson.BoardPage && sc.Start.Numbers() != ""
 }
 
 func (s *session) stepLine(step lesson.Step, misfit error) StepLine {
@@ -142,6 +153,8 @@ type Frame struct {
 	// Extents are how large the example becomes, by the ways in which it can be laid; a free
 	// board has none.
 	Extents []Extent `json:"extents,omitempty"`
+	// Way is how a free board is laid, where that is not as for building.
+	Way *board.Way `json:"way,omitempty"`
 	// Words are what each move of the step does, in the class's words, when the step was
 	// gone to from the one before.
 	Words []string `json:"words,omitempty"`
@@ -273,6 +286,9 @@ func (s *session) frame() Frame {
 	f.Ways = s.wayViews(b)
 	f.Focus = sc.FocusAt(s.focused(sc))
 	f.Extents = s.extents(sc)
+	if room := s.looseRoom(b); len(sc.Steps) == 0 && room.Way != (board.Way{}) {
+		f.Way = &room.Way
+	}
 	f.Prompt = s.prompt(sc)
 	f.Written, f.Lines = written(sc, s.step, b, s.doc.Words)
 	if len(sc.Steps) == 0 {

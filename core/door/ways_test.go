@@ -2,6 +2,7 @@ package door_test
 
 import (
 	"encoding/json"
+	"fmt"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -72,7 +73,15 @@ func TestEachOfAListIsABoard(t *testing.T) {
 	for _, sc := range d.document().Scenes {
 		starts = append(starts, sc.Title+": "+board.Print(sc.Start))
 	}
-	assert.Equal(t, []string{"A: rack 3: 8 6 0", "24: rack 3: 10 10 4", "7: rack 3: 7 0 0"}, starts)
+	assert.Equal(t, []string{"A: rack 3: 8 6 0", ": rack 3: 10 10 4", ": rack 3: 7 0 0"}, starts)
+	// What tells the number is for the teacher: a class reads no title that she did not give.
+	var o door.Outline
+	d.call("outline", map[string]any{}, &o)
+	var called []string
+	for _, sc := range o.Scenes {
+		called = append(called, fmt.Sprint(sc.Title, " ", sc.Unnamed))
+	}
+	assert.Equal(t, []string{"A false", "24 true", "7 true"}, called)
 	d.call("undo", map[string]any{}, nil)
 	assert.Len(t, d.document().Scenes, 1)
 	assert.Equal(t, "rack 3: 4 0 0", board.Print(d.document().Scenes[0].Start))

@@ -13,7 +13,7 @@ import (
 // is, and so is an example with a cover that hides what lies at a spot, whatever it is.
 func (s Scene) Rooms(way board.Way) []board.Room {
 	boards := s.boards()
-	if len(s.Steps) == 0 || slices.ContainsFunc(boards, hasFreeCover) {
+	if len(s.Steps) == 0 || slices.ContainsFunc(boards, board.Board.HasFreeCover) {
 		return nil
 	}
 	rooms := needs(board.Room{Tight: true, Way: way}, boards)
@@ -28,7 +28,7 @@ func (s Scene) Rooms(way board.Way) []board.Room {
 
 // Widened are rooms for one more board, of what was tried on a copy.
 func Widened(rooms []board.Room, b board.Board) []board.Room {
-	if len(rooms) == 0 || hasFreeCover(b) {
+	if len(rooms) == 0 || b.HasFreeCover() {
 		return nil
 	}
 	out := slices.Clone(rooms)
@@ -70,10 +70,6 @@ func widened(rooms []board.Room, boards []board.Board) []board.Room {
 		}
 	}
 	return out
-}
-
-func hasFreeCover(b board.Board) bool {
-	return slices.ContainsFunc(b.Covers, func(c board.Cover) bool { return c.At != nil })
 }
 
 // boards are all that is seen of the example.

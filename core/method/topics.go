@@ -46,7 +46,9 @@ func TopicsOf(l lesson.Lesson) []string {
 func FoundBy(l lesson.Lesson) string {
 	parts := []string{l.Title, l.Objective}
 	for _, sc := range l.Scenes {
-		parts = append(parts, sc.Title)
+		if parts = append(parts, sc.Title); sc.Title == "" {
+			parts = append(parts, sc.Start.Numbers())
+		}
 		if sc.Made != nil {
 			parts = append(parts, sc.Made.Problem)
 		}

@@ -104,9 +104,11 @@ func grantLine(line string, asked *Wish, w say.Vocabulary) (Granted, error) {
 		return Granted{}, err
 	}
 	amount, isAmount := amountOf(w.Plain(text))
-	free, worked := boards(strings.TrimSpace(said), amount, isAmount), examples(text, isAmount, w)
-	if b, err := board.Parse(line); err == nil {
-		free = laidOut(b, w)
+	free, worked := boards(amount, isAmount), examples(text, isAmount, w)
+	written, err := board.Parse(line)
+	asBoard := err == nil
+	if asBoard {
+		free = laidOut(written)
 	}
 	ways := slices.Concat(free, worked)
 	if strings.Contains(text, "+") {
@@ -122,8 +124,8 @@ func grantLine(line string, asked *Wish, w say.Vocabulary) (Granted, error) {
 		return Granted{}, whyNot(text, amount, isAmount, asked, model, w)
 	}
 	title, shown := strings.TrimSpace(said), ways[at].Scenes[0]
-	if _, err := board.Parse(line); err == nil {
-		title = shown.Title
+	if asBoard {
+		title = inUnits(written, w)
 	} else if shown.Made != nil && !strings.ContainsFunc(strings.ReplaceAll(title, "x", ""), unicode.IsLetter) {
 		title = w.Spell(shown.Made.Problem) // with the signs of print, not of the keyboard
 	}
@@ -170,13 +172,22 @@ func inSigns(said string, w say.Vocabulary) (string, error) {
 }
 
 // laidOut is a board that was written in its text form, as it is.
-func laidOut(b board.Board, w say.Vocabulary) []Shown {
-	var titles []string
+func laidOut(b board.Board) []Shown {
+	return []Shown{{Wish{Model: b.Models[0].Kind()}, []lesson.Scene{freeBoard(b)}}}
+}
+
+// freeBoard is a board that shows a number. It has no title: that would tell the class.
+func freeBoard(b board.Board) lesson.Scene {
+	return lesson.Scene{Start: b, Show: []string{"numeral", "unitForm"}}
+}
+
+// inUnits is what lies on a board, model by model.
+func inUnits(b board.Board, w say.Vocabulary) string {
+	var forms []string
 	for _, m := range b.Models {
-		titles = append(titles, w.UnitForm(m.InPlay()))
+		forms = append(forms, w.UnitForm(m.InPlay()))
 	}
-	return []Shown{{Wish{Model: b.Models[0].Kind()}, []lesson.Scene{{Title: strings.Join(titles, " and "), Start: b,
-		Show: []string{"numeral", "unitForm"}}}}}
+	return strings.Join(forms, " and ")
 }
 
 // whyNot is the refusal of what was asked for.
@@ -239,15 +250,14 @@ func amountOf(text string) (string, bool) {
 }
 
 // boards are the models that show an amount, as a free board.
-func boards(title, amount string, isAmount bool) []Shown {
+func boards(amount string, isAmount bool) []Shown {
 	if !isAmount {
 		return nil
 	}
 	var ways []Shown
 	for _, spec := range board.Specs() {
 		if b, err := boardOf(amount, spec.Kind); err == nil {
-			ways = append(ways, Shown{Wish{Model: spec.Kind},
-				[]lesson.Scene{{Title: title, Start: b, Show: []string{"numeral", "unitForm"}}}})
+			ways = append(ways, Shown{Wish{Model: spec.Kind}, []lesson.Scene{freeBoard(b)}})
 		}
 	}
 	// Few are for models that show single things; more for those that show places.
@@ -288,8 +298,20 @@ func boardOf(amount, kind string) (board.Board, error) {
 	if err != nil {
 		return board.Board{}, err
 	}
-	b, _, err = board.Apply(b, spec.Acts.Build(amount))
+	if b, _, err = board.Apply(b, spec.Acts.Build(amount)); err != nil || spec.Acts.Columns == nil {
+		return b, err
+	}
+	b, _, err = board.Apply(b, spec.Acts.Columns(columnsOf(total, b.Models[0].InPlay())))
 	return b, err
+}
+
+// columnsOf are the columns that a number needs, and the pieces that lie there: two at least.
+func columnsOf(total place.Number, lying place.UnitForm) (top, bottom place.Place) {
+	top = total.Top()
+	for _, c := range lying {
+		top, bottom = max(top, c.Place), min(bottom, c.Place)
+	}
+	return max(top, bottom+1), bottom
 }
 
 // examples are the methods that work what a line says, each with each of its models: first

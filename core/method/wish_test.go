@@ -124,9 +124,37 @@ func TestLessonsAreSortedAndFound(t *testing.T) {
 		Record: []lesson.Entry{{Text: "34 ÷ 100 = 0.34"}}}
 	assert.Equal(t, []string{"counting", "place value", "subtraction", "division"}, method.TopicsOf(l))
 	found := method.FoundBy(l)
-	for _, text := range []string{"planting", "BULBS", "402 − 167", "402-167", "97 / 4", "97÷4", "34 ÷ 100", "8 and 6"} {
+	for _, text := range []string{"planting", "BULBS", "402 − 167", "402-167", "97 / 4", "97÷4", "34 ÷ 100", "14"} {
 		assert.Contains(t, found, method.Sought(text), text)
 	}
 	assert.NotContains(t, found, method.Sought("402 + 167"))
 	assert.Empty(t, method.TopicsOf(lesson.Lesson{Title: "Empty"}))
+}
+
+// A board that shows a typed number has no more than the number needs: on it pieces are large. Its
+// title would tell a class the number, so that it has none.
+func TestABoardFitsItsNumber(t *testing.T) {
+	for line, want := range map[string]string{
+		"3.4 on discs":     "discs 3o 4.t: ones tenths",
+		"7 on discs":       "discs 7o: tens ones",
+		"2500 on discs":    "discs 2th 5h: thousands hundreds tens ones",
+		"14 tens on discs": "discs 14t: hundreds tens ones",
+		"0.05 on discs":    "discs 5.h: ones tenths hundredths",
+		"9 counters":       "counters 2x5: 9",
+		"24 counters":      "counters 2x5 2x5 2x5: 24",
+		"41 counters":      "counters 10x10: 41",
+		"24 on a rack":     "rack 3: 10 10 4",
+	} {
+		g, faults := method.Grant(line, nil, say.Vocabulary{})
+		require.Empty(t, faults, line)
+		b := g.Scenes[0].Start
+		lies := board.Print(b)
+		for _, z := range b.Lay(0).Zones {
+			if z.Place != nil {
+				lies += map[bool]string{true: " ", false: ": "}[strings.Contains(lies, ":")] + z.Label
+			}
+		}
+		assert.Equal(t, want, lies, line)
+		assert.Empty(t, g.Scenes[0].Title, line)
+	}
 }

@@ -49,8 +49,9 @@ func (s *Server) list(c *gin.Context) {
 	c.JSON(http.StatusOK, page)
 }
 
-// face is the picture of a lesson on the shelf. Its address names the revision, so that a
-// browser keeps it.
+// face is the picture of a lesson on the shelf. Its address names the revision and the build, so
+// that a browser keeps it: another build may draw it otherwise, and what is kept says of which
+// build the server was.
 func (s *Server) face(c *gin.Context) {
 	doc, rev, err := s.store.Get(c.Param("id"))
 	if err != nil {
@@ -62,7 +63,7 @@ func (s *Server) face(c *gin.Context) {
 		s.storeError(c, rev, err)
 		return
 	}
-	if c.Query("rev") == strconv.Itoa(rev) {
+	if c.Query("rev") == strconv.Itoa(rev) && c.Query("build") == s.build {
 		c.Header("Cache-Control", "private, max-age=31536000, immutable")
 	}
 	c.JSON(http.StatusOK, gin.H{"models": door.Face(l).Models})

@@ -7,6 +7,7 @@ import (
 	"io"
 	"strings"
 	"testing"
+	"testing/fstest"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -49,7 +50,7 @@ func TestTheShelfIsToldInParts(t *testing.T) {
 // A lesson's picture is its first board as it is drawn, kept by the browser under its
 // revision alone, and without what is covered.
 func TestALessonHasAFace(t *testing.T) {
-	ts, _ := start(t, server.Config{})
+	ts, _ := start(t, server.Config{Files: fstest.MapFS{"build.txt": {Data: []byte("abc")}}})
 	id := create(t, ts.URL)
 	at := ts.URL + "/api/lessons/" + id
 	type drawn struct {
@@ -62,12 +63,14 @@ func TestALessonHasAFace(t *testing.T) {
 		require.NoError(t, json.Unmarshal([]byte(r.body), &v))
 		return v, r.header.Get("Cache-Control")
 	}
-	v, kept := face("?rev=1")
+	v, kept := face("?rev=1&build=abc")
 	require.Len(t, v.Models, 1)
 	assert.Len(t, v.Models[0].Pieces, 13)
 	assert.Contains(t, kept, "immutable")
+	_, kept = face("?rev=1&build=abd")
+	assert.NotContains(t, kept, "immutable", "nor may what one build drew be kept as another's")
 	require.Equal(t, 200, send(t, "POST", at+"/saves", saveBody("o1", 1, "tab")).status)
-	v, kept = face("?rev=1")
+	v, kept = face("?rev=1&build=abc")
 	assert.Len(t, v.Models[0].Pieces, 14)
 	assert.NotContains(t, kept, "immutable", "another revision may not be kept under this one")
 	require.Equal(t, 200, send(t, "POST", at+"/saves", strings.Replace(saveBody("o2", 2, "tab"),

@@ -127,8 +127,10 @@ function NewBuild() {
   const [there, setThere] = useState(false);
   const [taking, setTaking] = useState(false);
   const saved = useLesson((s) => s.save.unsent === 0);
+  // A class is not told: it is said when she comes back to the lesson.
+  const before = useLesson((s) => s.presenting);
   useEffect(() => onNewBuild(() => setThere(true)), []);
-  if (!there) return null;
+  if (!there || before) return null;
   if (atDesk) return <NewBuildAtDesk />;
   return (
     <Alert

@@ -276,6 +276,7 @@ func (g *grid) columns() board.Layout {
 	rows := g.rows()
 	heights := g.rowHeights(rows)
 	addends := len(rows) > 1
+	g.room.Across = g.room.Across && addends
 	if g.room.Across {
 		heights = []int{slices.Max(heights)}
 	}

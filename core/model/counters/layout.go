@@ -63,7 +63,9 @@ func layout(m board.Model, room board.Room) board.Layout {
 	}
 	switch {
 	case !room.Tight:
-		centre(&l, max(l.W, minW), max(y-gap, minH))
+		w := max(l.W, minW)
+		l.Move((w-l.W)/2, 0)
+		l.W, l.H = w, max(y-gap, minH)
 	default:
 		l.H = max(y-gap, cell)
 	}
@@ -102,21 +104,6 @@ func pack(l *board.Layout, boxes []box, columns int, down bool, y int) int {
 		l.W = max(l.W, x+b.zone.W)
 	}
 	return y + rows*(h+gapFor(down)) - gapFor(down) + gap
-}
-
-// centre brings all that was packed to the middle of the mat.
-func centre(l *board.Layout, w, h int) {
-	dx := (w - l.W) / 2
-	for i := range l.Zones {
-		l.Zones[i].X += dx
-	}
-	for i := range l.Decor {
-		l.Decor[i].X += dx
-	}
-	for i := range l.Pieces {
-		l.Pieces[i].X += int32(dx)
-	}
-	l.W, l.H = w, h
 }
 
 func gapFor(down bool) int {

@@ -49,16 +49,15 @@ func Spec() board.ModelSpec {
 	}
 }
 
-// empty are frames with a cell for every counter: one or two ten frames, or a hundred
-// frame.
+// tenFrames is how many in ten frames are still counted at a glance.
+const tenFrames = 40
+
+// empty are frames with a cell for every counter: ten frames, or a hundred frame.
 func empty(most int) string {
-	switch {
-	case most > 20:
+	if most > tenFrames {
 		return "counters 10x10: 0"
-	case most > 10:
-		return "counters 2x5 2x5: 0"
 	}
-	return "counters 2x5: 0"
+	return "counters" + strings.Repeat(" 2x5", max(1, (most+9)/10)) + ": 0"
 }
 
 // split are the moves of one counter each that a move of several is made of.

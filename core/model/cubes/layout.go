@@ -33,7 +33,10 @@ func layout(m board.Model, room board.Room) board.Layout {
 	l.W = max(l.W, room.Columns[place.Tens])
 	c.putTrains(&l)
 	if !room.Tight {
-		l.W, l.H = max(l.W, minW), max(l.H, minH)
+		// There is room for more, around what is there.
+		w, h := max(l.W, minW), max(l.H, minH)
+		l.Move((w-l.W)/2, (h-l.H)/2)
+		l.W, l.H = w, h
 	}
 	l.Room.Columns[place.Ones] = l.W
 	l.W = max(l.W, room.Columns[place.Ones])

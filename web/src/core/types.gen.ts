@@ -338,6 +338,15 @@ export interface Calls {
     answer: Frame;
   };
   /**
+   * The ways in which a free board can be laid before a class, as it lies first.
+   */
+  arrangements: {
+    arg: {
+      handle: number;
+    };
+    answer: Arrangements;
+  };
+  /**
    * Goes one phase, step or scene on.
    */
   forward: {
@@ -4222,6 +4231,10 @@ export interface Outline {
 export interface SceneLine {
   id: string;
   title: string;
+  /**
+   * Unnamed says that the title is the number on the board, which is not told to a class.
+   */
+  unnamed?: boolean;
   steps: StepLine[];
   show: string[];
   marks: string;
@@ -4298,6 +4311,7 @@ export interface Frame {
    * Extents are how large the example becomes, by the ways in which it can be laid; a free board has none.
    */
   extents?: Extent[];
+  way?: Way;
   /**
    * Words are what each move of the step does, in the class's words, when the step was gone to from the one before.
    */
@@ -4427,6 +4441,23 @@ export interface WrittenExtent {
   bonds: number;
   table: string[][];
 }
+/**
+ * Way is how a free board is laid, where that is not as for building.
+ */
+export interface Way {
+  /**
+   * Below has the tracks, and the tray of what was taken, stand below the chart, not beside it.
+   */
+  below: boolean;
+  /**
+   * Across has addends lie beside one another in a column, not in rows.
+   */
+  across: boolean;
+  /**
+   * Abreast has stand beside one another what else stands under one another: the places in a tray at the side, and what is beyond ten in a row of ten.
+   */
+  abreast: boolean;
+}
 export interface Became {
   from: number[];
   to: number[];
@@ -4447,6 +4478,24 @@ export interface Captured {
   on: boolean;
   steps: number;
   moves: number;
+}
+export interface Arrangements {
+  ways: Arrangement[];
+}
+export interface Arrangement {
+  /**
+   * Below has the tracks, and the tray of what was taken, stand below the chart, not beside it.
+   */
+  below: boolean;
+  /**
+   * Across has addends lie beside one another in a column, not in rows.
+   */
+  across: boolean;
+  /**
+   * Abreast has stand beside one another what else stands under one another: the places in a tray at the side, and what is beyond ten in a row of ten.
+   */
+  abreast: boolean;
+  models: Size[];
 }
 export interface Delta {
   rev: number;

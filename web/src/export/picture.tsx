@@ -7,6 +7,7 @@ import piecesCss from '../board/pieces.css?inline';
 import { views, type Kind } from '../board/views';
 import { Mark } from '../ink/strokes';
 import { widthOf } from '../shell/widthOf';
+import { readTitle } from '../state/lesson';
 import { Column, GAP, NoteSheet, partsBeside, tiles, type Shown } from './parts';
 
 const PAD = 28;
@@ -83,7 +84,7 @@ function Picture({ shown, font }: { shown: Shown; font: string }) {
   const paper = scene?.page === 'objective' || scene?.page === 'blank';
   const drawn = tiles(paper ? [] : models, frame);
   const beside = partsBeside(shown);
-  const title = [outline.title, scene?.title].filter(Boolean).join(' – ');
+  const title = [outline.title, readTitle(scene)].filter(Boolean).join(' – ');
   const board = {
     w: Math.max(
       480,

@@ -15,6 +15,7 @@ export interface Deed {
   run: () => void;
   /** Whether it is on now, for what is on or off. */
   on?: boolean;
+  /** Whether nothing can come of it here: it is not among what can be pressed then. */
   off?: boolean;
 }
 
@@ -25,9 +26,11 @@ export interface Deeds {
 
 interface Props extends PlayProps {
   groups: Deeds[];
+  /** Whether the scene has steps to go on with. */
+  steps: boolean;
 }
 
-export function More({ groups, ...play }: Props) {
+export function More({ groups, steps, ...play }: Props) {
   return (
     <Sheet
       anew
@@ -36,23 +39,24 @@ export function More({ groups, ...play }: Props) {
           {groups.map(({ title, deeds }) => (
             <section key={title} aria-label={title}>
               <h2>{title}</h2>
-              {deeds.map((deed) => (
-                <button
-                  key={deed.word}
-                  type="button"
-                  className={cx('deed')}
-                  disabled={!!deed.off}
-                  aria-pressed={deed.on}
-                  onClick={() => {
-                    close();
-                    deed.run();
-                  }}
-                >
-                  <span>{deed.word}</span>
-                  {deed.key && <kbd>{deed.key}</kbd>}
-                </button>
-              ))}
-              {title === 'Going on' && <Play {...play} close={close} />}
+              {deeds
+                .filter((deed) => !deed.off)
+                .map((deed) => (
+                  <button
+                    key={deed.word}
+                    type="button"
+                    className={cx('deed')}
+                    aria-pressed={deed.on}
+                    onClick={() => {
+                      close();
+                      deed.run();
+                    }}
+                  >
+                    <span>{deed.word}</span>
+                    {deed.key && <kbd>{deed.key}</kbd>}
+                  </button>
+                ))}
+              {steps && title === 'Going on' && <Play {...play} close={close} />}
             </section>
           ))}
         </Opened>

@@ -18,7 +18,7 @@ import { useAddress } from '../stage/useAddress';
 import { openWays } from '../stage/drawing';
 import { WayBar } from '../stage/WayBar';
 import { setPresenting, show } from '../state/acts';
-import { useLesson } from '../state/lesson';
+import { readTitle, useLesson } from '../state/lesson';
 import { beginShowing, openLesson } from '../state/session';
 import { reveal } from '../state/walk';
 import { Cue } from './Cue';
@@ -105,6 +105,17 @@ export function PresentPage() {
       ],
     },
     {
+      title: 'This showing',
+      deeds: [
+        { word: 'The teacher’s window', run: () => openTeachersWindow(id) },
+        { word: 'Picture of the board', run: () => void takePng(seen) },
+        { word: 'Start this board again', run: startAgain, off: !showing },
+        { word: 'Clear the record', run: clearRecord, off: !showing },
+        { word: 'Keep this board in the lesson', run: keepBoard, off: !showing },
+        { word: 'Keep the record in the lesson', run: keepRecord, off: !showing },
+      ],
+    },
+    {
       title: 'Hidden and seen',
       deeds: [
         { word: 'Cover all, or show it', key: 'V', run: coverAll, off: !free },
@@ -123,17 +134,6 @@ export function PresentPage() {
         { word: 'Full screen', key: 'F', run: toggleFullScreen },
         { word: 'Keys', key: '?', run: turn('listed') },
         { word: 'Quit', key: 'Esc', run: quit },
-      ],
-    },
-    {
-      title: 'This showing',
-      deeds: [
-        { word: 'The teacher’s window', run: () => openTeachersWindow(id) },
-        { word: 'Picture of the board', run: () => void takePng(seen) },
-        { word: 'Start this board again', run: startAgain, off: !showing },
-        { word: 'Clear the record', run: clearRecord, off: !showing },
-        { word: 'Keep this board in the lesson', run: keepBoard, off: !showing },
-        { word: 'Keep the record in the lesson', run: keepRecord, off: !showing },
       ],
     },
   ];
@@ -158,8 +158,8 @@ export function PresentPage() {
   const yourTurn = theirs > 0 && frame.open && frame.step >= frame.steps - theirs;
   return (
     <main className={cx('present')} data-keys="">
-      <h1 className="sr-only">{scene.title}</h1>
-      <Cue title={scene.title} yourTurn={yourTurn} />
+      <h1 className="sr-only">{readTitle(scene) || 'Board'}</h1>
+      <Cue title={readTitle(scene)} yourTurn={yourTurn} />
       <div className={cx('middle')}>
         <Composition written={seen.written} all={seen.all} building={free && seen.hand}>
           {({ work, rows, laid, bonds, closeUp }) => (
@@ -186,7 +186,14 @@ export function PresentPage() {
         clean={linked}
         end={ended && <EndBar toRecord={() => setSeen((x) => ({ ...x, record: true }))} quit={quit} />}
       >
-        <More groups={groups} pace={pace} setPace={setPace} theirs={theirs} setTheirs={setTheirs} />
+        <More
+          groups={groups}
+          steps={!free}
+          pace={pace}
+          setPace={setPace}
+          theirs={theirs}
+          setTheirs={setTheirs}
+        />
       </Foot>
       {seen.which && (
         <WhichClass

@@ -3,7 +3,7 @@
 import { useEffect } from 'react';
 import { useToday } from '../classwork/useClass';
 import { classes, type StageView } from '../state/classroom';
-import { useLesson, type LessonState } from '../state/lesson';
+import { readTitle, useLesson, type LessonState } from '../state/lesson';
 
 /** How often the stage is sent at most, in milliseconds. */
 const SENT_MS = 60;
@@ -13,7 +13,7 @@ export function stageOf({ frame, models, outline }: LessonState): StageView {
   const scene = outline.scenes.find((s) => s.id === frame.scene);
   const begun = frame.step > 0 || frame.phase !== '';
   return {
-    title: begun ? '' : (scene?.title ?? ''),
+    title: begun ? '' : readTitle(scene),
     say: begun ? frame.prompt.say : '',
     ask: begun ? frame.prompt.ask : '',
     answer: begun && frame.prompt.ask && !frame.open ? frame.prompt.answer : '',

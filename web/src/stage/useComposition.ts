@@ -50,7 +50,7 @@ export function useComposition(
 ): Composed | undefined {
   const size = useSize(ref);
   const models = useLesson((s) => s.models);
-  const { extents, written, lines, ways, scratch } = useLesson((s) => s.frame);
+  const { extents, written, lines, ways, scratch, way = bare.way } = useLesson((s) => s.frame);
   const handle = useLesson((s) => s.handle);
   const fonts = useFonts();
   // A copy that was tried keeps the way in which it was laid.
@@ -58,7 +58,7 @@ export function useComposition(
   const free = useGrown(models);
   const paper = useIsPaper();
   const now = useMemo(
-    () => (open?.length ? open : [free]),
+    () => (open?.length ? open : free),
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [extents, scratch, free],
   );
@@ -85,16 +85,15 @@ export function useComposition(
     return { ...made, rows: beside > 1 ? rowsOf(told.table, beside) : Infinity, bonds: told.bonds };
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key, fonts]);
-  const laid = extents?.[0];
   const { below, across, abreast } = composed?.way ?? bare.way;
-  const other = composed && !paper && laid && !sameWay(laid, composed.way);
+  const other = composed && !paper && !sameWay(extents?.[0] ?? way, composed.way);
   useLayoutEffect(() => {
     if (!other) return;
     finishBeats();
     const frame = call('arrange', { handle, below, across, abreast });
     useLesson.setState({
       models: frame.board.models,
-      frame: { ...useLesson.getState().frame, extents: frame.extents },
+      frame: { ...useLesson.getState().frame, extents: frame.extents, way: frame.way },
     });
   }, [other, below, across, abreast, handle]);
   return composed;
@@ -189,23 +188,50 @@ const SMALLER = 0.75;
 
 /**
  * The extent of a free board: as large as it has been since it was shown, so that it gives way
- * only to what needs more room. After a number that is much smaller it is as large as that.
+ * only to what needs more room. It is composed anew, in whichever way has the larger pieces, for
+ * another board, and for a number that needs more room or is much smaller.
  */
-function useGrown(models: DrawnModel[]): Extent {
+function useGrown(models: DrawnModel[]): Extent[] {
   const scene = useLesson((s) => s.frame.scene);
+  const way = useLesson((s) => s.frame.way) ?? bare.way;
+  const handle = useLesson((s) => s.handle);
   const built = useLesson((s) => s.built);
-  const kinds = `${scene} ${models.map((m) => m.kind).join()}`;
-  const [grown, setGrown] = useState({ kinds, extent: loose(models) });
-  const next = loose(models);
-  const small = (m: Part, i: number) => {
-    const was = grown.extent.models[i];
-    return !was || m.w < SMALLER * was.w || m.h < SMALLER * was.h;
+  const board = `${scene} ${models.map((m) => m.kind).join()}`;
+  const [grown, setGrown] = useState(() => ({ board, extents: arrangements(handle, models, way) }));
+  const was = grown.extents[0]!;
+  const now = loose(models, way);
+  const anew = (m: Part, i: number) => {
+    const before = was.models[i];
+    return (
+      !before || m.w < SMALLER * before.w || m.h < SMALLER * before.h || m.w > before.w || m.h > before.h
+    );
   };
-  const same = grown.kinds === kinds && !(built && next.models.some(small));
-  if (same) next.models = next.models.map((m, i) => larger(m, grown.extent.models[i] ?? m));
-  if (same && JSON.stringify(next) === JSON.stringify(grown.extent)) return grown.extent;
-  setGrown({ kinds, extent: next });
-  return next;
+  let extents = [now];
+  if (grown.board !== board) extents = arrangements(handle, models, way);
+  else if (sameWay(was, way)) {
+    if (built && now.models.some(anew)) extents = arrangements(handle, models, way);
+    else {
+      now.models = now.models.map((m, i) => larger(m, was.models[i] ?? m));
+      if (JSON.stringify(now) === JSON.stringify(was)) return grown.extents;
+    }
+  }
+  setGrown({ board, extents });
+  return extents;
+}
+
+/** The free board as it lies, and in the other ways in which it can be laid. */
+function arrangements(handle: number, models: DrawnModel[], way: Way): Extent[] {
+  const now = loose(models, way);
+  if (models.length === 0) return [now];
+  const others = call('arrangements', { handle }).ways.slice(1);
+  return [
+    now,
+    ...others.map((o) => ({
+      ...now,
+      ...o,
+      models: now.models.map((m, i) => ({ ...m, ...o.models[i] })),
+    })),
+  ];
 }
 
 type Part = Extent['models'][number];
@@ -230,10 +256,8 @@ function atLeast(e: Extent, models: DrawnModel[]): Extent {
   };
 }
 
-const loose = (models: DrawnModel[]): Extent => ({
-  below: false,
-  across: false,
-  abreast: false,
+const loose = (models: DrawnModel[], way: Way): Extent => ({
+  ...way,
   models: models.map(looseModel),
   written: { lines: [], bonds: 0, table: [] },
 });

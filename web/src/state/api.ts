@@ -198,12 +198,14 @@ export const api = {
       if (!Array.isArray(r.lessons) || typeof r.total !== 'number') throw notOurs(200);
       return r;
     }),
-  /** The picture of a lesson at a revision, which the browser keeps. */
+  /** The picture of a lesson at a revision, drawn by this build, which the browser keeps. */
   face: (id: string, rev: number) =>
-    request<Pick<BoardView, 'models'>>('GET', `/lessons/${id}/face?rev=${rev}`).then((r) => {
-      if (!Array.isArray(r.models)) throw notOurs(200);
-      return r.models;
-    }),
+    request<Pick<BoardView, 'models'>>('GET', `/lessons/${id}/face?rev=${rev}&build=${pageBuild}`).then(
+      (r) => {
+        if (!Array.isArray(r.models)) throw notOurs(200);
+        return r.models;
+      },
+    ),
   move: (ids: string[], folder: string) =>
     request<void>('POST', '/lessons/folder', JSON.stringify({ ids, folder })),
   /** Makes lessons of all files in an archive; tells how many. */

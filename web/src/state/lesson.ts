@@ -10,6 +10,7 @@ import {
   type Offered,
   type Outline,
   type Piece,
+  type SceneLine,
 } from '../core/core';
 import { ApiError, type Sharing } from './api';
 import type { SaveState } from './outbox';
@@ -129,6 +130,9 @@ export const initial: LessonState = {
 export const useLesson = create<LessonState>(() => initial);
 
 /** What the scene that is shown is, when it is not a board alone. */
+/** What a class reads of what a scene is called: not the number that it is to say. */
+export const readTitle = (scene: SceneLine | undefined) => (scene && !scene.unnamed ? scene.title : '');
+
 export const usePage = () => useLesson((s) => s.outline.scenes.find((x) => x.id === s.frame.scene)?.page);
 
 /** Whether the scene shows no board: the objective of the lesson, or nothing but paper. */

@@ -1,0 +1,59 @@
+package door_test
+
+import (
+	"encoding/json"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"unitbloom/core/board"
+	"unitbloom/core/door"
+)
+
+// Before a class, the addends of a sum that is built by hand may lie beside one another; then
+// they are half as high, and so may be twice as large.
+func TestAFreeBoardIsArranged(t *testing.T) {
+	d := openBoard(t, "blocks 0")
+	d.call("apply", map[string]any{"move": map[string]any{"kind": "build", "amount": "25 + 17"}}, nil)
+	ways := func() (a door.Arrangements) {
+		d.call("arrangements", map[string]any{}, &a)
+		return a
+	}
+	assert.Len(t, ways().Ways, 1, "on the bench it lies as for building")
+
+	rows := onStage(d)
+	list := ways().Ways
+	require.Len(t, list, 2)
+	assert.False(t, list[0].Across, "as it lies first")
+	assert.True(t, list[1].Across)
+	assert.Less(t, list[1].Models[0].H, list[0].Models[0].H*2/3)
+
+	var f struct{ Way *board.Way }
+	d.call("arrange", map[string]any{"across": true}, &f)
+	assert.Equal(t, &board.Way{Across: true}, f.Way)
+	assert.NotEqual(t, rows, onStage(d))
+	assert.True(t, ways().Ways[0].Across)
+
+	// A cover that lies where it was put hides what lies there: nothing moves under it.
+	d.call("apply", map[string]any{"move": map[string]any{"kind": "cover", "zone": "ones",
+		"at": map[string]any{"x": 0, "y": 0, "w": 40, "h": 40}}}, nil)
+	assert.Len(t, ways().Ways, 1)
+	d.call("apply", map[string]any{"move": map[string]any{"kind": "uncover"}}, nil)
+	assert.NotEqual(t, rows, onStage(d), "it lies across again")
+}
+
+// onStage is the board as a class sees it.
+func onStage(d desk) string {
+	var f struct{ Board json.RawMessage }
+	d.call("show", map[string]any{"scene": "a", "present": true}, &f)
+	return string(f.Board)
+}
+
+// One number has nothing that could lie across: its pieces lie in the same places.
+func TestOneNumberLiesAlikeInEveryWay(t *testing.T) {
+	d := openBoard(t, "blocks 1h 4t 6o")
+	before := onStage(d)
+	d.call("arrange", map[string]any{"across": true}, nil)
+	assert.JSONEq(t, before, onStage(d))
+}
