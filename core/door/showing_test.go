@@ -50,6 +50,25 @@ type changed struct {
 	Edits []lesson.Edit
 }
 
+// Before a class stands what was put beside a model, and nothing of the teacher's margin.
+func TestAClassReadsNothingOfTheMargin(t *testing.T) {
+	d := openBoard(t, "blocks 1t 13o", "numeral", "unitForm")
+	d.apply(`{"kind":"beside","readouts":["unitForm"]}`)
+	told := func(d desk) map[string]string {
+		var f frame
+		d.call("show", map[string]any{"scene": "a", "present": true}, &f)
+		out := map[string]string{}
+		for _, r := range f.Board.Models[0].ReadOuts {
+			if r.Text != "" {
+				out[r.ID] = r.Text
+			}
+		}
+		return out
+	}
+	assert.Equal(t, map[string]string{"numeral": "23", "unitForm": "1 ten 13 ones"}, told(d))
+	assert.Equal(t, map[string]string{"unitForm": "1 ten 13 ones"}, told(d.shownFrom("monday", nil)))
+}
+
 func TestAShowingLeavesTheLessonAsItWasPrepared(t *testing.T) {
 	d := openBoard(t, "blocks 1t 3o")
 	prepared := asText(t, d.document())

@@ -65,8 +65,8 @@ func (s *session) outline() Outline {
 		o.Record = []lesson.Entry{}
 	}
 	for _, sc := range s.doc.Scenes {
-		line := SceneLine{ID: sc.ID, Title: s.titleOf(sc), Unnamed: unnamed(sc), Steps: []StepLine{}, Show: orNone(sc.Show), Marks: sc.Marks,
-			Page: sc.Page, Aside: sc.Aside}
+		line := SceneLine{ID: sc.ID, Title: s.titleOf(sc), Unnamed: unnamed(sc), Steps: []StepLine{},
+			Show: orNone(sc.Show), Marks: sc.Marks, Page: sc.Page, Aside: sc.Aside}
 		if sc.Made != nil {
 			line.Method, line.Problem = sc.Made.Method, s.doc.Words.Spell(sc.Made.Problem)
 		}
@@ -96,7 +96,8 @@ func (s *session) titleOf(sc lesson.Scene) string {
 
 // unnamed reports whether a free board has no title but the number on it.
 func unnamed(sc lesson.Scene) bool {
-	return strings.TrimSpace(sc.Title) == "" && len(sc.Steps) == 0 && sc.Page == lesson.BoardPage && sc.Start.Numbers() != ""
+	free := len(sc.Steps) == 0 && sc.Page == lesson.BoardPage
+	return free && strings.TrimSpace(sc.Title) == "" && sc.Start.Numbers() != ""
 }
 
 func (s *session) stepLine(step lesson.Step, misfit error) StepLine {
@@ -420,9 +421,11 @@ func (s *session) modelHead(b board.Board, i int, l board.Layout, sc lesson.Scen
 	for _, r := range b.ReadOuts(i, w) {
 		out := ReadOut{ID: r.ID, Label: r.Label, Shown: slices.Contains(sc.Show, r.ID),
 			Beside: slices.Contains(tile.Beside, r.ID) || slices.Contains(tile.Held, r.ID)}
-		if (out.Shown || out.Beside) && (h.all || s.readOutHeld(i, tile, r.ID)) {
+		// What stands in the teacher's margin is not before a class.
+		seen := out.Beside || out.Shown && !s.showing
+		if seen && (h.all || s.readOutHeld(i, tile, r.ID)) {
 			out.Text = board.Hidden
-		} else if out.Shown || out.Beside {
+		} else if seen {
 			out.Text, out.Whole, out.Parts = w.Spell(r.Text), w.Spell(r.Whole), slices.Clone(r.Parts)
 			for k := range out.Parts {
 				out.Parts[k] = w.Spell(out.Parts[k])

@@ -127,7 +127,7 @@ export function MoreMenu({ hasScene, onDialog }: { hasScene: boolean; onDialog: 
   ];
   return (
     <>
-      <Menu items={items}>
+      <Menu items={items} grouped>
         <Button>More</Button>
       </Menu>
       <Dialog

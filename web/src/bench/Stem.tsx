@@ -233,7 +233,7 @@ function Bud({ scene, number, here, count, open, carry }: BudProps) {
         >
           <ScenePicture scene={scene.id} />
           <span className={cx('bud-title')}>
-            {number} {scene.title || 'Untitled'}
+            <small>{number}</small> {scene.title || 'Untitled'}
           </span>
         </button>
         {here && (

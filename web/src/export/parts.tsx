@@ -36,7 +36,7 @@ export const tiles = (models: DrawnModel[], frame: Frame): Part[] => models.map(
 
 function tile(m: DrawnModel, index: number, frame: Frame): Part {
   const kept = m.kept.reduce((w, k) => w + (k.w + 30) * UNIT, 0);
-  const told = m.readouts.filter((r) => r.shown || r.beside);
+  const told = m.readouts.filter((r) => (r.shown || r.beside) && r.text);
   const bonds = told.filter((r) => r.whole && r.parts?.length);
   const lines = told.filter((r) => !bonds.includes(r));
   const top = (m.title ? LINE + 6 : 0) + NAME + 16;

@@ -84,7 +84,8 @@ function Picture({ shown, font }: { shown: Shown; font: string }) {
   const paper = scene?.page === 'objective' || scene?.page === 'blank';
   const drawn = tiles(paper ? [] : models, frame);
   const beside = partsBeside(shown);
-  const title = [outline.title, readTitle(scene)].filter(Boolean).join(' – ');
+  const titles = new Set([outline.title, readTitle(scene)].filter(Boolean));
+  const title = [...titles].join(' – ');
   const board = {
     w: Math.max(
       480,

@@ -13,7 +13,11 @@ import {
   type ReactNode,
 } from 'react';
 import { FirstFocus } from './FirstFocus';
+import { names } from './names';
 import { notify } from '../state/lesson';
+import css from './later.module.css';
+
+const cx = names(css);
 
 /** A part of the page that is fetched once, and is there from then on. */
 export interface Part<T> {
@@ -113,10 +117,12 @@ function useOpening(button: ReactElement<ButtonProps>, kind: 'menu' | 'dialog') 
 interface MenuButton {
   items: NonNullable<MenuProps['items']>;
   children: ReactElement<ButtonProps>;
+  /** Whether its words stand in groups, beside one another. */
+  grouped?: boolean;
 }
 
 /** A button that opens a list of words. */
-export function Menu({ items, children }: MenuButton) {
+export function Menu({ items, children, grouped = false }: MenuButton) {
   const { there, open, setOpen, button } = useOpening(children, 'menu');
   if (!there) return button;
   return (
@@ -127,6 +133,7 @@ export function Menu({ items, children }: MenuButton) {
       autoFocus
       menu={{
         items,
+        className: grouped ? cx('grouped') : '',
         triggerSubMenuAction: 'click',
         style: { maxHeight: 'min(620px, 80dvh)', overflowY: 'auto' },
         onKeyDown: spacePresses,
