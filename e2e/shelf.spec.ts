@@ -34,6 +34,21 @@ test('a line is shown in another way at a press, and what says nothing is told',
   await ways.getByRole('button', { name: 'Free board: counters' }).click();
   await expect(page.getByRole('region', { name: /Counters/ })).toBeVisible();
   await expect(page.locator('#board [data-piece]')).toHaveCount(14);
+  // The number is the teacher's: before the class nothing tells it.
+  await page.getByRole('button', { name: /^Present/ }).click();
+  await page.getByRole('button', { name: 'Next', exact: true }).waitFor();
+  await expect(page.getByRole('region', { name: 'Prompt' })).toHaveText('');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Board');
+});
+
+test('a problem is typed as it is said', async ({ page }) => {
+  await page.goto('/');
+  await write(page.getByRole('textbox', { name: line }), '14 take away 6');
+  await expect(page.getByText('Subtraction facts on bead rack').first()).toBeVisible();
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: /^Present/ }).click();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('region', { name: 'Prompt' })).toContainText('14');
 });
 
 test('lessons are named, copied, filed, found, chosen and deleted from the shelf', async ({ page }) => {

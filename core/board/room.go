@@ -94,6 +94,20 @@ func (r Room) Join(o Room) Room {
 	return r
 }
 
+// Even makes columns as wide as the widest, where they are nearly so: charts under one another
+// are held by their height, and the names over wider columns have their counts beside them.
+func (r *Room) Even() {
+	most := 0
+	for _, w := range r.Columns {
+		most = max(most, w)
+	}
+	for p, w := range r.Columns {
+		if 2*most <= 3*w {
+			r.Columns[p] = most
+		}
+	}
+}
+
 // widest are the widths of places that are enough for both.
 func widest(a, b map[place.Place]int) map[place.Place]int {
 	out := map[place.Place]int{}

@@ -93,8 +93,9 @@ func (s Scene) boards() []board.Board {
 func (s Scene) align(rooms []board.Room) {
 	for i, m := range s.Start.Models {
 		for j, other := range s.Start.Models {
-			if m.Kind() == other.Kind() {
+			if i != j && m.Kind() == other.Kind() {
 				rooms[i] = rooms[i].Join(rooms[j])
+				rooms[i].Even()
 			}
 		}
 	}

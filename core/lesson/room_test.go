@@ -139,6 +139,28 @@ func TestColumnsThatNoStepUsesAreNotThere(t *testing.T) {
 	}
 }
 
+// Charts under one another are held by their height: their columns are alike, so that there is
+// room over each for its name and its count. Blocks of other places are too unlike.
+func TestChartsUnderOneAnotherHaveLikeColumns(t *testing.T) {
+	widths := func(model string) (all [2][]int) {
+		e, err := method.Make(method.Request{Method: "compare", Args: []string{"408", "480"}, Model: model})
+		require.NoError(t, err)
+		for i, room := range e.Scene.Rooms(board.Way{}) {
+			for _, z := range e.Scene.Start.LayIn(i, room).Zones {
+				if z.Place != nil {
+					all[i] = append(all[i], z.W)
+				}
+			}
+		}
+		assert.Equal(t, all[0], all[1], "place stands under place")
+		return all
+	}
+	discs, blocks := widths("discs")[0], widths("blocks")[0]
+	require.Len(t, discs, 3)
+	assert.Equal(t, []int{discs[0], discs[0], discs[0]}, discs)
+	assert.Greater(t, blocks[0], 2*blocks[2])
+}
+
 // What is tried on a copy is given room, and what was there keeps what it had.
 func TestWhatIsTriedIsGivenRoom(t *testing.T) {
 	e, err := method.Make(method.Request{Method: "column-add", Args: []string{"23", "45"}})

@@ -14,10 +14,9 @@ import (
 
 // ReadLine reads a problem of a list: a method and its arguments parted by commas or as on
 // the command line, like share,97,4 or share 97 4, or the problem as a teacher types it, like
-// 58 + 67.
-// Numbers of the latter are as the class writes them.
+// 58 + 67, or says it, like 58 plus 67. Numbers of the latter are as the class writes them.
 func ReadLine(text string, w say.Vocabulary) (Request, error) {
-	text = strings.TrimSpace(text)
+	text = unspoken(strings.TrimSpace(text), w)
 	id, _, parted := strings.Cut(text, ",")
 	named := parted && id != "" && strings.Trim(strings.TrimSpace(id), "abcdefghijklmnopqrstuvwxyz-") == ""
 	if named || strings.Contains(text, `"`) {

@@ -403,10 +403,11 @@ func (b *builder) play(moves []board.Move) (made []board.Move, next board.Board,
 
 func line(id string, values ...say.Value) say.Line { return say.Line{Message: say.New(id, values...)} }
 
-// Typed reads a problem as a teacher types it in one line for a method; without
+// Typed reads a problem as a teacher types it in one line for a method, or says it there; without
 // one, the signs tell: "146 + 87" is a column addition.
 func Typed(id, text string) (Request, error) {
 	text = strings.TrimSpace(strings.TrimSuffix(strings.TrimSpace(text), "="))
+	text = unspoken(text, say.Vocabulary{})
 	if id == "" {
 		id = methodOf(text)
 	}

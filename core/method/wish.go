@@ -69,16 +69,15 @@ func Grant(text string, asked *Wish, w say.Vocabulary) (Granted, []ListError) {
 		return Granted{}, []ListError{{1, say.Refuse("wish-empty")}}
 	}
 	if len(lines) == 1 {
-		if parts := strings.Split(w.Plain(lines[0]), ","); len(parts) > 3 && !hasSigns(lines[0]) {
-			lines = parts // more than any method takes: one after another
-		}
-	}
-	if len(lines) == 1 {
 		g, err := grantLine(lines[0], asked, w)
-		if err != nil {
+		if err == nil {
+			return g, nil
+		}
+		parts := strings.Split(w.Plain(lines[0]), ",")
+		if len(parts) < 3 || hasSigns(lines[0]) {
 			return Granted{}, []ListError{{1, err}}
 		}
-		return g, nil
+		lines = parts // no method takes them: one after another
 	}
 	var all Granted
 	first := ""
@@ -141,15 +140,8 @@ func grantLine(line string, asked *Wish, w say.Vocabulary) (Granted, error) {
 // inSigns is what a line says, in the signs of a problem: double 7 is 7 + 7, half of 14 is 14 ÷ 2,
 // and of an equality that is true the side that is worked stays.
 func inSigns(said string, w say.Vocabulary) (string, error) {
-	text := strings.TrimSpace(said)
-	lower := strings.ToLower(text)
-	if n, ok := strings.CutPrefix(lower, "double "); ok {
-		return n + " + " + n, nil
-	}
-	if n, ok := strings.CutPrefix(lower, "half of "); ok {
-		return n + " ÷ 2", nil
-	}
-	if id, n, ok := strings.Cut(lower, " of "); ok && !strings.Contains(id, " ") {
+	text := unspoken(strings.TrimSpace(said), w)
+	if id, n, ok := strings.Cut(strings.ToLower(text), " of "); ok && !strings.Contains(id, " ") {
 		if _, err := Find(id); err == nil {
 			return id + " " + n, nil
 		}

@@ -57,6 +57,40 @@ func TestALineComesToWhatItSays(t *testing.T) {
 	}
 }
 
+// A problem may be said in words, as a teacher says it.
+func TestALineMayBeSaidInWords(t *testing.T) {
+	for line, want := range map[string]string{
+		"8 plus 5": "8 + 5", "58 add 67": "58 + 67", "add 58 and 67": "58 + 67", "add 5 to 8": "8 + 5",
+		"3 more than 9": "9 + 3", "the sum of 8 and 5": "8 + 5", "double 7": "7 + 7",
+		"63 minus 28": "63 − 28", "14 take away 6": "14 − 6", "take 6 from 14": "14 − 6", "5 less than 12": "12 − 5",
+		"take away 28 from 63": "63 − 28", "3 fewer than 11": "11 − 3", "What is 8 plus 5?": "8 + 5",
+		"what is 97 ÷ 4?": "97 ÷ 4", "the difference between 28 and 63": "28 and 63",
+		"how many more is 63 than 28": "63 and 28", "compare 408 and 480": "408 and 480",
+		"7 times 6": "7 × 6", "3 lots of 5": "3 × 5", "3 rows of 5": "3 × 5", "4 groups of 6": "4 × 6",
+		"7 sixes": "7 × 6", "5 twelves": "5 × 12", "126 multiplied by 4": "126 × 4", "multiply 24 by 3": "24 × 3",
+		"97 divided by 4": "97 ÷ 4", "20 shared between 4": "20 ÷ 4", "share 97 by 4": "97 ÷ 4",
+		"12 in groups of 3": "12 ÷ 3", "half of 26": "26 ÷ 2", "a quarter of 20": "20 ÷ 4", "1/2 of 8": "8 ÷ 2",
+		"a tenth of 34": "34 ÷ 10", "8 PLUS 5 on counters": "8 + 5",
+	} {
+		g, faults := method.Grant(line, nil, say.Vocabulary{})
+		require.Empty(t, faults, line)
+		require.NotNil(t, g.Scenes[0].Made, line)
+		assert.Equal(t, want, g.Scenes[0].Made.Problem, line)
+	}
+	for _, line := range []string{"planting plus bulbs", "double trouble", "7 sixties", "half of the class", "take that"} {
+		_, faults := method.Grant(line, nil, say.Vocabulary{})
+		assert.Len(t, faults, 1, line)
+	}
+	comma := say.Vocabulary{Numbers: "4 002,5"}
+	g, faults := method.Grant("3,7 plus 2,85", nil, comma)
+	require.Empty(t, faults)
+	assert.Equal(t, "3.7 + 2.85", g.Scenes[0].Made.Problem)
+	// Three numbers that no method takes are three boards.
+	g, faults = method.Grant("38, 74, 146", nil, say.Vocabulary{})
+	require.Empty(t, faults)
+	assert.Len(t, g.Scenes, 3)
+}
+
 // Each other way that is told can be had, and is another.
 func TestEveryOtherWayCanBeHad(t *testing.T) {
 	for _, line := range []string{"58 + 67", "146", "8 and 6", "14 − 6", "12 ÷ 4", "30 × 4", "3.7 + 2.85", "12"} {
@@ -157,4 +191,14 @@ func TestABoardFitsItsNumber(t *testing.T) {
 		assert.Equal(t, want, lies, line)
 		assert.Empty(t, g.Scenes[0].Title, line)
 	}
+}
+
+// What is said in words is read wherever a problem is typed: in a list, and for a method.
+func TestWordsAreReadWhereverAProblemIsTyped(t *testing.T) {
+	r, err := method.ReadLine("compare 408 and 480", say.Vocabulary{})
+	require.NoError(t, err)
+	assert.Equal(t, method.Request{Method: "compare", Args: []string{"408", "480"}}, r)
+	r, err = method.Typed("column-add", "46 plus 38")
+	require.NoError(t, err)
+	assert.Equal(t, method.Request{Method: "column-add", Args: []string{"46", "+", "38"}}, r)
 }

@@ -1,0 +1,78 @@
+package method
+
+import (
+	"strings"
+
+	"unitbloom/core/place"
+	"unitbloom/core/say"
+)
+
+// spoken is how a problem is said in words, with its numbers as A and B, and what it is: with
+// signs, or with the name of the method that works it.
+var spoken = []struct{ said, is string }{
+	{"A plus B", "A + B"}, {"A add B", "A + B"}, {"add A and B", "A + B"}, {"add A to B", "B + A"},
+	{"the sum of A and B", "A + B"}, {"A more than B", "B + A"}, {"double A", "A + A"},
+	{"A minus B", "A − B"}, {"A take away B", "A − B"}, {"A subtract B", "A − B"},
+	{"take A from B", "B − A"}, {"subtract A from B", "B − A"}, {"take away A from B", "B − A"},
+	{"A less than B", "B − A"}, {"A fewer than B", "B − A"},
+	{"the difference between A and B", "difference A B"}, {"difference between A and B", "difference A B"},
+	{"how many more is A than B", "difference A B"}, {"how much more is A than B", "difference A B"},
+	{"compare A and B", "compare A B"}, {"compare A with B", "compare A B"},
+	{"A times B", "A × B"}, {"A multiplied by B", "A × B"}, {"multiply A by B", "A × B"},
+	{"A lots of B", "A × B"}, {"A groups of B", "A × B"}, {"A sets of B", "A × B"}, {"A rows of B", "A × B"},
+	{"A twos", "A × 2"}, {"A threes", "A × 3"}, {"A fours", "A × 4"}, {"A fives", "A × 5"}, {"A sixes", "A × 6"},
+	{"A sevens", "A × 7"}, {"A eights", "A × 8"}, {"A nines", "A × 9"}, {"A elevens", "A × 11"},
+	{"A twelves", "A × 12"},
+	{"A divided by B", "A ÷ B"}, {"divide A by B", "A ÷ B"}, {"A shared by B", "A ÷ B"},
+	{"A shared between B", "A ÷ B"}, {"A shared among B", "A ÷ B"}, {"share A by B", "A ÷ B"},
+	{"share A between B", "A ÷ B"}, {"share A among B", "A ÷ B"},
+	{"A in groups of B", "group A B"}, {"A into groups of B", "group A B"},
+	{"half of A", "A ÷ 2"}, {"a half of A", "A ÷ 2"}, {"1/2 of A", "A ÷ 2"},
+	{"a third of A", "A ÷ 3"}, {"1/3 of A", "A ÷ 3"}, {"a quarter of A", "A ÷ 4"}, {"1/4 of A", "A ÷ 4"},
+	{"a fifth of A", "A ÷ 5"}, {"1/5 of A", "A ÷ 5"}, {"a tenth of A", "A ÷ 10"}, {"1/10 of A", "A ÷ 10"},
+}
+
+// questions begin a line that asks for what the rest of it is.
+var questions = []string{"what is ", "what's ", "how much is "}
+
+// unspoken is a problem that is said in words, with its signs; another line as it is.
+func unspoken(text string, w say.Vocabulary) string {
+	line := strings.ToLower(text)
+	for _, q := range questions {
+		if rest, asks := strings.CutPrefix(line, q); asks {
+			line = strings.TrimSpace(strings.TrimSuffix(rest, "?"))
+			text = line
+		}
+	}
+	line = strings.TrimSuffix(line, "?")
+	for _, s := range spoken {
+		if a, b, ok := numbersSaid(s.said, line, w); ok {
+			return strings.NewReplacer("A", a, "B", b).Replace(s.is)
+		}
+	}
+	return text
+}
+
+// numbersSaid are the numbers in a line that says what a pattern does.
+func numbersSaid(pattern, line string, w say.Vocabulary) (a, b string, ok bool) {
+	before, after, _ := strings.Cut(pattern, "A")
+	between, _, two := strings.Cut(after, "B")
+	rest, ok := strings.CutPrefix(line, before)
+	if !ok {
+		return "", "", false
+	}
+	if two {
+		if a, b, ok = strings.Cut(rest, between); !ok {
+			return "", "", false
+		}
+	} else if a, ok = strings.CutSuffix(rest, after); !ok {
+		return "", "", false
+	}
+	a, b = strings.TrimSpace(a), strings.TrimSpace(b)
+	return a, b, isNumber(a, w) && (!two || isNumber(b, w))
+}
+
+func isNumber(text string, w say.Vocabulary) bool {
+	_, err := place.Parse(w.Plain(text))
+	return err == nil
+}
