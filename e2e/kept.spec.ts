@@ -91,9 +91,12 @@ test('a child is not asked: her device takes a newer application up by itself, o
     const response = await route.fetch();
     await route.fulfill({ response, headers: { ...response.headers(), 'x-unitbloom-build': 'newer' } });
   });
+  // It may go on before the first page has all that belongs to it: what is asked for tells.
   let loads = 0;
-  page.on('load', () => loads++);
-  await page.goto('/desk');
+  page.on('request', (r) => {
+    if (r.isNavigationRequest()) loads++;
+  });
+  await page.goto('/desk', { waitUntil: 'commit' });
   await expect.poll(() => loads).toBe(2);
   await expect(page.getByRole('textbox', { name: 'Type the letters on the board.' })).toBeFocused();
   await expect(page.getByText('an older Unit Bloom')).toHaveCount(0);

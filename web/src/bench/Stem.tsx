@@ -6,7 +6,7 @@ import { Face } from '../board/Face';
 import { call, type SceneLine } from '../core/core';
 import { Dialog, Menu } from '../shell/later';
 import { edit, show } from '../state/acts';
-import { useLesson } from '../state/lesson';
+import { readTitle, useLesson } from '../state/lesson';
 import { names } from '../shell/names';
 import { choosing, deleteScenes, duplicateScenes, toggleChosen, useChosen } from './chosen';
 import type { DialogName } from './Dialogs';
@@ -194,7 +194,7 @@ function Bud({ scene, number, here, count, open, carry }: BudProps) {
   const chosen = useChosen((s) => s.ids);
   const move = (by: number) => place(scene.id, number - 1 + by);
   const items = [
-    { key: 'name', label: 'Rename', onClick: () => setNaming(scene.title) },
+    { key: 'name', label: 'Rename', onClick: () => setNaming(readTitle(scene)) },
     { key: 'copy', label: 'Duplicate', onClick: () => duplicateScenes([scene.id]) },
     { key: 'left', label: 'Move left', disabled: number === 1, onClick: () => move(-1) },
     { key: 'right', label: 'Move right', disabled: number === count, onClick: () => move(1) },
