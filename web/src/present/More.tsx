@@ -132,7 +132,7 @@ function Opened({ close, children }: { close: () => void; children: ReactNode })
   });
   return (
     <div ref={sheet} className={cx('more')} tabIndex={-1} role="dialog" aria-label="More">
-      {children}
+      <div className={cx('groups')}>{children}</div>
     </div>
   );
 }

@@ -196,7 +196,7 @@ function useGrown(models: DrawnModel[]): Extent[] {
   const way = useLesson((s) => s.frame.way) ?? bare.way;
   const handle = useLesson((s) => s.handle);
   const built = useLesson((s) => s.built);
-  const board = `${scene} ${models.map((m) => m.kind).join()}`;
+  const board = `${handle} ${scene} ${models.map((m) => m.kind).join()}`;
   const [grown, setGrown] = useState(() => ({ board, extents: arrangements(handle, models, way) }));
   const was = grown.extents[0]!;
   const now = loose(models, way);
