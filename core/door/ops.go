@@ -30,7 +30,7 @@ func init() {
 			func(s *session, _ None) (lesson.Lesson, error) { return s.doc, nil }),
 		on("show", "Goes to a position: so many steps of a scene, and a phase of the next.", show),
 		on("arrange", "Lays what is shown in one of its ways.", arrange),
-		on("arrangements", "The ways in which a free board can be laid before a class, as it lies first.", arrangements),
+		on("arrangements", "The other ways in which a free board can be laid before a class.", arrangements),
 		on("forward", "Goes one phase, step or scene on.", forward),
 		on("backward", "Goes to where forward came from.", backward),
 		on("apply", "Makes a move on what the class sees.", apply),

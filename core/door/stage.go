@@ -79,15 +79,22 @@ func (s *session) room(b board.Board, i int) board.Room {
 	return s.stage.rooms[i]
 }
 
-// looseRoom is where a free board is laid: as it was arranged, while a class looks on.
+// isArranged reports whether the board may be laid in one way or another: a free one that a
+// class looks at, with no cover that lies where it was put.
+func (s *session) isArranged(b board.Board) bool {
+	sc, _ := s.current()
+	return s.present && len(sc.Steps) == 0 && !b.HasFreeCover()
+}
+
+// looseRoom is where a free board is laid: as it was arranged, or else as for building.
 func (s *session) looseRoom(b board.Board) board.Room {
-	if !s.present || b.HasFreeCover() {
+	if !s.isArranged(b) {
 		return board.Room{}
 	}
 	return board.Room{Way: board.Way{Across: s.way.Across}}
 }
 
-// Arrangements are the ways in which a free board can be laid, as it lies first.
+// Arrangements are the other ways in which a free board can be laid.
 type Arrangements struct {
 	Ways []Arrangement `json:"ways"`
 }
@@ -98,15 +105,14 @@ type Arrangement struct {
 	Models []board.Size `json:"models"`
 }
 
-// arrangements are the ways that make a difference to the board, if it is a free one that a
-// class looks at.
+// arrangements are the other ways that make a difference to the board.
 func arrangements(s *session, _ None) (Arrangements, error) {
+	a := Arrangements{Ways: []Arrangement{}}
 	b := s.board()
-	now := s.looseRoom(b)
-	a := Arrangements{Ways: []Arrangement{{Way: now.Way, Models: sizes(b, now)}}}
-	if sc, _ := s.current(); len(sc.Steps) > 0 || !s.present || b.HasFreeCover() {
+	if !s.isArranged(b) {
 		return a, nil
 	}
+	now := s.looseRoom(b)
 	for _, way := range board.LooseWays {
 		if way != now.Way && differs(way, b, now) {
 			a.Ways = append(a.Ways, Arrangement{Way: way, Models: sizes(b, board.Room{Way: way})})

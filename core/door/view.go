@@ -287,8 +287,8 @@ func (s *session) frame() Frame {
 	f.Ways = s.wayViews(b)
 	f.Focus = sc.FocusAt(s.focused(sc))
 	f.Extents = s.extents(sc)
-	if room := s.looseRoom(b); len(sc.Steps) == 0 && room.Way != (board.Way{}) {
-		f.Way = &room.Way
+	if way := s.looseRoom(b).Way; way != (board.Way{}) {
+		f.Way = &way
 	}
 	f.Prompt = s.prompt(sc)
 	f.Written, f.Lines = written(sc, s.step, b, s.doc.Words)

@@ -27,14 +27,14 @@ func ReadLine(text string, w say.Vocabulary) (Request, error) {
 			return Worded(words[0], words[1:])
 		}
 	}
-	return Typed("", w.Plain(text))
+	return inProblem("", w.Plain(text))
 }
 
 // Worded is the problem of a method in words: its arguments, or, where one ends with a comma, a line as a
 // teacher types it, like 37, 10, 8.
 func Worded(id string, words []string) (Request, error) {
 	if slices.ContainsFunc(words, func(word string) bool { return strings.HasSuffix(word, ",") }) {
-		return Typed(id, strings.Join(words, " "))
+		return inProblem(id, strings.Join(words, " "))
 	}
 	return Request{Method: id, Args: words}, nil
 }

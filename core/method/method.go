@@ -406,8 +406,12 @@ func line(id string, values ...say.Value) say.Line { return say.Line{Message: sa
 // Typed reads a problem as a teacher types it in one line for a method, or says it there; without
 // one, the signs tell: "146 + 87" is a column addition.
 func Typed(id, text string) (Request, error) {
+	return inProblem(id, unspoken(strings.TrimSpace(text), say.Vocabulary{}))
+}
+
+// inProblem reads a problem that is written with signs.
+func inProblem(id, text string) (Request, error) {
 	text = strings.TrimSpace(strings.TrimSuffix(strings.TrimSpace(text), "="))
-	text = unspoken(text, say.Vocabulary{})
 	if id == "" {
 		id = methodOf(text)
 	}

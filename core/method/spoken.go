@@ -44,7 +44,7 @@ func unspoken(text string, w say.Vocabulary) string {
 			text = line
 		}
 	}
-	line = strings.TrimSuffix(line, "?")
+	line = strings.TrimRight(line, "?= ")
 	for _, s := range spoken {
 		if a, b, ok := numbersSaid(s.said, line, w); ok {
 			return strings.NewReplacer("A", a, "B", b).Replace(s.is)

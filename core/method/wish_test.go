@@ -63,7 +63,7 @@ func TestALineMayBeSaidInWords(t *testing.T) {
 		"8 plus 5": "8 + 5", "58 add 67": "58 + 67", "add 58 and 67": "58 + 67", "add 5 to 8": "8 + 5",
 		"3 more than 9": "9 + 3", "the sum of 8 and 5": "8 + 5", "double 7": "7 + 7",
 		"63 minus 28": "63 − 28", "14 take away 6": "14 − 6", "take 6 from 14": "14 − 6", "5 less than 12": "12 − 5",
-		"take away 28 from 63": "63 − 28", "3 fewer than 11": "11 − 3", "What is 8 plus 5?": "8 + 5",
+		"take away 28 from 63": "63 − 28", "3 fewer than 11": "11 − 3", "What is 8 plus 5?": "8 + 5", "8 plus 5 =": "8 + 5",
 		"what is 97 ÷ 4?": "97 ÷ 4", "the difference between 28 and 63": "28 and 63",
 		"how many more is 63 than 28": "63 and 28", "compare 408 and 480": "408 and 480",
 		"7 times 6": "7 × 6", "3 lots of 5": "3 × 5", "3 rows of 5": "3 × 5", "4 groups of 6": "4 × 6",

@@ -338,7 +338,7 @@ export interface Calls {
     answer: Frame;
   };
   /**
-   * The ways in which a free board can be laid before a class, as it lies first.
+   * The other ways in which a free board can be laid before a class.
    */
   arrangements: {
     arg: {

@@ -34,9 +34,12 @@ type Frame = LessonState['frame'];
 /** The models, each in its tile. */
 export const tiles = (models: DrawnModel[], frame: Frame): Part[] => models.map((m, i) => tile(m, i, frame));
 
+/** What is read out of a model, as far as it is told. */
+export const toldOf = (m: DrawnModel) => m.readouts.filter((r) => (r.shown || r.beside) && r.text);
+
 function tile(m: DrawnModel, index: number, frame: Frame): Part {
   const kept = m.kept.reduce((w, k) => w + (k.w + 30) * UNIT, 0);
-  const told = m.readouts.filter((r) => (r.shown || r.beside) && r.text);
+  const told = toldOf(m);
   const bonds = told.filter((r) => r.whole && r.parts?.length);
   const lines = told.filter((r) => !bonds.includes(r));
   const top = (m.title ? LINE + 6 : 0) + NAME + 16;

@@ -8,7 +8,7 @@ import { views, type Kind } from '../board/views';
 import { Mark } from '../ink/strokes';
 import { widthOf } from '../shell/widthOf';
 import { readTitle } from '../state/lesson';
-import { Column, GAP, NoteSheet, partsBeside, tiles, type Shown } from './parts';
+import { Column, GAP, NoteSheet, partsBeside, tiles, toldOf, type Shown } from './parts';
 
 const PAD = 28;
 const HEAD = 48;
@@ -68,9 +68,7 @@ function described({ models, outline, frame, record, date }: Shown): string {
   const said = models.map((m) => {
     const name = m.title || views[m.kind as Kind].title;
     const counts = m.zones.filter((z) => z.count && !z.side).map((z) => `${z.label} ${z.count}`);
-    const told = m.readouts
-      .filter((r) => (r.shown || r.beside) && r.text)
-      .map((r) => `${r.label}: ${r.text}`);
+    const told = toldOf(m).map((r) => `${r.label}: ${r.text}`);
     return [`${name}.`, ...counts, ...told].join(' ');
   });
   const notes = frame.notes.map((n) => n.text);

@@ -223,7 +223,7 @@ function useGrown(models: DrawnModel[]): Extent[] {
 function arrangements(handle: number, models: DrawnModel[], way: Way): Extent[] {
   const now = loose(models, way);
   if (models.length === 0) return [now];
-  const others = call('arrangements', { handle }).ways.slice(1);
+  const others = call('arrangements', { handle }).ways;
   return [
     now,
     ...others.map((o) => ({
