@@ -24,7 +24,7 @@ var columnSubtract = Spec{
 	Models: []string{"blocks", "discs"},
 	Options: []Option{
 		{"exchange", "Exchange as you go, or all before anything is taken.", []string{"as you go", "first"}},
-		{"marks", "Where the exchange marks are written.", []string{"above", "below"}},
+		{"marks", "Where the regroup marks are written.", []string{"above", "below"}},
 		{"check", "How it is checked.", []string{"by the estimate", "by the inverse", "none"}},
 	},
 	Signs: "−",

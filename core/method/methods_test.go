@@ -17,6 +17,7 @@ import (
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
 	"unitbloom/core/method"
+	"unitbloom/core/model/pieces"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
 	"unitbloom/core/sentence"
@@ -954,6 +955,36 @@ func TestARowThatCrossesNoTenIsOfferedAProblemThatDoes(t *testing.T) {
 				}
 			}
 			require.Positive(t, marks, "%v: %s crosses a ten", problems, one)
+		}
+	}
+}
+
+// What is said to be unbundled in a row of problems is what the pieces did.
+func TestARowTellsWhatWasUnbundled(t *testing.T) {
+	t.Parallel()
+	r := proptest.Random(15)
+	for range min(proptest.Cases(), 1000) {
+		a, b := upTo(r, 4), upTo(r, 4)
+		a, b = max(a, b), min(a, b)
+		problem := fmt.Sprintf("%d − %d", a, b)
+		e, err := method.Make(method.Request{Method: "pattern", Args: []string{problem, "5 − 1"}})
+		require.NoError(t, err)
+		opened := map[place.Place]bool{}
+		told := ""
+		for _, s := range e.Plain().Steps {
+			for _, m := range s.Moves {
+				if m.Kind == "unbundle" {
+					opened[m.Args.(pieces.UnbundleArgs).Place] = true
+				}
+			}
+			if strings.Contains(s.Ask, "Which digits changed") {
+				told = s.Answer
+			}
+		}
+		require.NotEmpty(t, told)
+		_, told, _ = strings.Cut(told, problem)
+		for p := place.Tens; p <= place.Thousands; p++ {
+			require.Equal(t, opened[p], strings.Contains(told, "a "+p.Singular()), "%s: %s", problem, told)
 		}
 	}
 }

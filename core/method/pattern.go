@@ -17,9 +17,9 @@ import (
 var pattern = Spec{
 	ID: "pattern", Title: "A row of problems", Operation: "subtract",
 	Doc:    "Several related problems, each done on the model and kept; then which digit stayed, which changed, and why.",
-	Args:   "problems of + or −",
+	Args:   "two to ten problems of + or −",
 	Sample: []string{"14 - 10", "23 - 10", "35 - 10"}, Typed: "14 − 10, 23 − 10, 35 − 10",
-	Limits: "2 to 10 problems, whole numbers to 9,999.",
+	Limits: "Whole numbers to 9,999.",
 	Models: []string{"blocks"},
 	make:   makePattern,
 	read:   commaParted,
@@ -154,6 +154,7 @@ func (m *maker) digitsChanged(done []simple) say.Line {
 		return line("pattern.changed.all", places)
 	case len(crossing) > 0:
 		first := crossing[0]
+		units, n := m.exchangedIn(crossing)
 		id := "pattern.changed.opened"
 		if first.sign == "+" {
 			id = "pattern.changed.made"
@@ -161,11 +162,11 @@ func (m *maker) digitsChanged(done []simple) say.Line {
 		other := func(p simple) bool { return p.sign != first.sign }
 		switch {
 		case len(crossing) == 1:
-			return line(id, places, text("problem", first.String()))
+			return line(id, places, text("problem", first.String()), units, n)
 		case len(crossing) == len(done) && !slices.ContainsFunc(crossing, other):
-			return line(id+".each", places)
+			return line(id+".each", places, units, n)
 		}
-		return line(id+".some", places)
+		return line(id+".some", places, units, n)
 	case !alike:
 		return line("pattern.changed.various", places)
 	}
@@ -203,7 +204,37 @@ func (p simple) result() int {
 	return p.x - p.y
 }
 
-func (p simple) crosses() bool { return crossesTen(p.x, p.y, p.sign) }
+func (p simple) crosses() bool { return len(p.exchanged()) > 0 }
+
+// exchanged are the places of which one is made or opened, the largest first.
+func (p simple) exchanged() []place.Place {
+	var all []place.Place
+	x, y, over := p.x, p.y, 0
+	for k := place.Tens; x > 0 || y > 0; k++ {
+		a, b := x%10, y%10
+		if p.sign == "+" && a+b+over >= 10 || p.sign != "+" && a < b+over {
+			all, over = append(all, k), 1
+		} else {
+			over = 0
+		}
+		x, y = x/10, y/10
+	}
+	slices.Reverse(all)
+	return all
+}
+
+// exchangedIn names what was made or opened, where it is alike in all problems, and how many it were.
+func (m *maker) exchangedIn(all []simple) (units, n say.Value) {
+	places := all[0].exchanged()
+	if slices.ContainsFunc(all, func(p simple) bool { return !slices.Equal(p.exchanged(), places) }) {
+		return answerText("units", say.New("pattern.something").Phrase(m.r.words())), answer("n", 1)
+	}
+	names := make([]string, len(places))
+	for i, p := range places {
+		names[i] = say.New("pattern.a", say.PlaceName("unit", p)).Phrase(m.r.words())
+	}
+	return answerText("units", say.Listed(names)), answer("n", len(places))
+}
 
 func (p simple) String() string { return strconv.Itoa(p.x) + " " + p.sign + " " + strconv.Itoa(p.y) }
 
@@ -221,7 +252,7 @@ func offerCrossing(done []simple) (simple, bool) {
 		for apart := 1; apart <= most; apart++ {
 			for _, x := range []int{last.x - apart, last.x + apart} {
 				if fits := x >= 1 && (last.sign == "+" && x+y <= most || last.sign == "−" && x >= y && x <= most); fits &&
-					crossesTen(x, y, last.sign) {
+					(simple{x: x, sign: last.sign, y: y}).crosses() {
 					return simple{x: x, sign: last.sign, y: y}, true
 				}
 			}
@@ -257,16 +288,6 @@ func simpleProblem(s string) (simple, error) {
 		return p, say.Refuse("pattern-false", text("problem", p.String()), given("n", p.result()), text("said", said))
 	}
 	return p, nil
-}
-
-func crossesTen(x, y int, sign string) bool {
-	for x > 0 || y > 0 {
-		if sign == "+" && x%10+y%10 >= 10 || sign == "−" && x%10 < y%10 {
-			return true
-		}
-		x, y = x/10, y/10
-	}
-	return false
 }
 
 // takeNumber takes a number from blocks that lie regrouped, opening what it must.

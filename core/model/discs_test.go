@@ -2,6 +2,8 @@ package model_test
 
 import (
 	"encoding/json"
+	"fmt"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -157,5 +159,51 @@ func TestDigitsAloneAreWorthWhatTheShiftSays(t *testing.T) {
 		got, err := place.Parse(b.Lay(0).Settings["digits"])
 		require.NoError(t, err)
 		assert.Equal(t, want, got.Number, "%s %d", n, by)
+	}
+}
+
+// What a track holds is read at a glance: its places apart, and of each five and five.
+func TestATrackTellsItsPlacesApart(t *testing.T) {
+	for _, c := range []struct {
+		counts [3]int
+		lies   string
+	}{
+		{[3]int{0, 2, 4}, "tt oooo"}, {[3]int{1, 2, 6}, "h tt ooooo o"}, {[3]int{0, 0, 7}, "ooooo oo"},
+		{[3]int{0, 5, 5}, "ttttt ooooo"}, {[3]int{0, 6, 4}, "ttttt t oooo"}, {[3]int{0, 0, 12}, "ooooo ooooo/oo"},
+		{[3]int{0, 9, 9}, "ttttt tttt o/ooooo ooo"}, {[3]int{}, ""},
+	} {
+		var list []string
+		for i, name := range []string{"hundreds", "tens", "ones"} {
+			if n := c.counts[i]; n > 0 {
+				list = append(list, fmt.Sprintf(`{"place": %q, "count": %d, "group": 2}`, name, n))
+			}
+		}
+		raw := `{"kind": "discs", "groups": 2, "pieces": [` + strings.Join(list, ", ") + `]}`
+		var b board.Board
+		require.NoError(t, json.Unmarshal([]byte(`{"models": [`+raw+`]}`), &b))
+		l := b.Lay(0)
+		lies, end := "", board.Sprite{}
+		for _, p := range l.Pieces {
+			switch {
+			case lies == "":
+			case p.Y > end.Y:
+				lies += "/"
+			case p.X-end.X > end.W+8:
+				lies += " "
+			}
+			lies, end = lies+p.Drawing[len("disc "):len("disc ")+1], p
+		}
+		assert.Equal(t, c.lies, lies)
+		var tracks []board.Zone
+		for _, z := range l.Zones {
+			if strings.HasPrefix(z.ID, "group") {
+				tracks = append(tracks, z)
+			}
+		}
+		require.Len(t, tracks, 2)
+		for _, p := range l.Pieces {
+			inside := int(p.X+p.W) <= tracks[1].X+tracks[1].W && int(p.Y+p.H) <= tracks[1].Y+tracks[1].H
+			assert.True(t, inside, "%s: a disc stands out of its track", c.lies)
+		}
 	}
 }

@@ -23,8 +23,9 @@ const (
 	cardW    = 56
 	cardH    = 68
 	trackGap = 26
-	track    = 10*pitch + 10 + 2*padX // width of a track
-	tightMin = 3*pitch + 2*padX       // of a column in a tight room: room for its name
+	runGap   = 10                           // in a track, after five and where the place changes
+	track    = 10*pitch + 2*runGap + 2*padX // width of a track
+	tightMin = 3*pitch + 2*padX             // of a column in a tight room: room for its name
 )
 
 func layout(m board.Model, room board.Room) board.Layout {
@@ -347,7 +348,32 @@ func (g *grid) runDown(l *board.Layout) {
 	}
 }
 
-// tracks lays the groups at the side of the chart or below it, their discs in lines of ten.
+// inTrack places the discs of a track along its lines, and counts the lines: five and five of one
+// place, with a gap where the place changes, so that 2 tens 4 ones are not five and one.
+func inTrack(discs []pieces.Piece) (at [][2]int, lines int) {
+	at = make([][2]int, len(discs))
+	x, line, run := 0, 0, 0
+	for i := range discs {
+		if i > 0 {
+			x += pitch
+			if other := discs[i].Place != discs[i-1].Place; other || run%5 == 0 {
+				x += runGap
+				if other {
+					run = 0
+				}
+			}
+		}
+		if x+disc > track-2*padX {
+			x, run = 0, 0
+			line++
+		}
+		at[i] = [2]int{x, line * pitch}
+		run++
+	}
+	return at, line + 1
+}
+
+// tracks lays the groups at the side of the chart or below it.
 func (g *grid) tracks(l *board.Layout) {
 	d := g.Discs
 	if d.Groups == 0 {
@@ -365,21 +391,23 @@ func (g *grid) tracks(l *board.Layout) {
 	if g.room.Below {
 		x, y, even = 0, l.H+trackGap/2, 0
 	}
-	high := func(n int) int { return max(1, (n+9)/10)*pitch + 2*padX - 4 }
-	least := high(0)
-	for _, discs := range in {
-		least = max(least, high(len(discs)))
+	places, high := make([][][2]int, d.Groups), make([]int, d.Groups)
+	for i, discs := range in {
+		var lines int
+		places[i], lines = inTrack(discs)
+		high[i] = lines*pitch + 2*padX - 4
 	}
+	least := slices.Max(high)
 	l.Room.Track, l.Room.Aside = least, true
 	for i, discs := range in {
 		name := "group " + strconv.Itoa(i+1)
-		h := max(even, high(len(discs)))
+		h := max(even, high[i])
 		if g.room.Tight {
 			h = max(even, least, g.room.Track)
 		}
 		count := 0
 		for n := range discs {
-			l.Pieces = append(l.Pieces, d.sprite(&discs[n], x+padX+n%10*pitch+n%10/5*10, y+padX-2+n/10*pitch, name))
+			l.Pieces = append(l.Pieces, d.sprite(&discs[n], x+padX+places[i][n][0], y+padX-2+places[i][n][1], name))
 			if discs[n].State == pieces.Play {
 				count++
 			}

@@ -96,19 +96,33 @@ export function WordMenu({ label, words }: { label: string; words: (Word | 'line
   return <Grouped label={label} list={list} inside={inside} />;
 }
 
+type Away = (run: () => void) => () => void;
+
+interface PanelProps {
+  label: string;
+  /** The controls; they may be given what puts the sheet away first, for what is to be seen on the board. */
+  children: ReactNode | ((away: Away) => ReactNode);
+}
+
 /** A small sheet of controls. */
-export function Panel({ label, children }: { label: string; children: ReactNode }) {
-  const panel = (
-    <div className={cx('panel')} role="group" aria-label={label}>
-      {children}
-    </div>
-  );
+export function Panel({ label, children }: PanelProps) {
+  const within = (away: Away) => (typeof children === 'function' ? children(away) : children);
   const list = (
-    <Sheet content={() => panel}>
+    <Sheet
+      content={(close) => (
+        <div className={cx('panel')} role="group" aria-label={label}>
+          {within((run) => () => {
+            close();
+            run();
+          })}
+        </div>
+      )}
+    >
       <Button>{label}</Button>
     </Sheet>
   );
-  return <Grouped label={label} list={list} inside={<div className={cx('panel')}>{children}</div>} />;
+  const inside = <div className={cx('panel')}>{within((run) => run)}</div>;
+  return <Grouped label={label} list={list} inside={inside} />;
 }
 
 interface StepperProps {

@@ -226,30 +226,40 @@ export function CountersSetUp({ model, index }: OfModel) {
         )}
       </Panel>
       <Panel label="Parts">
-        <Stepper
-          label="First part"
-          value={`${first} and ${second}`}
-          less={Number(first) > 0 ? () => make('parts', { first: Number(first) - 1 }) : undefined}
-          more={Number(first) < Number(whole) ? () => make('parts', { first: Number(first) + 1 }) : undefined}
-        />
-        <Button onClick={() => make('swap')}>Swap the parts</Button>
-        <Button onClick={() => make('allWays')}>All ways beside it</Button>
-        <Button onClick={() => make('ways', {})}>All ways as counters</Button>
-        <Button onClick={() => make('ways', { both: true })}>All ways with both colours</Button>
-        <Story index={index} value={s.story ?? ''} />
+        {(away) => (
+          <>
+            <Stepper
+              label="First part"
+              value={`${first} and ${second}`}
+              less={Number(first) > 0 ? () => make('parts', { first: Number(first) - 1 }) : undefined}
+              more={
+                Number(first) < Number(whole) ? () => make('parts', { first: Number(first) + 1 }) : undefined
+              }
+            />
+            <Button onClick={() => make('swap')}>Swap the parts</Button>
+            <Button onClick={away(() => make('allWays'))}>All ways beside it</Button>
+            <Button onClick={away(() => make('ways', {}))}>All ways as counters</Button>
+            <Button onClick={away(() => make('ways', { both: true }))}>All ways with both colours</Button>
+            <Story index={index} value={s.story ?? ''} />
+          </>
+        )}
       </Panel>
       <Panel label="Groups">
-        <Stepper
-          label="Groups"
-          value={s.groups ?? '0'}
-          less={Number(s.groups) > 0 ? () => make('groups', { count: Number(s.groups) - 1 }) : undefined}
-          more={Number(s.groups) < 12 ? () => make('groups', { count: Number(s.groups) + 1 }) : undefined}
-        />
-        <Button onClick={() => make('deal')}>Deal one</Button>
-        <Button onClick={() => make('share', { rounds: 1 })}>Deal one round</Button>
-        <Button onClick={() => make('share')}>Share all</Button>
-        <Button onClick={() => make('gather')}>Gather again</Button>
-        <GroupsOf index={index} />
+        {(away) => (
+          <>
+            <Stepper
+              label="Groups"
+              value={s.groups ?? '0'}
+              less={Number(s.groups) > 0 ? () => make('groups', { count: Number(s.groups) - 1 }) : undefined}
+              more={Number(s.groups) < 12 ? () => make('groups', { count: Number(s.groups) + 1 }) : undefined}
+            />
+            <Button onClick={() => make('deal')}>Deal one</Button>
+            <Button onClick={() => make('share', { rounds: 1 })}>Deal one round</Button>
+            <Button onClick={away(() => make('share'))}>Share all</Button>
+            <Button onClick={away(() => make('gather'))}>Gather again</Button>
+            <GroupsOf index={index} />
+          </>
+        )}
       </Panel>
       <WordMenu
         label="Show as"

@@ -115,24 +115,28 @@ export function DiscsSetUp({ model, index }: OfModel) {
         <DigitCards index={index} value={s.digits ?? ''} />
       </Panel>
       <Panel label="Share">
-        <Stepper
-          label="Groups"
-          value={s.groups ?? '0'}
-          less={Number(s.groups) > 0 ? () => make('groups', { count: Number(s.groups) - 1 }) : undefined}
-          more={Number(s.groups) < 12 ? () => make('groups', { count: Number(s.groups) + 1 }) : undefined}
-        />
-        {shown.map((place) => {
-          const label = model.zones.find((z) => z.place === place)?.label ?? place;
-          return (
-            <span className="panel-row" key={place}>
-              <Button onClick={() => make('share', { place })}>Share the {label}</Button>
-              <Button onClick={() => make('deal', { place })} aria-label={`Deal one of the ${label}`}>
-                Deal one
-              </Button>
-            </span>
-          );
-        })}
-        <Button onClick={() => make('gather')}>Gather again</Button>
+        {(away) => (
+          <>
+            <Stepper
+              label="Groups"
+              value={s.groups ?? '0'}
+              less={Number(s.groups) > 0 ? () => make('groups', { count: Number(s.groups) - 1 }) : undefined}
+              more={Number(s.groups) < 12 ? () => make('groups', { count: Number(s.groups) + 1 }) : undefined}
+            />
+            {shown.map((place) => {
+              const label = model.zones.find((z) => z.place === place)?.label ?? place;
+              return (
+                <span className="panel-row" key={place}>
+                  <Button onClick={away(() => make('share', { place }))}>Share the {label}</Button>
+                  <Button onClick={() => make('deal', { place })} aria-label={`Deal one of the ${label}`}>
+                    Deal one
+                  </Button>
+                </span>
+              );
+            })}
+            <Button onClick={away(() => make('gather'))}>Gather again</Button>
+          </>
+        )}
       </Panel>
       <WordMenu
         label="Show as"
@@ -167,31 +171,35 @@ function Shift({ model, index }: { model: DrawnModel; index: number }) {
     act({ kind: 'shift', model: index, by, steps, keep: keep && !model.settings.start, zeros: true });
   return (
     <Panel label="Shift digits">
-      {[
-        ['× 10', 1],
-        ['× 100', 2],
-        ['× 1000', 3],
-        ['÷ 10', -1],
-        ['÷ 100', -2],
-        ['÷ 1000', -3],
-      ].map(([label, by]) => (
-        <Button key={label} onClick={() => shift(by as number)}>
-          {label}
-        </Button>
-      ))}
-      <Checkbox checked={steps} onChange={(e) => setSteps(e.target.checked)}>
-        Column by column
-      </Checkbox>
-      <Checkbox checked={keep} onChange={(e) => setKeep(e.target.checked)}>
-        Keep the start above
-      </Checkbox>
-      {model.settings.start && (
-        <Button onClick={() => act({ kind: 'dropStart', model: index })}>Put the start row away</Button>
-      )}
-      {model.settings.needless && (
-        <Button onClick={() => act({ kind: 'needless', model: index })}>
-          Put away zeros that need not be written
-        </Button>
+      {(away) => (
+        <>
+          {[
+            ['× 10', 1],
+            ['× 100', 2],
+            ['× 1000', 3],
+            ['÷ 10', -1],
+            ['÷ 100', -2],
+            ['÷ 1000', -3],
+          ].map(([label, by]) => (
+            <Button key={label} onClick={away(() => shift(by as number))}>
+              {label}
+            </Button>
+          ))}
+          <Checkbox checked={steps} onChange={(e) => setSteps(e.target.checked)}>
+            Column by column
+          </Checkbox>
+          <Checkbox checked={keep} onChange={(e) => setKeep(e.target.checked)}>
+            Keep the start above
+          </Checkbox>
+          {model.settings.start && (
+            <Button onClick={() => act({ kind: 'dropStart', model: index })}>Put the start row away</Button>
+          )}
+          {model.settings.needless && (
+            <Button onClick={() => act({ kind: 'needless', model: index })}>
+              Put away zeros that need not be written
+            </Button>
+          )}
+        </>
       )}
     </Panel>
   );

@@ -34,6 +34,7 @@ export function More({ groups, steps, ...play }: Props) {
   return (
     <Sheet
       anew
+      atEnd
       content={(close) => (
         <Opened close={close}>
           {groups.map(({ title, deeds }) => (

@@ -162,9 +162,9 @@ export function PresentPage() {
       <Cue title={readTitle(scene)} yourTurn={yourTurn} />
       <div className={cx('middle')}>
         <Composition written={seen.written} all={seen.all} building={free && seen.hand}>
-          {({ work, rows, laid, bonds, closeUp }) => (
+          {({ work, rows, laid, bonds, equals, closeUp }) => (
             <>
-              {work && <WrittenSide at={work} rows={rows} row={laid.row} bonds={bonds} />}
+              {work && <WrittenSide at={work} rows={rows} row={laid.row} bonds={bonds} equals={equals} />}
               {closeUp && <CloseUp at={closeUp} />}
             </>
           )}

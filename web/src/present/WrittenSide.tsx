@@ -17,9 +17,11 @@ interface Props {
   /** Whether its parts stand beside one another; then bonds have the room for as many as there will be. */
   row: boolean;
   bonds: number;
+  /** How far from their beginning the = of all sentences stands, in pixels. */
+  equals: number;
 }
 
-export function WrittenSide({ at, rows, row, bonds }: Props) {
+export function WrittenSide({ at, rows, row, bonds, equals }: Props) {
   const { written, lines, ways } = useLesson((s) => s.frame);
   const side = useRef<HTMLElement>(null);
   useEffect(() => {
@@ -43,7 +45,7 @@ export function WrittenSide({ at, rows, row, bonds }: Props) {
           <Lines lines={drawn} />
         </div>
       )}
-      {told.length > 0 && <Lines lines={told} rows={rows} />}
+      {told.length > 0 && <Lines lines={told} rows={rows} equals={equals} />}
       <WaysTold />
     </aside>
   );

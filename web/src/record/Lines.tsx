@@ -4,6 +4,7 @@ import { Bond } from '../board/Beside';
 import type { WrittenLine } from '../core/core';
 import { names } from '../shell/names';
 import { apart } from '../shell/together';
+import { sides } from './equals';
 import css from './Lines.module.css';
 
 const cx = names(css);
@@ -28,9 +29,11 @@ interface Props {
   lines: WrittenLine[];
   /** How many rows of a table stand under one another; the others beside them. */
   rows?: number;
+  /** How far from their beginning the = of sentences stands, in pixels; each has its own when not told. */
+  equals?: number;
 }
 
-export function Lines({ lines, rows = Infinity }: Props) {
+export function Lines({ lines, rows = Infinity, equals = 0 }: Props) {
   return (
     <div className={cx('lines')} role="group" aria-label="Written in this example">
       {gathered(lines).map((group, i) => {
@@ -51,9 +54,23 @@ export function Lines({ lines, rows = Infinity }: Props) {
         if (first.kind === 'bond') {
           return <Bond key={i} whole={first.whole ?? ''} parts={first.parts ?? []} />;
         }
-        return <p key={i}>{apart(first.text ?? '')}</p>;
+        return <Sentence key={i} text={first.text ?? ''} equals={equals} />;
       })}
     </div>
+  );
+}
+
+function Sentence({ text, equals }: { text: string; equals: number }) {
+  const [left, rest] = (equals > 0 && sides(text)) || ['', text];
+  return (
+    <p>
+      {left && (
+        <span className={cx('left')} style={{ minWidth: equals }}>
+          {left}
+        </span>
+      )}
+      {apart(rest)}
+    </p>
   );
 }
 

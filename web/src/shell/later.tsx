@@ -130,6 +130,7 @@ export function Menu({ items, children, grouped = false }: MenuButton) {
       open={open}
       onOpenChange={setOpen}
       trigger={['click']}
+      placement={grouped ? 'bottomRight' : 'bottomLeft'}
       autoFocus
       menu={{
         items,
@@ -157,10 +158,12 @@ interface SheetButton {
   children: ReactElement<ButtonProps>;
   /** Whether the sheet begins anew each time. */
   anew?: boolean;
+  /** Whether its button stands at the right end of a bar. */
+  atEnd?: boolean;
 }
 
 /** A button that opens a small sheet over the board. */
-export function Sheet({ content, children, anew = false }: SheetButton) {
+export function Sheet({ content, children, anew = false, atEnd = false }: SheetButton) {
   const { there, open, setOpen, button } = useOpening(children, 'dialog');
   if (!there) return button;
   return (
@@ -168,7 +171,7 @@ export function Sheet({ content, children, anew = false }: SheetButton) {
       open={open}
       onOpenChange={setOpen}
       trigger="click"
-      placement="bottom"
+      placement={atEnd ? 'topRight' : 'bottom'}
       destroyOnHidden={anew}
       content={content(() => setOpen(false))}
     >

@@ -42,9 +42,11 @@ const GAP = 18;
 /** Pieces do not grow beyond this, at 1280 × 800, but to fill half of the room. */
 const LARGEST = 120;
 const HALF = 0.5;
-/** The digits of written work, from as large as is good; smaller than READABLE only where nothing else fits. */
-const DIGITS = [64, 58, 52, 48, 44, 38, 32, 26];
+/** The digits of written work, from the largest; smaller than READABLE only where nothing else fits. */
+const DIGITS = [96, 88, 80, 72, 64, 58, 52, 48, 44, 38, 32, 26];
 const READABLE = 44;
+/** What a larger picture of pieces does not take from them. */
+const GOOD = 64;
 /** How much smaller pieces may be for larger digits. */
 const WORTH = 0.95;
 /** How much smaller they may be where a larger picture stands beside them. */
@@ -61,7 +63,7 @@ export function compose(asked: Asked): Enlarged {
   const ways: Candidate[] = [];
   for (const extent of asked.extents) {
     for (const models of modelsOf(asked.round, extent)) {
-      if (!asked.work) ways.push(arranged(asked, extent, models, SIDE, DIGITS[0]!));
+      if (!asked.work) ways.push(arranged(asked, extent, models, SIDE, GOOD));
       else {
         for (const laid of laidOf(asked.besides ?? [1])) {
           for (const digit of DIGITS) {
@@ -85,7 +87,7 @@ export function compose(asked: Asked): Enlarged {
 function enlarged({ enough, room, unit }: Asked, ways: Candidate[], best: Candidate) {
   if (!enough || best.models.length > 1 || best.models[0]!.scale >= enough) return undefined;
   const larger = ways
-    .filter((w) => w.digit >= best.digit && w.least >= best.least * CLOSE)
+    .filter((w) => w.digit >= Math.min(best.digit, GOOD * unit) && w.least >= best.least * CLOSE)
     .flatMap((w) => {
       const closeUp = withCloseUp(w, { room, unit, reach: w.reach, enough });
       return closeUp.closeUp ? [{ ...w, ...closeUp }] : [];

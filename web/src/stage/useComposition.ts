@@ -9,7 +9,7 @@ import { widthOf } from '../shell/widthOf';
 import { finishBeats } from '../state/motion';
 import type { Way } from './arrangement';
 import { compose, type Enlarged, type Round } from './compose';
-import { besidesOf, rowsOf, workSize } from './workSize';
+import { besidesOf, equalsAt, rowsOf, workSize } from './workSize';
 
 /** The names over columns, in pixels at 1280 × 800: as large as they should be, and as small as they may. */
 const NAME = { large: 36, small: 28 };
@@ -24,6 +24,8 @@ export interface Composed extends Enlarged {
   rows: number;
   /** How many bonds there will be. */
   bonds: number;
+  /** How far from their beginning the = of all sentences stands, in pixels. */
+  equals: number;
   rounds: Round[];
   /** The size of the names over columns, and whether their counts stand below them. */
   name: number;
@@ -82,7 +84,12 @@ export function useComposition(
     const work = wantsWork ? workSize(written, told, ways, size.w) : undefined;
     const made = composedOf(now, models, size, work, besidesOf(told.table), unit, building);
     const { beside } = made.laid;
-    return { ...made, rows: beside > 1 ? rowsOf(told.table, beside) : Infinity, bonds: told.bonds };
+    return {
+      ...made,
+      rows: beside > 1 ? rowsOf(told.table, beside) : Infinity,
+      bonds: told.bonds,
+      equals: equalsAt(told.lines, size.w, made.laid, made.digit),
+    };
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key, fonts]);
   const { below, across, abreast } = composed?.way ?? bare.way;
@@ -108,6 +115,7 @@ const bare: Composed = {
   laid: { place: 'right', beside: 1, row: false },
   rows: Infinity,
   bonds: 0,
+  equals: 0,
   above: false,
   rounds: [],
   name: 0,
@@ -124,7 +132,7 @@ function composedOf(
   besides: number[],
   unit: number,
   building: boolean,
-): Omit<Composed, 'rows' | 'bonds'> {
+): Omit<Composed, 'rows' | 'bonds' | 'equals'> {
   const enough = (views[models[0]!.kind as Kind].enough || 0) * unit;
   const attempt = (name: number, twoLines: boolean) => {
     const rounds = models.map((m) => roundOf(m, unit, name, twoLines, building));

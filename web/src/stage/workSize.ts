@@ -1,8 +1,11 @@
 // How large the written work is: the grid, the lines and the table, with digits of a size.
 import type { Frame, WrittenExtent } from '../core/core';
 import { hasNumber } from '../record/Lines';
+import { equalsOf } from '../record/equals';
 import { divides, gridColumns } from '../record/Written';
+import { apart } from '../shell/together';
 import { widthOf } from '../shell/widthOf';
+import type { Laid } from './arrangement';
 import type { WorkSize } from './compose';
 
 /** The parts of the written work beside the size of its digits; the style sheet has the same. */
@@ -48,6 +51,31 @@ function columnsOf(table: string[][], digit: number): number[] {
 /** More rows than stand large under one another. */
 const LONG = 11;
 
+/** How wide lines may become before they are broken. */
+const widestOf = (room: number, place: Laid['place'], row: boolean, size: number) =>
+  Math.max(room * (place === 'right' ? 0.4 : row ? 0.6 : 0.9), 8 * size);
+
+/** Where the = of all sentences stands, in pixels; nowhere where they would be broken for it. */
+export function equalsAt(lines: string[], room: number, { place, row }: Laid, digit: number): number {
+  const size = digit * LINE.text;
+  const { equals, w } = equalsOf(lines, size);
+  return w <= widestOf(room, place, row, size) ? equals : 0;
+}
+
+/** A text in lines of a width: how many, broken between its words, and how wide the widest is. */
+function broken(text: string, size: number, width: number): { rows: number; w: number } {
+  let [rows, line, w] = [1, '', 0];
+  for (const word of apart(text).split(' ')) {
+    const longer = line ? `${line} ${word}` : word;
+    if (line && widthOf(longer, size, true) > width) {
+      rows++;
+      line = word;
+    } else line = longer;
+    w = Math.max(w, widthOf(line, size, true));
+  }
+  return { rows, w };
+}
+
 const headsOf = (table: string[][]) => (table[0] && !table[0].some(hasNumber) ? 1 : 0);
 
 /** How many rows of a table stand under one another, in so many columns of them. */
@@ -66,17 +94,18 @@ export function workSize(
 ): WorkSize | undefined {
   if (!written && lines.length + bonds + table.length + ways.length === 0) return undefined;
   const said = ways.map((w) => [w.name, w.text].map((text) => widthOf(text, 100, true) / 100));
-  const sizes = new Map<number, { columns: number[]; texts: number[] }>();
+  const sizes = new Map<number, { columns: number[]; texts: number[]; aligned: number }>();
   const measured = (digit: number) => {
     const known = sizes.get(digit) ?? {
       columns: columnsOf(table, digit),
       texts: lines.map((text) => widthOf(text, digit * LINE.text, true)),
+      aligned: equalsOf(lines, digit * LINE.text).w,
     };
     sizes.set(digit, known);
     return known;
   };
   return (digit, { place, beside, row }) => {
-    const { columns, texts } = measured(digit);
+    const { columns, texts, aligned } = measured(digit);
     const grid: Block = { w: 0, h: 0 };
     if (written) {
       const marks = written.rows.filter((r) => r === 'mark').length;
@@ -92,10 +121,11 @@ export function workSize(
     );
     if (texts.length > 0) {
       const size = digit * LINE.text;
-      const widest = Math.max(room * (place === 'right' ? 0.4 : row ? 0.6 : 0.9), 8 * size);
-      const rows = texts.reduce((n, t) => n + Math.ceil(t / widest), 0);
+      const widest = widestOf(room, place, row, size);
+      const printed = texts.map((w, i) => (w > widest ? broken(lines[i]!, size, widest) : { rows: 1, w }));
+      const rows = printed.reduce((n, d) => n + d.rows, 0);
       told.push({
-        w: Math.min(widest, Math.max(...texts) + 2),
+        w: 2 + (aligned <= widest ? aligned : Math.max(...printed.map((d) => d.w))),
         h: rows * Math.ceil(size * LINE.high),
       });
     }
