@@ -56,3 +56,35 @@ test('what the step looks at stands in full light, and a key shows all', async (
   await page.keyboard.press('l');
   expect(await opacity('hundreds')).toBe(1);
 });
+
+test('sentences have their = under one another, and keep it when a longer one comes', async ({
+  page,
+  app,
+}) => {
+  const id = await exampleOf(page, app.url, 'pattern', ['35 - 10', '45 - 10', '105 - 10'], 'blocks');
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  await page.goto(`/lesson/${id}/present`);
+  const written = page.getByRole('complementary', { name: 'Written work' });
+  const left = written.locator('.Lines_left');
+  const until = (sentence: string) =>
+    expect(async () => {
+      await page.keyboard.press('ArrowRight');
+      await expect(written).toContainText(sentence, { timeout: 300 });
+    }).toPass();
+  const ends = () => left.evaluateAll((all) => all.map((e) => Math.round(e.getBoundingClientRect().right)));
+  await page.locator('.stage').waitFor();
+  await until('35 − 10 = 25');
+  const [first] = await ends();
+  await until('105 − 10 = 95');
+  expect(await ends()).toEqual([first, first, first]);
+  // Digits of one place stand under one another: the shorter sentences begin further in.
+  const starts = await left.evaluateAll((all) =>
+    all.map((e) => {
+      const range = document.createRange();
+      range.selectNodeContents(e);
+      return Math.round(range.getBoundingClientRect().left);
+    }),
+  );
+  expect(starts[0]).toBeGreaterThan(starts[2]! + 10);
+  expect(starts[1]).toBe(starts[0]);
+});
