@@ -155,9 +155,9 @@ func (m *maker) digitsChanged(done []simple) say.Line {
 	case len(crossing) > 0:
 		first := crossing[0]
 		units, n := m.exchangedIn(crossing)
-		id := "pattern.changed.opened"
+		id := "pattern.was.unbundled"
 		if first.sign == "+" {
-			id = "pattern.changed.made"
+			id = "pattern.was.made"
 		}
 		other := func(p simple) bool { return p.sign != first.sign }
 		switch {

@@ -50,10 +50,13 @@ func (w Vocabulary) pointName() string {
 func (w Vocabulary) Spells() bool { return w.Numbers != "" && w.Numbers != NumberForms[0] }
 
 // Spell is a text of the core as the class writes and reads it: its numbers grouped and
-// pointed, "and" said or not, its own money. A text that is spelled already stays so.
+// pointed, counts of ones as it calls them, "and" said or not, its own money. A text that is spelled already stays so.
 func (w Vocabulary) Spell(text string) string {
 	if w.Money != "" {
 		text = w.ownMoney(text)
+	}
+	if w.Ones == "units" && strings.Contains(text, " one") {
+		text = ownOnes(text)
 	}
 	if w.And == AndForms[1] && !strings.Contains(text, "dth") {
 		text = strings.NewReplacer("hundred and ", "hundred ", "thousand and ", "thousand ", "million and ",
@@ -166,6 +169,23 @@ func (w Vocabulary) ownMoney(text string) string {
 			if bare == ours {
 				words[i] = own[k] + word[len(bare):]
 			}
+		}
+	}
+	return strings.Join(words, " ")
+}
+
+// ownOnes says units for ones that are counted: in unit forms, which are no sentences of the catalogue.
+func ownOnes(text string) string {
+	words := strings.Split(text, " ")
+	for i := 1; i < len(words); i++ {
+		bare := strings.TrimRight(words[i], ".,:;?!")
+		rest := words[i][len(bare):]
+		counted := words[i-1] != "" && digitsFrom(words[i-1], len(words[i-1])-1) > len(words[i-1])-1
+		switch {
+		case bare == "ones" && counted:
+			words[i] = "units" + rest
+		case bare == "one" && words[i-1] == "1" && (i+1 == len(words) || words[i+1] != "by"):
+			words[i] = "unit" + rest
 		}
 	}
 	return strings.Join(words, " ")

@@ -86,3 +86,20 @@ func TestMoneyIsTheClassesOwn(t *testing.T) {
 	assert.Equal(t, "a century", w.Spell("a century"))
 	assert.ErrorContains(t, say.Vocabulary{Money: "pounds"}.Validate(), "words.money: 1 names")
 }
+
+// Counts of ones that stand in no sentence of the catalogue, as in a unit form, follow the class too.
+func TestCountedOnesAreTheClassesUnits(t *testing.T) {
+	w := say.Vocabulary{Ones: "units"}
+	for text, says := range map[string]string{
+		"2 tens 4 ones = 24":     "2 tens 4 units = 24",
+		"1 ten 1 one":            "1 ten 1 unit",
+		"3 ones, and 1 one more": "3 units, and 1 unit more",
+		"Push 1 one by one.":     "Push 1 one by one.",
+		"the ones that are left": "the ones that are left",
+		"one hundred and one":    "one hundred and one",
+	} {
+		assert.Equal(t, says, w.Spell(text))
+		assert.Equal(t, says, w.Spell(says), "spelled already")
+		assert.Equal(t, text, say.Vocabulary{}.Spell(text))
+	}
+}

@@ -31,6 +31,7 @@ type Side struct {
 	Terms     []Term
 	Ops       []rune // '+', '−', '×', '÷'
 	Remainder *Term  // of 21 r 1, the 1
+	LeftOver  string // and the word before it, as it was written
 }
 
 // Term is a written number or the unknown, with a unit where one is written after it; or a
@@ -67,7 +68,7 @@ func (s Side) String() string {
 		b.WriteString(t.String())
 	}
 	if s.Remainder != nil {
-		b.WriteString(" r " + s.Remainder.String())
+		b.WriteString(" " + s.LeftOver + " " + s.Remainder.String())
 	}
 	return b.String()
 }
@@ -132,12 +133,12 @@ func (s Sentence) hasRemainder() bool {
 
 func parseSide(text string) (Side, error) {
 	var s Side
-	if quotient, left, found := cutRemainder(text); found {
+	if quotient, word, left := cutRemainder(text); word != "" {
 		r, err := parseTerm(strings.TrimSpace(left))
 		if err != nil {
 			return s, err
 		}
-		s.Remainder, text = &r, quotient
+		s.Remainder, s.LeftOver, text = &r, word, quotient
 	}
 	for _, field := range strings.FieldsFunc(text, isOperator) {
 		if field = strings.TrimSpace(field); field == "" {

@@ -147,6 +147,28 @@ func TestRandomSentencesAgreeWithPlainArithmetic(t *testing.T) {
 	}
 }
 
+// What was typed in a hurry is told in our signs, and its numbers and words stay as they were written.
+func TestASentenceIsToldInOurSigns(t *testing.T) {
+	for text, says := range map[string]string{
+		"14-10=4":                 "14 − 10 = 4",
+		"3 x 4 = 12":              "3 × 4 = 12",
+		"12/4=3":                  "12 ÷ 4 = 3",
+		"1.50 + 2.0 = 3.5":        "1.50 + 2.0 = 3.5",
+		"85 ÷ 4 = 21 remainder 1": "85 ÷ 4 = 21 remainder 1",
+		"85:4 = 21 r 1":           "85 ÷ 4 = 21 r 1",
+		"3 m + 20 cm = 320 cm":    "3 m + 20 cm = 320 cm",
+		"2 tens 4 ones = 24":      "2 tens 4 ones = 24",
+		"6 + ? = 14":              "6 + □ = 14",
+		"85 ÷ 4 = 21 remainder ?": "85 ÷ 4 = 21 remainder □",
+		"3 tens  ×  4 = 12  tens": "3 tens × 4 = 12 tens",
+		"408<480":                 "408 < 480",
+	} {
+		v, err := sentence.Judge(text)
+		require.NoError(t, err, text)
+		assert.Equal(t, says, v.Text)
+	}
+}
+
 func TestSentencesAgainstAModel(t *testing.T) {
 	v, err := sentence.Judge("6 + 3 = 9")
 	require.NoError(t, err)

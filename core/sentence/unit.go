@@ -66,16 +66,16 @@ func unlike(a, b measure) error {
 // remainders are the ways in which what is left over is written after a quotient.
 var remainders = []string{"remainder", "rem", "r", "R"}
 
-// cutRemainder parts a quotient from what is left over, as in 21 r 1.
-func cutRemainder(text string) (quotient, left string, found bool) {
+// cutRemainder parts a quotient from what is left over, as in 21 r 1, and tells the word between them.
+func cutRemainder(text string) (quotient, word, left string) {
 	for _, sign := range remainders {
 		before, after, has := strings.Cut(text, sign)
 		before, after = strings.TrimSpace(before), strings.TrimSpace(after)
 		if has && endsInAmount(before) && beginsWithAmount(after) {
-			return before, after, true
+			return before, sign, after
 		}
 	}
-	return text, "", false
+	return text, "", ""
 }
 
 func endsInAmount(text string) bool {

@@ -38,7 +38,6 @@ export function ExampleDialog({ close }: { close: () => void }) {
       open
       onCancel={close}
       width={820}
-      style={{ top: 24 }}
       styles={{ body: { maxHeight: 'calc(100dvh - 190px)', overflowY: 'auto' } }}
       footer={
         <Button type="primary" size="large" disabled={!preview.plain} onClick={addAndClose}>

@@ -101,7 +101,6 @@ export function SetDialog({ close, then }: Props) {
       title="Set for a class"
       open
       width={tried ? 1100 : 900}
-      style={{ top: 24 }}
       onCancel={close}
       okText={to ? `Set for ${to.name}` : 'Set'}
       okButtonProps={{ disabled: !to || tasks.length === 0 || when.only?.length === 0 }}

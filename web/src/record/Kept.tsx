@@ -7,6 +7,7 @@ import { setRecord as put } from '../state/acts';
 import { notify, sentence, useLesson } from '../state/lesson';
 import { names } from '../shell/names';
 import { toggled } from '../shell/toggled';
+import { equalsOf, sides } from './equals';
 import { useOwnLinesWanted, wantOwnLines } from './ownLines';
 import { SmallBoard } from './SmallBoard';
 import { Judged, Standing, verdictOf } from './Judged';
@@ -16,12 +17,16 @@ const cx = names(css);
 
 type Line = ReturnType<typeof useLesson.getState>['outline']['record'][number];
 
-/** Whether a line can be kept: a chain that is false cannot, and its arrows are offered. */
-function canBeKept(text: string): boolean {
-  const verdict = verdictOf(text);
-  if (!verdict || verdict.state !== 'false' || !verdict.arrow) return true;
+/** Widths are measured at a size, and told in parts of it. */
+const EM = 100;
+
+/** A line as it is kept, a sentence in our signs; none for a false chain, whose arrows are offered. */
+function keptAs(text: string): string | undefined {
+  const line = text.trim();
+  const verdict = verdictOf(line);
+  if (!verdict || verdict.state !== 'false' || !verdict.arrow) return verdict?.text ?? line;
   notify('refusal', `${verdict.said} Each = says that both sides are worth the same. Write it with arrows.`);
-  return false;
+  return undefined;
 }
 
 export function Kept() {
@@ -36,9 +41,11 @@ export function Kept() {
   const [chosen, setChosen] = useState<number[]>();
   const keep = (line: string) => put([...record, { text: line, scene }]);
   const add = () => {
-    const line = text.trim();
-    if (line && canBeKept(line) && keep(line)) setText('');
+    const line = keptAs(text);
+    if (line && keep(line)) setText('');
   };
+  // Lines that are compared stand place under place.
+  const { equals } = equalsOf(chosen ? record.map((line) => line.text) : [], EM);
   const lit = chosen && litOf(chosen.flatMap((i) => record[i]?.text ?? []));
   return (
     <section className={cx('kept')} aria-label="Lines kept">
@@ -58,7 +65,7 @@ export function Kept() {
                   checked={chosen.includes(i)}
                   onChange={() => setChosen(toggled(chosen, i).sort((a, b) => a - b))}
                 />
-                <LitLine text={line.text} parts={lit?.lines[chosen.indexOf(i)]} />
+                <LitLine text={line.text} parts={lit?.lines[chosen.indexOf(i)]} equals={equals} />
                 {line.scene && chosen.includes(i) && line.scene !== record[i - 1]?.scene && (
                   <SmallBoard scene={line.scene} />
                 )}
@@ -128,9 +135,9 @@ interface EditingProps {
 function Editing({ record, at, go }: EditingProps) {
   const [text, setText] = useState(record[at]?.text ?? '');
   const done = () => {
-    const line = text.trim();
-    if (line === record[at]?.text) return go(undefined);
-    if (line && canBeKept(line) && put(changed(record, at, line))) go(undefined);
+    if (text.trim() === record[at]?.text) return go(undefined);
+    const line = keptAs(text);
+    if (line && put(changed(record, at, line))) go(undefined);
   };
   const move = (to: number) => {
     const next = changed(record, at, text.trim() || record[at]!.text);
@@ -194,15 +201,36 @@ function litOf(lines: string[]): (Lit & { why?: string }) | undefined {
   }
 }
 
-function LitLine({ text, parts }: { text: string; parts: Lit['lines'][number] | undefined }) {
-  if (!parts) return <span>{text}</span>;
+interface LitLineProps {
+  text: string;
+  parts: Lit['lines'][number] | undefined;
+  /** How far from its beginning its = stands. */
+  equals: number;
+}
+
+function LitLine({ text, parts: told, equals }: LitLineProps) {
+  const [left = '', rest = text] = sides(text) ?? [];
+  const parts: Lit['lines'][number] = told ?? [{ text: left }, { text: rest }];
+  let [at, read] = [0, 0];
+  while (at < parts.length && read < left.length) read += parts[at++]!.text.length;
+  const drawn = (some: typeof parts) =>
+    some.map((p, i) => (
+      <span key={i} className={cx(p.mark ?? '')}>
+        {p.text}
+      </span>
+    ));
   return (
     <span aria-label={text}>
-      {parts.map((p, i) => (
-        <span key={i} className={cx(p.mark ?? '')}>
-          {p.text}
-        </span>
-      ))}
+      {left && read === left.length ? (
+        <>
+          <span className={cx('left')} style={{ minWidth: `${equals / EM}em` }}>
+            {drawn(parts.slice(0, at))}
+          </span>
+          {drawn(parts.slice(at))}
+        </>
+      ) : (
+        drawn(parts)
+      )}
     </span>
   );
 }

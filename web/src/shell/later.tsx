@@ -89,7 +89,7 @@ export function Dialog(props: ModalProps) {
   const there = usePart(opened, !!props.open || was);
   return (
     there && (
-      <there.Modal {...props}>
+      <there.Modal {...props} style={{ top: 24, ...props.style }}>
         <FirstFocus open={!!props.open} />
         {props.children}
       </there.Modal>
