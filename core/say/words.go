@@ -37,7 +37,7 @@ var wordCards = map[string]string{
 	"word.value.name":      "value",
 	"word.value":           "What a digit is worth: the 4 in 46 is worth 40.",
 	"word.zero.name":       "zero in a place",
-	"word.zero":            "This 0 says \"none here\" and keeps other digits in place.",
+	"word.zero":            "This 0 says “none here” and keeps other digits in place.",
 	"word.bundle.name":     "{@bundle}",
 	"word.bundle":          "Ten of one place become one of the next. Nothing is lost.",
 	"word.bundle.carry":    "Ten of one place become one, carried to the next. Nothing is lost.",
