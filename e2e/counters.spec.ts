@@ -157,3 +157,29 @@ test.describe('by finger and by keys', () => {
     await expect(says(page, 'numeral')).toHaveText('5');
   });
 });
+
+test('a story stands on the board, and tells what lies there; before a class nothing of it is cut off', async ({
+  page,
+}) => {
+  await open(page, [counters(5, tens)], []);
+  const parts = await setUp(page, 'Parts');
+  const field = parts.getByRole('textbox', { name: 'A story, its numbers in curly braces' });
+  await field.click();
+  await page.keyboard.type('{4} snails sit on the leaf, {1} bees fly');
+  await page.keyboard.press('Enter');
+  const told = page.locator('.Beside_beside');
+  await expect(told).toHaveText('4 snails sit on the leaf, 1 bee flies.');
+  await parts.getByRole('button', { name: 'First part: one fewer' }).click();
+  await expect(told).toHaveText('3 snails sit on the leaf, 2 bees fly.');
+  await page.getByRole('button', { name: 'Present →' }).click();
+  await expect(told).toHaveText('3 snails sit on the leaf, 2 bees fly.');
+  await settled(page);
+  const cells = page.locator('.frame-cell');
+  const room = (await page.locator('.stage').boundingBox())!;
+  const text = (await told.locator('p').boundingBox())!;
+  const last = (await cells.last().boundingBox())!;
+  expect((await cells.first().boundingBox())!.y).toBeGreaterThanOrEqual(room.y);
+  expect(text.y).toBeGreaterThanOrEqual(last.y + last.height);
+  expect(text.y + text.height).toBeLessThanOrEqual(room.y + room.height);
+  expect(text.height, 'in one line, wider than the frame').toBeLessThan(100);
+});

@@ -231,7 +231,7 @@ func TestTheRecordIsOfferedTrueLinesOnly(t *testing.T) {
 		line   []string
 	}{
 		{"column-add", []string{"146", "87"}, []string{"146 + 87 = 233"}},
-		{"share", []string{"97", "4"}, []string{"97 ÷ 4 = 24 r 1"}},
+		{"share", []string{"97", "4"}, []string{"97 ÷ 4 = 24 remainder 1"}},
 		{"shift", []string{"34", "÷", "100"}, []string{"34 ÷ 100 = 0.34"}},
 		{"column-subtract", []string{"402", "167"}, []string{"402 − 167 = 235"}},
 		{"build", []string{"146"}, []string{}},

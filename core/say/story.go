@@ -123,10 +123,14 @@ func (s Story) Tell(numbers ...int) string {
 // verb for what is told now.
 func agreeing(text string, was, one bool) string {
 	words := strings.SplitN(text, " ", 4)
-	if was == one || len(words) < 2 || words[0] != "" {
+	if len(words) < 2 || words[0] != "" {
 		return text
 	}
 	thing, end := bare(words[1])
+	// "{1} bees fly" was written for many, whatever its number.
+	if was = was && !isMany(thing); was == one {
+		return text
+	}
 	if one {
 		words[1] = OneOf(thing) + end
 	} else {
@@ -151,6 +155,12 @@ var irregular = [][2]string{{"child", "children"}, {"mouse", "mice"}, {"goose", 
 	{"bus", "buses"}, {"man", "men"}, {"woman", "women"}, {"person", "people"}, {"sheep", "sheep"},
 	{"fish", "fish"}, {"deer", "deer"},
 	{"leaf", "leaves"}, {"loaf", "loaves"}, {"knife", "knives"}, {"potato", "potatoes"}, {"tomato", "tomatoes"}}
+
+// isMany reports whether a thing is certainly told as many: bees, but not bus.
+func isMany(thing string) bool {
+	one := OneOf(thing)
+	return one != thing && ManyOf(one) == thing && !strings.HasSuffix(thing, "us") && !strings.HasSuffix(thing, "is")
+}
 
 // OneOf is the name of one thing: bulb of bulbs, leaf of leaves.
 func OneOf(things string) string {

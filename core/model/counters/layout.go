@@ -383,6 +383,9 @@ func (c Counters) settings() map[string]string {
 	if c.ByFives {
 		s["lines"] = "5"
 	}
+	if c.Other != "" {
+		s["other"] = c.Other
+	}
 	if len(c.Frames) > 0 {
 		f := c.Frames[0]
 		s["rows"], s["columns"], s["split"] = strconv.Itoa(f.Rows), strconv.Itoa(f.Columns), strconv.Itoa(f.Split)

@@ -40,6 +40,8 @@ export function Arrange({ model, index, alone, zooms }: Props) {
   const share = model.width || 100;
   const beside = model.readouts.filter((r) => r.beside && !model.held.includes(r.id)).map((r) => r.id);
   const { countsShown, held } = model;
+  // What has something to tell of what lies there.
+  const told = model.readouts.filter((r) => r.text !== '–' || r.beside || held.includes(r.id));
   const hold = (counts: typeof countsShown, readouts = held) =>
     make('holdBack', { ...(counts && { counts }), readouts });
   const links: Word[] = model.linked
@@ -93,13 +95,13 @@ export function Arrange({ model, index, alone, zooms }: Props) {
           { label: 'Counts when I reveal them', on: countsShown === 'reveal', run: () => hold('reveal') },
           { label: 'No counts', on: countsShown === 'never', run: () => hold('never') },
           'line',
-          ...model.readouts.slice(0, 6).map((r) => ({
+          ...told.map((r) => ({
             label: `${r.label} when I reveal it`,
             on: held.includes(r.id),
             run: () => hold(countsShown, toggled(held, r.id)),
           })),
           'line',
-          ...model.readouts.slice(0, 6).map((r) => ({
+          ...told.map((r) => ({
             label: `${r.label} on the board`,
             on: beside.includes(r.id),
             run: () =>

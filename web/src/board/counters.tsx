@@ -74,6 +74,8 @@ function Supply({ model, index }: { model: DrawnModel; index: number }) {
           ['pine', false],
           ['sand', true],
         ];
+  const { shape = 'counter', other = shape } = model.settings;
+  const shapeOf = (mint: boolean) => (mint ? other : shape);
   const last = model.pieces.findLast((p) => !(p[7] & (Mark.taken | Mark.crossed | Mark.copy)));
   return (
     <div className={cx('supply')}>
@@ -92,7 +94,7 @@ function Supply({ model, index }: { model: DrawnModel; index: number }) {
           aria-label={`Add 1 ${name}`}
           onClick={() => act({ kind: 'place', model: index, count: 1, mint })}
         >
-          <Sample shape={model.settings.shape ?? 'counter'} colouring={colouring} mint={mint} />
+          <Sample shape={shapeOf(mint)} colouring={colouring} mint={mint} />
           +1
         </Button>
       ))}
@@ -240,7 +242,7 @@ export function CountersSetUp({ model, index }: OfModel) {
             <Button onClick={away(() => make('allWays'))}>All ways beside it</Button>
             <Button onClick={away(() => make('ways', {}))}>All ways as counters</Button>
             <Button onClick={away(() => make('ways', { both: true }))}>All ways with both colours</Button>
-            <Story index={index} value={s.story ?? ''} />
+            <Story model={model} index={index} />
           </>
         )}
       </Panel>
@@ -322,9 +324,14 @@ function GroupsOf({ index }: { index: number }) {
   );
 }
 
-/** A sentence of the teacher's own, told again with what lies there. */
-function Story({ index, value }: { index: number; value: string }) {
-  const [text, setText] = useState(value);
+/** A sentence of the teacher's own, told on the board with what lies there. */
+function Story({ model, index }: { model: DrawnModel; index: number }) {
+  const [text, setText] = useState(model.settings.story ?? '');
+  const tell = () => {
+    if (!act({ kind: 'story', model: index, text })) return;
+    const others = model.readouts.filter((r) => r.beside && r.id !== 'story').map((r) => r.id);
+    act({ kind: 'beside', model: index, readouts: text.trim() ? [...others, 'story'] : others });
+  };
   return (
     <TypedForm
       label="A story, its numbers in curly braces"
@@ -333,7 +340,7 @@ function Story({ index, value }: { index: number; value: string }) {
       setText={setText}
       maxLength={200}
       word="Tell"
-      submit={() => act({ kind: 'story', model: index, text })}
+      submit={tell}
     />
   );
 }

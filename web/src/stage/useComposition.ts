@@ -135,7 +135,9 @@ function composedOf(
 ): Omit<Composed, 'rows' | 'bonds' | 'equals'> {
   const enough = (views[models[0]!.kind as Kind].enough || 0) * unit;
   const attempt = (name: number, twoLines: boolean) => {
-    const rounds = models.map((m) => roundOf(m, unit, name, twoLines, building));
+    const rounds = models.map((m) =>
+      roundOf(m, unit, name, twoLines, building, readOutHigh(m, unit, room.w / models.length - 32)),
+    );
     const asked = { room, extents, round: rounds, work, besides, unit, enough };
     const best = compose(asked);
     // What stands there now, in that way, may have been widened by what was tried.
@@ -171,22 +173,47 @@ const columns = (m: DrawnModel) =>
   m.zones.filter((z) => z.one && z.role === 'column').map((z) => ({ label: z.label, w: z.w }));
 
 /** What stands round a model beside its pieces: a title, what is read out of it. */
-const around = (m: DrawnModel) => [m.linked, m.readouts.filter((r) => r.beside).length];
+const around = (m: DrawnModel) => [m.linked, m.readouts.filter((r) => r.beside).map((r) => r.text.length)];
 
-function roundOf(m: DrawnModel, unit: number, name: number, twoLines: boolean, building: boolean): Round {
+/** What is read out of a model stands below it, in pixels at 1280 × 800; the style sheet has the same. */
+const READ_OUT = { text: 52, high: 1.4, between: 28, bond: { w: 270, h: 176 }, pad: 12 };
+
+/** How high that is in a width, with the figures beside one another where they have room. */
+function readOutHigh(m: DrawnModel, unit: number, width: number): number {
+  const size = READ_OUT.text * unit;
+  let [high, line, w] = [0, 0, 0];
+  for (const r of m.readouts.filter((one) => one.beside)) {
+    const own = r.id === 'bond' ? READ_OUT.bond : { w: widthOf(r.text, size, true), h: READ_OUT.high * size };
+    if (line > 0 && w + READ_OUT.between + own.w > width) {
+      high += line;
+      [line, w] = [0, 0];
+    }
+    w += READ_OUT.between + own.w;
+    line = Math.max(line, own.h * Math.ceil(own.w / width));
+  }
+  return high + line > 0 ? high + line + READ_OUT.pad : 0;
+}
+
+function roundOf(
+  m: DrawnModel,
+  unit: number,
+  name: number,
+  twoLines: boolean,
+  building: boolean,
+  below: number,
+): Round {
   const view = views[m.kind as Kind];
   const titled = (m.title ? 44 * unit : 0) + (m.linked ? 36 : 0);
   const count = 1.24 * COUNT * unit;
   const headed = (twoLines ? name * 1.16 + count : Math.max(name * 1.5, count * 1.08)) + 8 * unit;
   const named = columns(m).length > 0 ? headed : view.head * unit;
-  const readOut = m.readouts.some((r) => r.beside) ? 84 * unit : 0;
   return {
     kind: m.kind,
     under: view.under,
     head: named + titled,
     side: Math.max(view.side * unit * 1.15, building ? view.end / 2 : 0),
     foot: building ? view.foot + FINGER : 8,
-    below: readOut,
+    below,
     rim: view.rim,
   };
 }
