@@ -10,6 +10,7 @@ const examples: [method: string, model: string, piece: number, ...args: string[]
   ['share', 'discs', 36, '97', '4'],
   ['difference', 'blocks', 26, '28', '63'],
   ['compare', 'discs', 28, '408', '480'],
+  ['compare', 'blocks', 8, '4307', '4309'],
   ['add-facts', 'rack', 40, '8', '5'],
   ['add-facts', 'counters', 44, '8', '5'],
   ['unknown', 'counters', 44, '? + 7 = 15'],

@@ -1,6 +1,7 @@
 package door
 
 import (
+	"maps"
 	"slices"
 
 	"unitbloom/core/board"
@@ -153,10 +154,11 @@ func (s *session) extents(sc lesson.Scene) []Extent {
 		return s.stage.ways
 	}
 	written := writtenExtent(sc, s.doc)
+	looked := lookedAt(sc, len(s.stage.rooms))
 	add := func(way board.Way, rooms []board.Room) {
 		e := Extent{Way: way, Models: []ModelExtent{}, Written: written}
 		for _, r := range rooms {
-			e.Models = append(e.Models, ModelExtent{r.W, r.H, r.Least, r.Kept, r.Reach})
+			e.Models = append(e.Models, ModelExtent{r.W, r.H, r.Least, r.Kept, looked(r.Reach)})
 		}
 		s.stage.ways = append(s.stage.ways, e)
 	}
@@ -170,6 +172,34 @@ func (s *session) extents(sc lesson.Scene) []Extent {
 		}
 	}
 	return s.stage.ways
+}
+
+// lookedAt leaves those columns that a step looks at, where there are several models: of one
+// model each column is looked at some time.
+func lookedAt(sc lesson.Scene, models int) func(map[string]board.Size) map[string]board.Size {
+	if models < 2 {
+		return func(reach map[string]board.Size) map[string]board.Size { return reach }
+	}
+	zones := map[string]bool{}
+	for i := range sc.Steps {
+		looked := map[string]bool{}
+		for _, z := range sc.FocusAt(i).Zones {
+			looked[z.Zone] = true
+		}
+		// A step about the whole board looks at no column of it.
+		if len(looked) == 1 {
+			maps.Copy(zones, looked)
+		}
+	}
+	return func(reach map[string]board.Size) map[string]board.Size {
+		out := map[string]board.Size{}
+		for zone, size := range reach {
+			if zones[zone] {
+				out[zone] = size
+			}
+		}
+		return out
+	}
 }
 
 func writtenExtent(sc lesson.Scene, doc lesson.Lesson) WrittenExtent {

@@ -2,6 +2,8 @@ package door_test
 
 import (
 	"encoding/json"
+	"maps"
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -57,4 +59,22 @@ func TestOneNumberLiesAlikeInEveryWay(t *testing.T) {
 	before := onStage(d)
 	d.call("arrange", map[string]any{"across": true}, nil)
 	assert.JSONEq(t, before, onStage(d))
+}
+
+// Of two models those columns reach far enough for a larger picture that a step looks at, alone.
+func TestOfTwoModelsTheColumnsThatAreLookedAtReach(t *testing.T) {
+	d := openBoard(t, "blocks 0")
+	reach := func(typed string) []string {
+		d.call("addExample", map[string]any{"id": typed, "method": "compare", "typed": typed, "model": "blocks"}, nil)
+		var f struct{ Extents []door.Extent }
+		d.call("show", map[string]any{"scene": typed, "present": true}, &f)
+		require.NotEmpty(t, f.Extents)
+		require.Len(t, f.Extents[0].Models, 2)
+		for _, m := range f.Extents[0].Models[1:] {
+			assert.Equal(t, slices.Sorted(maps.Keys(f.Extents[0].Models[0].Reach)), slices.Sorted(maps.Keys(m.Reach)))
+		}
+		return slices.Sorted(maps.Keys(f.Extents[0].Models[0].Reach))
+	}
+	assert.Equal(t, []string{"hundreds", "tens"}, reach("408 and 480"))
+	assert.Equal(t, []string{"hundreds", "ones"}, reach("407 and 409"))
 }

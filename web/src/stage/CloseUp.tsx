@@ -3,7 +3,7 @@
 import { Rings } from '../board/Rings';
 import { StillPieces } from '../board/KeptCopies';
 import { centreOf } from '../board/geometry';
-import { useLight } from '../board/light';
+import { useLightOf } from '../board/light';
 import { names } from '../shell/names';
 import { useLesson, type DrawnModel } from '../state/lesson';
 import css from './CloseUp.module.css';
@@ -12,44 +12,82 @@ import type { CloseUp as Place } from './closeUp';
 const cx = names(css);
 
 export function CloseUp({ at }: { at: Place }) {
-  const model = useLesson((s) => s.models[0]);
-  return model ? <Column model={model} at={at} /> : null;
-}
-
-function Column({ model, at }: { model: DrawnModel; at: Place }) {
-  const light = useLight(model, 0);
+  const models = useLesson((s) => s.models);
+  const lightOf = useLightOf();
   // Of two columns that are looked at, pieces come into the smaller.
-  const zone = light?.findLast((z) => z.one && at.scales[z.id]);
+  const zone = models
+    .map((model, i) => lightOf(model, i)?.findLast((z) => z.one && at.scales[z.id]))
+    .find((z) => z !== undefined);
   if (!zone) return null;
-  const inFives = zone.place === 'ones' && model.fives?.length ? model.fives : undefined;
-  const pieces =
-    inFives ??
-    model.pieces.filter((p) => {
-      const { x, y } = centreOf(p);
-      return x > zone.x && x < zone.x + zone.w && y > zone.y && y < zone.y + zone.h;
-    });
-  if (pieces.length === 0) return null;
+  const columns = models.map((model) => columnOf(model, zone.id));
+  if (columns.every((c) => c.pieces.length === 0)) return null;
   const scale = at.scales[zone.id]!;
-  const inner = { w: at.rect.w / scale, h: (at.rect.h - at.caption) / scale };
-  // In the middle of its frame, and where it stood from above; what lies in fives, in the middle.
-  const left = Math.min(...pieces.map((p) => p[2]));
-  const right = Math.max(...pieces.map((p) => p[2] + p[4]));
-  const low = inFives && Math.max(...pieces.map((p) => p[3] + p[5]));
-  const top = low === undefined ? zone.y : (low - inner.h) / 2;
   const { x, y, w, h } = at.rect;
+  const inner = { w: w / models.length / scale, h: (h - at.caption) / scale };
   return (
     <figure className={cx('close-up')} style={{ left: x, top: y, width: w, height: h }}>
       <figcaption style={{ height: at.caption }}>{zone.label}</figcaption>
-      <svg
-        role="img"
-        aria-label={`The ${zone.label}, larger`}
-        width={w}
-        height={h - at.caption}
-        viewBox={`${(left + right - inner.w) / 2} ${top} ${inner.w} ${inner.h}`}
-      >
-        <StillPieces kept={{ ...model, zones: [], decor: [], pieces }} />
-        <Rings pieces={pieces} />
-      </svg>
+      <div className={cx('columns')}>
+        {columns.map((column, i) => (
+          <Column
+            key={i}
+            column={column}
+            label={`The ${zone.label}, larger`}
+            inner={inner}
+            width={w / models.length}
+            height={h - at.caption}
+          />
+        ))}
+      </div>
     </figure>
+  );
+}
+
+/** What lies in a column of a model. */
+interface InColumn {
+  model: DrawnModel;
+  pieces: DrawnModel['pieces'];
+  /** Where the column begins, from above; nowhere for pieces that lie in fives. */
+  top: number | undefined;
+}
+
+function columnOf(model: DrawnModel, id: string): InColumn {
+  const zone = model.zones.find((z) => z.id === id);
+  if (!zone) return { model, pieces: [], top: 0 };
+  if (zone.place === 'ones' && model.fives?.length) return { model, pieces: model.fives, top: undefined };
+  const pieces = model.pieces.filter((p) => {
+    const { x, y } = centreOf(p);
+    return x > zone.x && x < zone.x + zone.w && y > zone.y && y < zone.y + zone.h;
+  });
+  return { model, pieces, top: zone.y };
+}
+
+interface ColumnProps {
+  column: InColumn;
+  label: string;
+  /** The room in model units. */
+  inner: { w: number; h: number };
+  width: number;
+  height: number;
+}
+
+function Column({ column: { model, pieces, top }, label, inner, width, height }: ColumnProps) {
+  // In the middle of its frame, and where it stood from above; what lies in fives, in the middle.
+  const left = Math.min(...pieces.map((p) => p[2]));
+  const right = Math.max(...pieces.map((p) => p[2] + p[4]));
+  const low = Math.max(...pieces.map((p) => p[3] + p[5]));
+  const from =
+    pieces.length > 0 ? { x: (left + right - inner.w) / 2, y: top ?? (low - inner.h) / 2 } : { x: 0, y: 0 };
+  return (
+    <svg
+      role="img"
+      aria-label={label}
+      width={width}
+      height={height}
+      viewBox={`${from.x} ${from.y} ${inner.w} ${inner.h}`}
+    >
+      <StillPieces kept={{ ...model, zones: [], decor: [], pieces }} />
+      <Rings pieces={pieces} />
+    </svg>
   );
 }

@@ -23,7 +23,7 @@ const asked = {
   room,
   unit: 1,
   enough: 2.2,
-  reach: { hundreds: { w: 200, h: 160 }, ones: { w: 40, h: 110 } },
+  reach: [{ hundreds: { w: 200, h: 160 }, ones: { w: 40, h: 110 } }],
 };
 const within = (r: Rect) => r.x >= 0 && r.y >= 0 && r.x + r.w <= room.w + 0.5 && r.y + r.h <= room.h + 0.5;
 const apart = (a: Rect, b: Rect) =>
@@ -38,7 +38,7 @@ describe('the close-up', () => {
       expect(apart(rect, made.models[0]!.rect) && apart(rect, made.work!)).toBe(true);
       expect(apart(made.work!, made.models[0]!.rect)).toBe(true);
       expect(scales.ones).toBeGreaterThan(1.4 * c.models[0]!.scale);
-      expect(asked.reach.ones.h * scales.ones!, 'all of it').toBeLessThan(rect.h);
+      expect(asked.reach[0]!.ones!.h * scales.ones!, 'all of it').toBeLessThan(rect.h);
     }
   });
 
@@ -56,16 +56,30 @@ describe('the close-up', () => {
   });
 
   test('leaves out a column that would hardly gain', () => {
-    const reach = { ...asked.reach, hundreds: { w: 200, h: 400 } };
+    const reach = [{ ...asked.reach[0], hundreds: { w: 200, h: 400 } }];
     expect(Object.keys(withCloseUp(wide, { ...asked, reach }).closeUp!.scales)).toEqual(['ones']);
   });
 
-  test('is not there where pieces are large, where no room is left, or for two models', () => {
+  test('is not there where pieces are large, or where no room is left', () => {
     const large = { ...wide, models: [{ ...wide.models[0]!, scale: 2.4 }] };
     const full = { ...wide, models: [{ ...wide.models[0]!, rect: { x: 0, y: 0, w: 880, h: 600 } }] };
-    const two = { ...wide, models: [wide.models[0]!, wide.models[0]!] };
-    for (const c of [large, { ...full, work: { x: 900, y: 0, w: 300, h: 580 } }, two]) {
+    for (const c of [large, { ...full, work: { x: 900, y: 0, w: 300, h: 580 } }]) {
       expect(withCloseUp(c, asked)).toEqual(c);
     }
+  });
+
+  test('shows the column of two models side by side, where both have it', () => {
+    const at = (x: number) => ({ rect: { x, y: 120, w: 580, h: 280 }, scale: 1 });
+    const two = { ...over, models: [at(10), at(640)], work: { ...over.work!, y: 420, h: 180 } };
+    const alone = { ones: { w: 40, h: 110 } };
+    const made = withCloseUp(two, { ...asked, reach: [asked.reach[0]!, alone] });
+    expect(Object.keys(made.closeUp!.scales)).toEqual(['ones']);
+    expect(within(made.closeUp!.rect)).toBe(true);
+    for (const m of made.models) expect(apart(made.closeUp!.rect, m.rect)).toBe(true);
+    expect(
+      made.models.map((m) => m.rect.y),
+      'both move together',
+    ).toEqual([0, 0]);
+    expect(2 * 40 * made.closeUp!.scales.ones!).toBeLessThanOrEqual(made.closeUp!.rect.w);
   });
 });

@@ -13,8 +13,8 @@ export interface CloseUp {
 interface Asked {
   room: { w: number; h: number };
   unit: number;
-  /** How far the pieces of each column reach, in model units. */
-  reach: Record<string, Size>;
+  /** How far the pieces of each column of each model reach, in model units. */
+  reach: Record<string, Size>[];
   /** The scale at which pieces are large enough. */
   enough: number;
 }
@@ -26,25 +26,41 @@ const PAD = 10;
 /** A larger picture is at least so much larger, or it only says the same twice. */
 const GAIN = 1.4;
 
-/** The composition with room for a close-up, or as it was where that gains too little. */
+/**
+ * The composition with room for a close-up, or as it was where that gains too little. What several
+ * models have in a column stands there side by side.
+ */
 export function withCloseUp(c: Composition, asked: Asked): Composition & { closeUp?: CloseUp } {
-  const [model] = c.models;
-  if (!model || c.models.length > 1 || model.scale >= asked.enough) return c;
+  const scale = Math.min(...c.models.map((m) => m.scale));
+  if (c.models.length === 0 || scale >= asked.enough) return c;
   const best = places(c, asked)
-    .map((place) => ({ ...place, closeUp: inside(place.free, model.scale, asked) }))
+    .map((place) => ({ ...place, closeUp: inside(place.free, scale, asked) }))
     .filter((place) => place.closeUp)
     .sort((a, b) => sum(b.closeUp!.scales) - sum(a.closeUp!.scales))[0];
-  return best
-    ? { ...c, models: [{ ...model, rect: best.model }], work: best.work, closeUp: best.closeUp! }
-    : c;
+  if (!best) return c;
+  const up = best.model.y - around(c).y;
+  const models = c.models.map((m) => ({ ...m, rect: { ...m.rect, y: m.rect.y + up } }));
+  return { ...c, models, work: best.work, closeUp: best.closeUp! };
+}
+
+/** The room of all models. */
+function around({ models }: Composition): Rect {
+  const x = Math.min(...models.map(({ rect }) => rect.x));
+  const y = Math.min(...models.map(({ rect }) => rect.y));
+  return {
+    x,
+    y,
+    w: Math.max(...models.map(({ rect }) => rect.x + rect.w)) - x,
+    h: Math.max(...models.map(({ rect }) => rect.y + rect.h)) - y,
+  };
 }
 
 const sum = (scales: Record<string, number>) => Object.values(scales).reduce((t, s) => t + s, 0);
 
-/** Where the model and the work can stand so that room is left in one piece. */
+/** Where the models and the work can stand so that room is left in one piece. */
 function places(c: Composition, { room, unit }: Asked) {
   const gap = GAP * unit;
-  const model = c.models[0]!.rect;
+  const model = around(c);
   const { work } = c;
   const top = Math.min(model.y, work?.y ?? model.y);
   const up = <R extends Rect | undefined>(r: R) => r && { ...r, y: r.y - top };
@@ -73,11 +89,26 @@ function places(c: Composition, { room, unit }: Asked) {
   return all;
 }
 
+/** What the same column of all models needs side by side, for those that all of them have. */
+function alongside(reach: Record<string, Size>[]): Record<string, Size> {
+  const [first = {}] = reach;
+  const zones = Object.keys(first).filter((zone) => reach.every((r) => r[zone]));
+  return Object.fromEntries(
+    zones.map((zone) => [
+      zone,
+      {
+        w: reach.length * Math.max(...reach.map((r) => r[zone]!.w)),
+        h: Math.max(...reach.map((r) => r[zone]!.h)),
+      },
+    ]),
+  );
+}
+
 /** As large as each column becomes in a free room, and the frame that holds them all. */
 function inside(free: Rect, scale: number, { unit, reach, enough }: Asked): CloseUp | undefined {
   const caption = CAPTION * unit;
   const pad = 2 * PAD * unit;
-  const fitting = Object.entries(reach)
+  const fitting = Object.entries(alongside(reach))
     .map(([zone, size]) => {
       const fit = Math.min((free.w - pad) / size.w, (free.h - pad - caption) / size.h, 1.3 * enough);
       return { zone, size, fit };

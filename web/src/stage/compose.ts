@@ -54,7 +54,7 @@ const CLOSE = 0.9;
 
 type Sides = 'row' | 'column';
 
-type Candidate = Composition & { least: number; reach: Record<string, Size> };
+type Candidate = Composition & { least: number; reach: Record<string, Size>[] };
 
 /** The composition, with a larger picture of the column that is worked where there is one. */
 export type Enlarged = Composition & { closeUp?: CloseUp | undefined };
@@ -84,8 +84,9 @@ export function compose(asked: Asked): Enlarged {
  * Where the pieces are small in the best of the ways, that of those about as good which leaves
  * room for the largest picture of the column that is worked; none where no way leaves any.
  */
-function enlarged({ enough, room, unit }: Asked, ways: Candidate[], best: Candidate) {
-  if (!enough || best.models.length > 1 || best.models[0]!.scale >= enough) return undefined;
+function enlarged({ enough, room, unit, round }: Asked, ways: Candidate[], best: Candidate) {
+  const alike = round.every((r) => r.kind === round[0]!.kind);
+  if (!enough || !alike || best.models.every((m) => m.scale >= enough)) return undefined;
   const larger = ways
     .filter((w) => w.digit >= Math.min(best.digit, GOOD * unit) && w.least >= best.least * CLOSE)
     .flatMap((w) => {
@@ -227,6 +228,6 @@ function arranged(
   const least = Math.min(...models.map((m, i) => m.least * scales[i]!));
   const { below, across, abreast } = extent;
   const way: Way = { below, across, abreast };
-  const reach = extent.models[0]?.reach ?? {};
+  const reach = extent.models.map((m) => m.reach);
   return { way, models: rects, work, digit: digit * unit, laid, above, least, reach };
 }
