@@ -237,8 +237,9 @@ func (s *session) offers(sc lesson.Scene, b board.Board) []string {
 	case sc.Made != nil && s.step == len(sc.Steps) && sc.Made.Problem != sc.Made.Answer:
 		text = sc.Made.Problem + " = " + sc.Made.Answer
 	case len(sc.Steps) == 0 && sc.Page.Shows() && !b.IsCovered(0) && len(s.secrets(sc, b)) == 0:
-		m := b.Models[0]
-		text = m.InPlay().String() + " = " + board.Total(m).String()
+		if m := b.Models[0]; len(m.InPlay()) > 0 {
+			text = m.InPlay().String() + " = " + board.Total(m).String()
+		}
 	}
 	v, err := sentence.Judge(text)
 	line := s.doc.Words.Spell(v.Text)

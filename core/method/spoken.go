@@ -14,12 +14,25 @@ var spoken = []struct{ said, is string }{
 	{"the sum of A and B", "A + B"}, {"A more than B", "B + A"}, {"double A", "A + A"},
 	{"A minus B", "A − B"}, {"A take away B", "A − B"}, {"A subtract B", "A − B"},
 	{"take A from B", "B − A"}, {"subtract A from B", "B − A"}, {"take away A from B", "B − A"},
-	{"A less than B", "B − A"}, {"A fewer than B", "B − A"},
+	{"A less B", "A − B"}, {"A less than B", "B − A"}, {"A fewer than B", "B − A"},
 	{"the difference between A and B", "difference A B"}, {"difference between A and B", "difference A B"},
+	{"the difference of A and B", "difference A B"}, {"difference of A and B", "difference A B"},
+	{"difference A and B", "difference A B"},
 	{"how many more is A than B", "difference A B"}, {"how much more is A than B", "difference A B"},
 	{"compare A and B", "compare A B"}, {"compare A with B", "compare A B"},
+	{"which is larger, A or B", "compare A B"}, {"which is larger A or B", "compare A B"},
+	{"which is more, A or B", "compare A B"}, {"which is more A or B", "compare A B"},
+	{"which is smaller, A or B", "compare A B"}, {"which is smaller A or B", "compare A B"},
+	{"bonds to A", "bonds A"}, {"bonds for A", "bonds A"}, {"number bonds of A", "bonds A"},
+	{"number bonds to A", "bonds A"}, {"number bonds for A", "bonds A"}, {"pairs to A", "bonds A"},
+	{"ways to make A", "bonds A"}, {"all ways to make A", "bonds A"}, {"all pairs of A", "bonds A"},
+	{"count in As from B", "count B A 10"}, {"count on in As from B", "count B A 10"}, {"count in As", "count 0 A 10"},
+	{"count by A from B", "count B A 10"}, {"count by A", "count 0 A 10"}, {"skip count by A", "count 0 A 10"},
+	{"skip count in As", "count 0 A 10"}, {"partition A", "build A"}, {"make A", "build A"},
 	{"A times B", "A × B"}, {"A multiplied by B", "A × B"}, {"multiply A by B", "A × B"},
 	{"A lots of B", "A × B"}, {"A groups of B", "A × B"}, {"A sets of B", "A × B"}, {"A rows of B", "A × B"},
+	{"A by B", "A × B"}, {"an array of A by B", "A × B"}, {"array of A by B", "A × B"}, {"array A by B", "A × B"},
+	{"A by B array", "A × B"}, {"A x B array", "A × B"}, {"array A x B", "A × B"},
 	{"A twos", "A × 2"}, {"A threes", "A × 3"}, {"A fours", "A × 4"}, {"A fives", "A × 5"}, {"A sixes", "A × 6"},
 	{"A sevens", "A × 7"}, {"A eights", "A × 8"}, {"A nines", "A × 9"}, {"A elevens", "A × 11"},
 	{"A twelves", "A × 12"},
@@ -56,13 +69,14 @@ func unspoken(text string, w say.Vocabulary) string {
 // numbersSaid are the numbers in a line that says what a pattern does.
 func numbersSaid(pattern, line string, w say.Vocabulary) (a, b string, ok bool) {
 	before, after, _ := strings.Cut(pattern, "A")
-	between, _, two := strings.Cut(after, "B")
+	between, end, two := strings.Cut(after, "B")
 	rest, ok := strings.CutPrefix(line, before)
 	if !ok {
 		return "", "", false
 	}
 	if two {
-		if a, b, ok = strings.Cut(rest, between); !ok {
+		a, b, _ = strings.Cut(rest, between)
+		if b, ok = strings.CutSuffix(b, end); !ok {
 			return "", "", false
 		}
 	} else if a, ok = strings.CutSuffix(rest, after); !ok {

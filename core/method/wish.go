@@ -108,6 +108,10 @@ func grantLine(line string, asked *Wish, w say.Vocabulary) (Granted, error) {
 	asBoard := err == nil
 	if asBoard {
 		free = laidOut(written)
+	} else if said == "" && model != "" {
+		if free, err = emptyBoard(model); err != nil {
+			return Granted{}, err
+		}
 	}
 	ways := slices.Concat(free, worked)
 	if strings.Contains(text, "+") {
@@ -125,6 +129,8 @@ func grantLine(line string, asked *Wish, w say.Vocabulary) (Granted, error) {
 	title, shown := strings.TrimSpace(said), ways[at].Scenes[0]
 	if asBoard {
 		title = inUnits(written, w)
+	} else if title == "" {
+		title = specOf(model).Title
 	} else if shown.Made != nil && !strings.ContainsFunc(strings.ReplaceAll(title, "x", ""), unicode.IsLetter) {
 		title = w.Spell(shown.Made.Problem) // with the signs of print, not of the keyboard
 	}
@@ -168,6 +174,12 @@ func laidOut(b board.Board) []Shown {
 	return []Shown{{Wish{Model: b.Models[0].Kind()}, []lesson.Scene{freeBoard(b)}}}
 }
 
+// emptyBoard is a model that was only named, with nothing on it.
+func emptyBoard(kind string) ([]Shown, error) {
+	b, err := board.Parse(specOf(kind).Empty(0))
+	return laidOut(b), err
+}
+
 // freeBoard is a board that shows a number. It has no title: that would tell the class.
 func freeBoard(b board.Board) lesson.Scene {
 	return lesson.Scene{Start: b, Show: []string{"numeral", "unitForm"}}
@@ -199,33 +211,42 @@ func whyNot(text, amount string, isAmount bool, asked *Wish, model string, w say
 	return say.Refuse("wish-empty")
 }
 
-// onModel cuts the model off a line that names one: "8 and 6 on a rack".
+// onModel cuts the model off a line that names one: "8 and 6 on a rack"; nothing is left of "ten frame".
 func onModel(line string) (text, kind string) {
+	if kind := modelCalled(line); kind != "" {
+		return "", kind
+	}
 	for _, with := range []string{" on ", " with ", " in "} {
 		at := strings.LastIndex(strings.ToLower(line), with)
 		if at < 0 {
 			continue
 		}
-		named := strings.ToLower(strings.TrimSpace(line[at+len(with):]))
-		for _, article := range []string{"a ", "an ", "the ", "two ", "some "} {
-			named = strings.TrimPrefix(named, article)
-		}
-		for _, spec := range board.Specs() {
-			if spec.Called(named) {
-				return line[:at], spec.Kind
-			}
+		if kind := modelCalled(line[at+len(with):]); kind != "" {
+			return line[:at], kind
 		}
 	}
 	// 12 cubes.
 	trimmed := strings.TrimSpace(line)
 	if at := strings.LastIndex(trimmed, " "); at > 0 && strings.Contains("0123456789", trimmed[at-1:at]) {
-		for _, spec := range board.Specs() {
-			if spec.Called(strings.ToLower(trimmed[at+1:])) {
-				return trimmed[:at], spec.Kind
-			}
+		if kind := modelCalled(trimmed[at+1:]); kind != "" {
+			return trimmed[:at], kind
 		}
 	}
 	return line, ""
+}
+
+// modelCalled is the model that a teacher calls by a name, or none.
+func modelCalled(name string) string {
+	name = strings.ToLower(strings.TrimSpace(name))
+	for _, article := range []string{"a ", "an ", "the ", "two ", "some "} {
+		name = strings.TrimPrefix(name, article)
+	}
+	for _, spec := range board.Specs() {
+		if spec.Called(name) {
+			return spec.Kind
+		}
+	}
+	return ""
 }
 
 // amountOf is the amount that a line says, when it says no problem: a number, a unit form, or

@@ -39,6 +39,9 @@ func TestALineComesToWhatItSays(t *testing.T) {
 		"blocks 1h 4t 14o":        {"Free board: base-ten blocks", "", "154"},
 		"rack 2: 6 8 | discs 4t":  {"Free board: bead rack", "", "14"},
 		"2,500 in discs":          {"Free board: place value discs", "", "2500"},
+		"rack":                    {"Free board: bead rack", "Bead rack", "0"},
+		"a ten frame":             {"Free board: counters", "", "0"},
+		"Discs":                   {"Free board: place value discs", "", "0"},
 		"column-subtract 402 167": {"Column subtraction on base-ten blocks", "", ""},
 	} {
 		g, faults := method.Grant(line, nil, say.Vocabulary{})
@@ -70,6 +73,9 @@ func TestALineMayBeSaidInWords(t *testing.T) {
 		"7 sixes": "7 × 6", "5 twelves": "5 × 12", "126 multiplied by 4": "126 × 4", "multiply 24 by 3": "24 × 3",
 		"97 divided by 4": "97 ÷ 4", "20 shared between 4": "20 ÷ 4", "share 97 by 4": "97 ÷ 4",
 		"12 in groups of 3": "12 ÷ 3", "half of 26": "26 ÷ 2", "a quarter of 20": "20 ÷ 4", "1/2 of 8": "8 ÷ 2",
+		"difference 28 and 63": "28 and 63", "1000 less 1": "1000 − 1", "which is larger, 408 or 480?": "408 and 480",
+		"number bonds to 10": "10", "ways to make 8": "8", "count in 5s from 20": "20 in steps of 5", "partition 146": "146",
+		"array 3 by 4": "3 × 4", "3 x 4 array": "3 × 4", "6 by 7": "6 × 7", "skip count by 5": "0 in steps of 5",
 		"a tenth of 34": "34 ÷ 10", "8 PLUS 5 on counters": "8 + 5",
 	} {
 		g, faults := method.Grant(line, nil, say.Vocabulary{})
