@@ -49,6 +49,7 @@ func main() {
 	each := flag.Int("each", 60, "how many changes to a package")
 	seed := flag.Uint64("seed", 1, "which of them")
 	wait := flag.Duration("wait", 90*time.Second, "how long a change may keep its tests busy; longer counts as noticed")
+	in := flag.String("in", "", "only changes to files whose path holds this")
 	workers := flag.Int("workers", 2, "how many are tried at a time")
 	flag.Parse()
 	packages := flag.Args()
@@ -56,7 +57,7 @@ func main() {
 		packages = rules
 	}
 	for _, dir := range packages {
-		if err := report(dir, *each, *seed, *wait, *workers); err != nil {
+		if err := report(dir, *in, *each, *seed, *wait, *workers); err != nil {
 			fmt.Fprintln(os.Stderr, err)
 			os.Exit(1)
 		}
@@ -64,8 +65,8 @@ func main() {
 }
 
 // report tries the changes of a package and prints those that no test noticed, then how many were.
-func report(dir string, each int, seed uint64, wait time.Duration, workers int) error {
-	all, err := mutantsOf(dir)
+func report(dir, in string, each int, seed uint64, wait time.Duration, workers int) error {
+	all, err := mutantsOf(dir, in)
 	if err != nil {
 		return err
 	}
@@ -115,10 +116,11 @@ func report(dir string, each int, seed uint64, wait time.Duration, workers int) 
 	return nil
 }
 
-// mutantsOf are all changes to the files of a package and of those below it.
-func mutantsOf(dir string) (all []mutant, err error) {
+// mutantsOf are all changes to the files of a package and of those below it whose path holds a text.
+func mutantsOf(dir, in string) (all []mutant, err error) {
 	err = filepath.WalkDir(dir, func(path string, d os.DirEntry, err error) error {
-		if err != nil || !strings.HasSuffix(path, ".go") || strings.HasSuffix(path, "_test.go") {
+		if err != nil || !strings.HasSuffix(path, ".go") || strings.HasSuffix(path, "_test.go") ||
+			!strings.Contains(path, in) {
 			return err
 		}
 		files := token.NewFileSet()
