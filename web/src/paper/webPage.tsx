@@ -15,7 +15,7 @@ import linesCss from '../record/Lines.module.css?inline';
 import { Written } from '../record/Written';
 import writtenCss from '../record/Written.module.css?inline';
 import { names } from '../shell/names';
-import { useLesson } from '../state/lesson';
+import { readTitle, useLesson } from '../state/lesson';
 import tokensCss from '../tokens.css?inline';
 import { largest, Pictured } from './Pictured';
 import css from './webPage.module.css';
@@ -117,7 +117,7 @@ interface SlideProps {
 
 function Slide({ outline, scene, panel, room, of }: SlideProps) {
   const { prompt, board, written, lines } = panel;
-  const title = scene.title || outline.title;
+  const title = readTitle(scene) || outline.title;
   if (scene.page === 'objective' || scene.page === 'blank') {
     return (
       <section className={cx('slide')} aria-label={title}>

@@ -2,9 +2,9 @@
 // shown, edited, put in order, filled later, and looked at for what stayed and what changed.
 import { Button, Input } from 'antd';
 import { useState, type KeyboardEvent } from 'react';
-import { call, type Lit } from '../core/core';
+import { call, type Lit, type Outline } from '../core/core';
 import { setRecord as put } from '../state/acts';
-import { notify, sentence, useLesson } from '../state/lesson';
+import { notify, readTitle, sentence, useLesson } from '../state/lesson';
 import { names } from '../shell/names';
 import { toggled } from '../shell/toggled';
 import { equalsOf, sides } from './equals';
@@ -53,9 +53,7 @@ export function Kept() {
       <ol>
         {record.map((line, i) => (
           <li key={i}>
-            {headed(record, i) && (
-              <h4>{scenes.find((s) => s.id === line.scene)?.title ?? 'From another board'}</h4>
-            )}
+            {headed(record, i) && <h4>{boardName(scenes, line.scene)}</h4>}
             {editing === i ? (
               <Editing record={record} at={i} go={setEditing} />
             ) : chosen ? (
@@ -112,6 +110,12 @@ export function Kept() {
       />
     </section>
   );
+}
+
+/** How the board that lines came from is called: by its place, where its title would be its number. */
+function boardName(scenes: Outline['scenes'], id: string | undefined): string {
+  const at = scenes.findIndex((s) => s.id === id);
+  return at < 0 ? 'From another board' : readTitle(scenes[at]) || `Board ${at + 1}`;
 }
 
 /** Whether a line begins those of its scene, where the record is of several. */
