@@ -1,6 +1,6 @@
 // A class: its door, its children's devices, what they hand in, and what the teacher does with it.
 import type { Browser, BrowserContext, Locator, Page } from '@playwright/test';
-import { blocks, counters, expect, open, sentTo, sound, test } from './teacher';
+import { blocks, counters, expect, open, present, sentTo, sound, test } from './teacher';
 
 const NAMES = ['Mirren', 'Jorn', 'Evi', 'Mara'];
 
@@ -418,8 +418,7 @@ test('your turn: set while presenting, and what is put up comes to the stage', a
   const { code } = await newClass(page, 'Robins');
   const child = await device(browser, app.url, code, 'Mara');
   await open(page, [blocks({ tens: 3, ones: 2 })]);
-  await page.getByRole('button', { name: /^Present/ }).click();
-  await page.getByRole('button', { name: 'Next', exact: true }).waitFor();
+  await present(page);
   await page.keyboard.press('t');
   const dialog = page.getByRole('dialog', { name: 'Set for a class' });
   await choose(dialog, page, 'Class', 'Robins');
@@ -482,8 +481,7 @@ test('devices follow the stage, without what is held back, until it is their tur
   await page.getByRole('textbox', { name: 'What shall the class see?' }).focus();
   await page.keyboard.type('58 + 67');
   await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: /^Present/ }).click();
-  await page.getByRole('button', { name: 'Next', exact: true }).waitFor();
+  await present(page);
   await page.keyboard.press('d');
   // The demo's class is at its door too.
   await page
@@ -537,8 +535,7 @@ test('devices follow the stage, without what is held back, until it is their tur
   await page.keyboard.press('Escape');
   await expect(child.getByText('You are in Larches.')).toBeVisible();
   // A page that is gone without a word leaves no device behind.
-  await page.getByRole('button', { name: /^Present/ }).click();
-  await page.getByRole('button', { name: 'Next', exact: true }).waitFor();
+  await present(page);
   await page.keyboard.press('d');
   await expect(child.getByText('Jorn: look with the class.')).toBeVisible();
   await page.goto(`/class/${id}`);

@@ -5,6 +5,7 @@ import {
   drag,
   expect,
   open,
+  present,
   says,
   settled,
   setUp,
@@ -171,7 +172,7 @@ test('a story stands on the board, and tells what lies there; before a class not
   await expect(told).toHaveText('4 snails sit on the leaf, 1 bee flies.');
   await parts.getByRole('button', { name: 'First part: one fewer' }).click();
   await expect(told).toHaveText('3 snails sit on the leaf, 2 bees fly.');
-  await page.getByRole('button', { name: 'Present →' }).click();
+  await present(page);
   await expect(told).toHaveText('3 snails sit on the leaf, 2 bees fly.');
   await settled(page);
   const cells = page.locator('.frame-cell');

@@ -1,5 +1,5 @@
 // The shelf: a line becomes a lesson, and any lesson is found again among many.
-import { blocks, choose, expect, open, saved, settled, test, write } from './teacher';
+import { blocks, choose, expect, open, present, saved, settled, test, write } from './teacher';
 
 const line = 'What shall the class see?';
 
@@ -35,8 +35,7 @@ test('a line is shown in another way at a press, and what says nothing is told',
   await expect(page.getByRole('region', { name: /Counters/ })).toBeVisible();
   await expect(page.locator('#board [data-piece]')).toHaveCount(14);
   // The number is the teacher's: before the class nothing tells it.
-  await page.getByRole('button', { name: /^Present/ }).click();
-  await page.getByRole('button', { name: 'Next', exact: true }).waitFor();
+  await present(page);
   await expect(page.getByRole('region', { name: 'Prompt' })).toHaveText('');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Board');
 });
@@ -46,7 +45,7 @@ test('a problem is typed as it is said', async ({ page }) => {
   await write(page.getByRole('textbox', { name: line }), '14 take away 6');
   await expect(page.getByText('Subtraction facts on bead rack').first()).toBeVisible();
   await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: /^Present/ }).click();
+  await present(page);
   await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('region', { name: 'Prompt' })).toContainText('14');
 });

@@ -236,7 +236,9 @@ export const pieces = (page: Page, tone: string): Locator => page.locator(`[data
 
 /** Begins to present what is open, and waits until the class's screen stands. */
 export async function present(page: Page) {
-  await page.getByRole('button', { name: 'Present' }).click();
+  await page.getByRole('button', { name: /^Present/ }).click();
+  // The bench has a Next of its own, and is there until the stage is.
+  await page.locator('main[data-keys]').waitFor();
   await expect(page.getByRole('button', { name: 'Next', exact: true })).toBeVisible();
   await settled(page);
 }

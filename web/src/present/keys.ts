@@ -1,7 +1,7 @@
 // The keys while presenting go on whatever has the focus: a piece that was pressed, a
 // button, a row of beads. What is open over the board has its own: a dialog, a menu, a
 // field to type in.
-import { useEffect, useRef } from 'react';
+import { useEffect, useLayoutEffect, useRef } from 'react';
 import { change } from '../state/acts';
 
 export type KeyActs = Record<string, () => void>;
@@ -20,7 +20,8 @@ function isOver(e: KeyboardEvent): boolean {
 
 export function usePresentingKeys(acts: KeyActs) {
   const now = useRef(acts);
-  useEffect(() => {
+  // What is seen can be pressed at once: not only when the page has had time for more.
+  useLayoutEffect(() => {
     now.current = acts;
   });
   useEffect(() => {
