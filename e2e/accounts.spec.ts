@@ -180,7 +180,7 @@ test('a class that is shared can be looked at, and not changed', async ({ browse
   for (const name of ['New code', 'Add children', 'End', 'The class’s board'])
     await expect(birch.getByRole('button', { name, exact: true })).toBeHidden();
   await birch.getByRole('link', { name: 'Add in columns' }).click();
-  await expect(birch.getByText(/handed in/)).toBeVisible();
+  await expect(birch.getByRole('region', { name: 'What was handed in' })).toBeVisible();
   await expect(birch.getByRole('button', { name: 'Put up' })).toBeHidden();
 });
 

@@ -2,6 +2,7 @@ package method
 
 import (
 	"strings"
+	"unicode"
 
 	"unitbloom/core/place"
 	"unitbloom/core/say"
@@ -50,6 +51,9 @@ var questions = []string{"what is ", "what's ", "how much is "}
 
 // unspoken is a problem that is said in words, with its signs; another line as it is.
 func unspoken(text string, w say.Vocabulary) string {
+	if !strings.ContainsFunc(text, unicode.IsLetter) {
+		return text
+	}
 	line := strings.ToLower(text)
 	for _, q := range questions {
 		if rest, asks := strings.CutPrefix(line, q); asks {
