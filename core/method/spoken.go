@@ -79,8 +79,9 @@ func numbersSaid(pattern, line string, w say.Vocabulary) (a, b string, ok bool) 
 		return "", "", false
 	}
 	if two {
-		a, b, _ = strings.Cut(rest, between)
-		if b, ok = strings.CutSuffix(b, end); !ok {
+		var found bool
+		a, b, found = strings.Cut(rest, between)
+		if b, ok = strings.CutSuffix(b, end); !found || !ok {
 			return "", "", false
 		}
 	} else if a, ok = strings.CutSuffix(rest, after); !ok {
