@@ -174,7 +174,6 @@ test('a story stands on the board, and tells what lies there; before a class not
   await expect(told).toHaveText('3 snails sit on the leaf, 2 bees fly.');
   await present(page);
   await expect(told).toHaveText('3 snails sit on the leaf, 2 bees fly.');
-  await settled(page);
   const cells = page.locator('.frame-cell');
   const room = (await page.locator('.stage').boundingBox())!;
   const text = (await told.locator('p').boundingBox())!;

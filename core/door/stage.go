@@ -192,12 +192,8 @@ func lookedAt(sc lesson.Scene, models int) func(map[string]board.Size) map[strin
 		}
 	}
 	return func(reach map[string]board.Size) map[string]board.Size {
-		out := map[string]board.Size{}
-		for zone, size := range reach {
-			if zones[zone] {
-				out[zone] = size
-			}
-		}
+		out := maps.Clone(reach)
+		maps.DeleteFunc(out, func(zone string, _ board.Size) bool { return !zones[zone] })
 		return out
 	}
 }

@@ -1,6 +1,7 @@
 package method
 
 import (
+	"fmt"
 	"strconv"
 
 	"unitbloom/core/board"
@@ -43,24 +44,8 @@ func makeDifference(r Request) (Example, error) {
 		m.countUp(big, small)
 	}
 	e, err := m.end(strconv.Itoa(a[0])+" and "+strconv.Itoa(a[1]), strconv.Itoa(big-small))
-	e.like = borrowings(big, small)
+	e.like = fmt.Sprint(simple{x: big, sign: "−", y: small}.exchanged())
 	return e, err
-}
-
-// borrowings are the places where the smaller number has more than the larger,
-// with what was needed there before.
-func borrowings(big, small int) string {
-	out, borrowed := "", 0
-	for p := place.Ones; big > 0 || small > 0; p++ {
-		if big%10-borrowed < small%10 {
-			out += p.String() + " "
-			borrowed = 1
-		} else {
-			borrowed = 0
-		}
-		big, small = big/10, small/10
-	}
-	return out
 }
 
 // twoRows lays two numbers as rows of cubes, rings what one has more, and counts

@@ -162,33 +162,42 @@ func (w Vocabulary) ownMoney(text string) string {
 	if len(own) != len(money) || !strings.Contains(text, "euro") && !strings.Contains(text, "cent") {
 		return text
 	}
+	return eachWord(text, func(_ []string, _ int, word string) string {
+		if k := slices.Index(money, word); k >= 0 {
+			return own[k]
+		}
+		return word
+	})
+}
+
+// eachWord is a text with its words written anew, and what stands behind them as it was: rewrite
+// writes the one at i.
+func eachWord(text string, rewrite func(words []string, i int, word string) string) string {
 	words := strings.Split(text, " ")
 	for i, word := range words {
 		bare := strings.TrimRight(word, ".,:;?!")
-		for k, ours := range money {
-			if bare == ours {
-				words[i] = own[k] + word[len(bare):]
-			}
-		}
+		words[i] = rewrite(words, i, bare) + word[len(bare):]
 	}
 	return strings.Join(words, " ")
 }
 
 // ownOnes says units for ones that are counted: in unit forms, which are no sentences of the catalogue.
 func ownOnes(text string) string {
-	words := strings.Split(text, " ")
-	for i := 1; i < len(words); i++ {
-		bare := strings.TrimRight(words[i], ".,:;?!")
-		rest := words[i][len(bare):]
-		counted := words[i-1] != "" && digitsFrom(words[i-1], len(words[i-1])-1) > len(words[i-1])-1
+	return eachWord(text, func(words []string, i int, word string) string {
 		switch {
-		case bare == "ones" && counted:
-			words[i] = "units" + rest
-		case bare == "one" && words[i-1] == "1" && (i+1 == len(words) || words[i+1] != "by"):
-			words[i] = "unit" + rest
+		case i == 0:
+		case word == "ones" && endsInDigit(words[i-1]):
+			return "units"
+		case word == "one" && words[i-1] == "1" && (i+1 == len(words) || words[i+1] != "by"):
+			return "unit"
 		}
-	}
-	return strings.Join(words, " ")
+		return word
+	})
+}
+
+func endsInDigit(text string) bool {
+	last := len(text) - 1
+	return last >= 0 && digitsFrom(text, last) > last
 }
 
 // validateSpelling names the first choice of numbers, "and" and money that is none.

@@ -167,6 +167,19 @@ export function MoreOrLess({ index, places }: { index: number; places: [Place, s
   );
 }
 
+/** Into how many groups is shared. */
+export function GroupCount({ index, count }: { index: number; count: number }) {
+  const set = (n: number) => act({ kind: 'groups', model: index, count: n });
+  return (
+    <Stepper
+      label="Groups"
+      value={count}
+      less={count > 0 ? () => set(count - 1) : undefined}
+      more={count < 12 ? () => set(count + 1) : undefined}
+    />
+  );
+}
+
 interface TypedFormProps extends Pick<InputProps, 'placeholder' | 'maxLength' | 'autoFocus'> {
   label: string;
   text: string;

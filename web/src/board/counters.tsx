@@ -6,7 +6,7 @@ import { act, acting } from '../state/acts';
 import { select, type DrawnModel } from '../state/lesson';
 import { InputNumber, Sheet } from '../shell/later';
 import { selectZone } from './columns';
-import { Loose, Panel, Stepper, TypedForm, WordMenu } from './controls';
+import { GroupCount, Loose, Panel, Stepper, TypedForm, WordMenu } from './controls';
 import { cellUnder, named, onMat, onTray, zoneUnder } from './drops';
 import { PieceShape } from './looks';
 import { PieceBoard } from './PieceBoard';
@@ -249,12 +249,7 @@ export function CountersSetUp({ model, index }: OfModel) {
       <Panel label="Groups">
         {(away) => (
           <>
-            <Stepper
-              label="Groups"
-              value={s.groups ?? '0'}
-              less={Number(s.groups) > 0 ? () => make('groups', { count: Number(s.groups) - 1 }) : undefined}
-              more={Number(s.groups) < 12 ? () => make('groups', { count: Number(s.groups) + 1 }) : undefined}
-            />
+            <GroupCount index={index} count={Number(s.groups ?? 0)} />
             <Button onClick={() => make('deal')}>Deal one</Button>
             <Button onClick={() => make('share', { rounds: 1 })}>Deal one round</Button>
             <Button onClick={away(() => make('share'))}>Share all</Button>

@@ -7,7 +7,7 @@ import { act, acting } from '../state/acts';
 import { type DrawnModel } from '../state/lesson';
 import { Checkbox, Select } from '../shell/later';
 import { Columns } from './columns';
-import { Loose, MoreOrLess, Panel, Stepper, TypedForm, WordMenu } from './controls';
+import { GroupCount, Loose, MoreOrLess, Panel, Stepper, TypedForm, WordMenu } from './controls';
 import { named, onColumn, onTray, zoneUnder } from './drops';
 import { PieceBoard } from './PieceBoard';
 import type { OfModel, ViewProps } from './view';
@@ -117,12 +117,7 @@ export function DiscsSetUp({ model, index }: OfModel) {
       <Panel label="Share">
         {(away) => (
           <>
-            <Stepper
-              label="Groups"
-              value={s.groups ?? '0'}
-              less={Number(s.groups) > 0 ? () => make('groups', { count: Number(s.groups) - 1 }) : undefined}
-              more={Number(s.groups) < 12 ? () => make('groups', { count: Number(s.groups) + 1 }) : undefined}
-            />
+            <GroupCount index={index} count={Number(s.groups ?? 0)} />
             {shown.map((place) => {
               const label = model.zones.find((z) => z.place === place)?.label ?? place;
               return (

@@ -8,6 +8,7 @@ import { notify, readTitle, sentence, useLesson } from '../state/lesson';
 import { names } from '../shell/names';
 import { toggled } from '../shell/toggled';
 import { equalsOf, sides } from './equals';
+import { Left } from './Lines';
 import { useOwnLinesWanted, wantOwnLines } from './ownLines';
 import { SmallBoard } from './SmallBoard';
 import { Judged, Standing, verdictOf } from './Judged';
@@ -227,9 +228,7 @@ function LitLine({ text, parts: told, equals }: LitLineProps) {
     <span aria-label={text}>
       {left && read === left.length ? (
         <>
-          <span className={cx('left')} style={{ minWidth: `${equals / EM}em` }}>
-            {drawn(parts.slice(0, at))}
-          </span>
+          <Left width={`${equals / EM}em`}>{drawn(parts.slice(0, at))}</Left>
           {drawn(parts.slice(at))}
         </>
       ) : (

@@ -1,5 +1,6 @@
 // What an example has written beside its grid: sentences and texts, bonds drawn,
 // and rows that follow one another as a table.
+import type { ReactNode } from 'react';
 import { Bond } from '../board/Beside';
 import type { WrittenLine } from '../core/core';
 import { names } from '../shell/names';
@@ -60,15 +61,20 @@ export function Lines({ lines, rows = Infinity, equals = 0 }: Props) {
   );
 }
 
+/** What stands before the = of a sentence, which ends where it does in those above and below. */
+export function Left({ width, children }: { width: number | string; children: ReactNode }) {
+  return (
+    <span className={cx('left')} style={{ minWidth: width }}>
+      {children}
+    </span>
+  );
+}
+
 function Sentence({ text, equals }: { text: string; equals: number }) {
   const [left, rest] = (equals > 0 && sides(text)) || ['', text];
   return (
     <p>
-      {left && (
-        <span className={cx('left')} style={{ minWidth: equals }}>
-          {left}
-        </span>
-      )}
+      {left && <Left width={equals}>{left}</Left>}
       {apart(rest)}
     </p>
   );
