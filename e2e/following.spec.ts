@@ -22,6 +22,14 @@ test('the written method stands beside a free board and follows the hand', async
   await expect(page.locator('#board .strike')).toHaveCount(0);
   await present(page);
   await expect(digit(page, 'mark tens')).toBeVisible();
+  // It is put away and comes again without leaving the stage.
+  await page.keyboard.press('h');
+  for (const shown of [false, true]) {
+    await page.getByRole('button', { name: 'Arrange' }).click();
+    await page.getByRole('menuitem', { name: /written method follows/ }).click();
+    await expect(digit(page, 'mark tens')).toBeVisible({ visible: shown });
+  }
+  await page.keyboard.press('Escape');
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(digit(page, 'mark tens')).toHaveCount(0);

@@ -309,7 +309,8 @@ func Use(specs ...ModelSpec) {
 }
 
 // With registers one more model until the function that it returns is called. It is
-// for tests of what the registry holds.
+// for tests of what the registry holds, which have the registry to themselves: none of them is
+// parallel to another.
 func With(spec ModelSpec) (remove func()) {
 	before := models
 	Use(spec)

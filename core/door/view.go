@@ -203,6 +203,8 @@ type ModelHead struct {
 	Held        []string    `json:"held"`
 	ReadOuts    []ReadOut   `json:"readouts"`
 	Kept        []KeptView  `json:"kept"`
+	// Writes says that the written method can follow what is done with it.
+	Writes bool `json:"writes,omitempty"`
 	// Fives are the pieces of the ones as a larger picture has them, where they stand in stacks.
 	Fives Pieces `json:"fives,omitempty"`
 }
@@ -385,6 +387,8 @@ func (s *session) modelHead(b board.Board, i int, l board.Layout, sc lesson.Scen
 	if l.Room.Tight {
 		m.Fives = l.InFives()
 	}
+	spec, _ := board.SpecOf(m.Kind)
+	m.Writes = i == 0 && spec.Written != nil && len(sc.Steps) == 0
 	h := s.heldBack(sc)
 	for name, count := range m.Counts {
 		m.Counts[name] = w.Spell(count)

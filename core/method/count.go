@@ -13,17 +13,20 @@ import (
 // count goes on in equal steps, crossing tens and hundreds.
 var count = Spec{
 	ID: "count", Title: "Count on in steps", Operation: "number",
-	Doc: "From a start in steps of 1, 2, 5, 10, 100 or 1,000: each number said in ordinary and in place-value " +
+	Doc: "From a start in steps of 1 to 9, or of so many tens, hundreds or thousands: each number said in ordinary and in place-value " +
 		"words, tens and hundreds crossed on the model.",
 	Args:   "a start, a step, and how many",
 	Sample: []string{"37", "10", "8"}, Typed: "37, 10, 8",
-	Limits:  "Steps of 1, 2, 5, 10, 100 or 1,000; 1 to 30 of them; to 9,999.",
+	Limits:  "Steps of 1 to 9, or as many tens, hundreds or thousands; 1 to 30 of them; to 9,999.",
 	Models:  []string{"blocks", "discs"},
 	Options: []Option{checkByInverse},
 	make:    makeCount,
+	// The step and how many of them are what it is about.
 	redraw: func(args []string, draw func(int) int) []string {
-		// The step and how many of them are what it is about.
 		return append([]string{redrawn(args[0], draw)}, args[1:]...)
+	},
+	grow: func(args []string, draw func(int) int) []string {
+		return append([]string{grown(args[0], draw)}, args[1:]...)
 	},
 	read: func(text string) []string {
 		return strings.FieldsFunc(text, func(r rune) bool { return r == ' ' || r == ',' })
@@ -31,7 +34,7 @@ var count = Spec{
 }
 
 func makeCount(r Request) (Example, error) {
-	a, err := arguments(r, [2]int{0, 9999}, [2]int{1, 1000}, [2]int{1, 30})
+	a, err := arguments(r, [2]int{0, 9999}, [2]int{1, 9000}, [2]int{1, 30})
 	if err != nil {
 		return Example{}, err
 	}
@@ -80,7 +83,7 @@ func makeCount(r Request) (Example, error) {
 		}
 	}
 	m.table("number", "in words", "place by place")
-	m.countWhy(start, times, p, told)
+	m.countWhy(start, p, each, told)
 	all, end := by*times, strconv.Itoa(start+by*times)
 	if times > 1 && m.checks {
 		m.step(lesson.Step{
@@ -104,26 +107,25 @@ func countRow(n place.Number) lesson.Write {
 }
 
 // countWhy asks why a digit stays, or when the next place changes.
-func (m *maker) countWhy(start, times int, p place.Place, crosses bool) {
+func (m *maker) countWhy(start int, p place.Place, each int, crosses bool) {
 	switch {
-	case p > place.Ones:
+	case p > place.Ones && each == 1:
 		m.why(line("count.why", given("d", start%10)), line("count.why.answer", say.PlaceName("place", p)))
+	case p > place.Ones:
+		m.why(line("count.why", given("d", start%10)), line("count.why.several", given("each", each),
+			say.PlaceName("place", p)))
 	case crosses:
 		m.why(line("count.when"), line("count.when.answer"))
 	}
 }
 
-// stepOf is the place and the number of pieces of a step: 5 is five ones.
-func stepOf(by int) (place.Place, int) {
-	switch by {
-	case 1, 2, 5:
-		return place.Ones, by
-	case 10:
-		return place.Tens, 1
-	case 100:
-		return place.Hundreds, 1
-	case 1000:
-		return place.Thousands, 1
+// stepOf is the place and the number of pieces of a step: 5 is five ones, 30 three tens; none of another.
+func stepOf(by int) (p place.Place, pieces int) {
+	for by >= 10 && by%10 == 0 {
+		p, by = p+1, by/10
 	}
-	return 0, 0
+	if by > 9 {
+		return 0, 0
+	}
+	return p, by
 }

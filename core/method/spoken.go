@@ -30,6 +30,8 @@ var spoken = []struct{ said, is string }{
 	{"count in As from B", "count B A 10"}, {"count on in As from B", "count B A 10"}, {"count in As", "count 0 A 10"},
 	{"count by A from B", "count B A 10"}, {"count by A", "count 0 A 10"}, {"skip count by A", "count 0 A 10"},
 	{"skip count in As", "count 0 A 10"}, {"partition A", "build A"}, {"make A", "build A"},
+	{"regroup A", "A"}, {"how many tens in A", "A"}, {"how many tens are in A", "A"}, {"how many hundreds in A", "A"},
+	{"how many hundreds are in A", "A"}, {"A in tens and ones", "A"}, {"A in hundreds, tens and ones", "A"},
 	{"A times B", "A × B"}, {"A multiplied by B", "A × B"}, {"multiply A by B", "A × B"},
 	{"A lots of B", "A × B"}, {"A groups of B", "A × B"}, {"A sets of B", "A × B"}, {"A rows of B", "A × B"},
 	{"A by B", "A × B"}, {"an array of A by B", "A × B"}, {"array of A by B", "A × B"}, {"array A by B", "A × B"},

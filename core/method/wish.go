@@ -98,6 +98,17 @@ func Grant(text string, asked *Wish, w say.Vocabulary) (Granted, []ListError) {
 
 func grantLine(line string, asked *Wish, w say.Vocabulary) (Granted, error) {
 	said, model := onModel(line)
+	g, err := grantSaid(line, said, model, asked, w)
+	if digits := place.InDigits(said); err != nil && digits != said {
+		if g, err := grantSaid(digits, digits, model, asked, w); err == nil {
+			return g, nil
+		}
+	}
+	return g, err
+}
+
+// grantSaid is what a line comes to, of which all but the model is said.
+func grantSaid(line, said, model string, asked *Wish, w say.Vocabulary) (Granted, error) {
 	text, err := inSigns(said, w)
 	if err != nil {
 		return Granted{}, err
@@ -232,6 +243,14 @@ func onModel(line string) (text, kind string) {
 			return trimmed[:at], kind
 		}
 	}
+	// blocks 231, ten frame 14.
+	for at, r := range trimmed {
+		if r == ' ' && strings.Contains("0123456789", trimmed[at+1:at+2]) {
+			if kind := modelCalled(trimmed[:at]); kind != "" {
+				return trimmed[at+1:], kind
+			}
+		}
+	}
 	return line, ""
 }
 
@@ -273,11 +292,12 @@ func boards(amount string, isAmount bool) []Shown {
 			ways = append(ways, Shown{Wish{Model: spec.Kind}, []lesson.Scene{freeBoard(b)}})
 		}
 	}
-	// Few are for models that show single things; more for those that show places.
-	few := totalOf(amount).Cmp(place.Int(20)) <= 0
+	// Few are for models that show single things; more for those that show places, and hold them.
+	total := totalOf(amount)
+	few := total.Cmp(place.Int(20)) <= 0
 	other := func(way Shown) int {
 		most := specOf(way.Model).Most
-		if single := most > 0 && most <= 100; single == few {
+		if single := most > 0 && most <= 100; single == few && fitsModel(way.Model, total) == nil {
 			return 0
 		}
 		return 1
@@ -305,7 +325,10 @@ func boardOf(amount, kind string) (board.Board, error) {
 	}
 	total := totalOf(amount)
 	if err := fitsModel(kind, total); err != nil {
-		return board.Board{}, err
+		if spec.Acts.Reach == nil || strings.Contains(amount, "+") {
+			return board.Board{}, err
+		}
+		amount = total.UnitForm().String() // in the larger pieces that it goes on with
 	}
 	b, err := board.Parse(spec.Empty(total.Count(place.Ones)))
 	if err != nil {

@@ -42,6 +42,14 @@ func TestALineComesToWhatItSays(t *testing.T) {
 		"rack":                    {"Free board: bead rack", "Bead rack", "0"},
 		"a ten frame":             {"Free board: counters", "", "0"},
 		"Discs":                   {"Free board: place value discs", "", "0"},
+		"25000 on blocks":         {"Free board: base-ten blocks", "25000", "25000"},
+		"25000":                   {"Free board: place value discs", "", "25000"},
+		"blocks 231":              {"Free board: base-ten blocks", "231", "231"},
+		"Ten frames 7 and 5":      {"Free board: counters", "7 and 5", "12"},
+		"five on a ten frame":     {"Free board: counters", "5", "5"},
+		"two hundred and six":     {"Free board: base-ten blocks", "206", "206"},
+		"six tens and four ones":  {"Free board: base-ten blocks", "", "64"},
+		"how many tens in 146?":   {"Free board: base-ten blocks", "how many tens in 146?", "146"},
 		"column-subtract 402 167": {"Column subtraction on base-ten blocks", "", ""},
 	} {
 		g, faults := method.Grant(line, nil, say.Vocabulary{})
@@ -76,7 +84,8 @@ func TestALineMayBeSaidInWords(t *testing.T) {
 		"difference 28 and 63": "28 and 63", "1000 less 1": "1000 − 1", "which is larger, 408 or 480?": "408 and 480",
 		"number bonds to 10": "10", "ways to make 8": "8", "count in 5s from 20": "20 in steps of 5", "partition 146": "146",
 		"array 3 by 4": "3 × 4", "3 x 4 array": "3 × 4", "6 by 7": "6 × 7", "skip count by 5": "0 in steps of 5",
-		"a tenth of 34": "34 ÷ 10", "8 PLUS 5 on counters": "8 + 5",
+		"fifty-eight plus sixty-seven": "58 + 67", "half of twenty": "20 ÷ 2", "skip count by 3": "0 in steps of 3",
+		"ten more than two hundred and six": "206 + 10", "seven times six": "7 × 6", "a tenth of 34": "34 ÷ 10", "8 PLUS 5 on counters": "8 + 5",
 	} {
 		g, faults := method.Grant(line, nil, say.Vocabulary{})
 		require.Empty(t, faults, line)
@@ -184,6 +193,7 @@ func TestABoardFitsItsNumber(t *testing.T) {
 		"24 counters":      "counters 2x5 2x5 2x5: 24",
 		"41 counters":      "counters 10x10: 41",
 		"24 on a rack":     "rack 3: 10 10 4",
+		"25000 on blocks":  "blocks 2tth 5th",
 	} {
 		g, faults := method.Grant(line, nil, say.Vocabulary{})
 		require.Empty(t, faults, line)

@@ -2,6 +2,7 @@ package model_test
 
 import (
 	"encoding/json"
+	"image"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -105,6 +106,48 @@ func TestABlockIsTurnedOnTheMat(t *testing.T) {
 	b, err = board.ApplyAll(b, []board.Move{{Kind: "view", Args: blocks.ViewArgs{View: "columns"}}})
 	require.NoError(t, err)
 	assert.Zero(t, lying(b), "in columns each stands")
+}
+
+// Turned together, what lay side by side lies under one another, and none lies on another.
+func TestTurnedBlocksHideNone(t *testing.T) {
+	mat := board.Move{Kind: "view", Args: blocks.ViewArgs{View: "mat"}}
+	for count := 1; count <= 3; count++ {
+		turn := board.Move{Kind: "turn", Args: pieces.PiecesArgs{Pieces: []board.Select{{Place: place.Tens, Count: count}}}}
+		b := played(t, "blocks 2h 3t 1o", mat, turn)
+		l := b.Lay(0)
+		var lie []image.Rectangle
+		rows, high := 0, 0
+		for _, p := range l.Pieces {
+			r := image.Rect(int(p.X), int(p.Y), int(p.X+p.W), int(p.Y+p.H))
+			assert.True(t, r.In(image.Rect(0, 0, l.W, l.H)), "%d turned: %v is on the mat", count, r)
+			if p.Drawing == "hundred" {
+				continue // hundreds lie in piles
+			}
+			for _, o := range lie {
+				assert.False(t, r.Overlaps(o), "%d turned: %v lies on %v", count, r, o)
+			}
+			if lie = append(lie, r); r.Dx() > r.Dy() {
+				assert.Greater(t, r.Min.Y, high-1)
+				rows, high = rows+1, r.Max.Y
+			}
+		}
+		assert.Equal(t, count, rows)
+	}
+}
+
+// A mat is as large as its blocks want, and has room for one that lies far away.
+func TestAMatHasRoomForItsBlocks(t *testing.T) {
+	mat := board.Move{Kind: "view", Args: blocks.ViewArgs{View: "mat"}}
+	small, middle, large := played(t, "blocks 3t 4o", mat).Lay(0), played(t, "blocks 2h", mat).Lay(0),
+		played(t, "blocks 1th", mat).Lay(0)
+	assert.Less(t, small.W, middle.W)
+	assert.Less(t, middle.W, large.W)
+	far := board.Move{Kind: "lay", Args: pieces.LayArgs{Pieces: []board.Select{{Count: 1}}, DX: 900, DY: 500}}
+	l := played(t, "blocks 3t 4o", mat, far).Lay(0)
+	for _, p := range l.Pieces {
+		assert.LessOrEqual(t, int(p.X+p.W), l.W)
+		assert.LessOrEqual(t, int(p.Y+p.H), l.H)
+	}
 }
 
 // Copies are looked at, until they are brought into play; what a start row shows never is.

@@ -83,6 +83,15 @@ func TestTheWrittenMethodFollowsAnAdditionByHand(t *testing.T) {
 	assert.Equal(t, paper(b), paper(again), "it is read from the board, which is kept")
 }
 
+// A place that holds only what was made of the one before has its digit at once.
+func TestWhatWasMadeIsWrittenWhereNoAddendIs(t *testing.T) {
+	b := played(t, "blocks 0", leavesTraces, amount("build", "58 + 67"), bundle(place.Ones))
+	assert.Equal(t, "5", paper(b)["sum"])
+	b, err := board.ApplyAll(b, []board.Move{bundle(place.Tens)})
+	require.NoError(t, err)
+	assert.Equal(t, map[string]string{"addend 1": "5 8", "addend 2": "+ 6 7", "mark": "1 1", "sum": "1 2 5"}, paper(b))
+}
+
 func TestTheWrittenMethodFollowsASubtractionByHand(t *testing.T) {
 	b := played(t, "discs 0", leavesTraces, amount("build", "402"))
 	assert.Equal(t, map[string]string{"addend 1": "4 0 2"}, paper(b))

@@ -1,6 +1,10 @@
 package place
 
-import "strings"
+import (
+	"slices"
+	"strconv"
+	"strings"
+)
 
 var small = [...]string{
 	"zero", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine",
@@ -181,4 +185,86 @@ func (w Written) Read() Reading {
 		PlaceWords:   w.PlaceWords(),
 		Digits:       w.Digits(),
 	}
+}
+
+// InDigits is a line with the names of its whole numbers in digits: "fifty-eight and six" is
+// "58 and 6", and "one hundred and six" is "106". The rest of the line stands as it is.
+func InDigits(line string) string {
+	var out []string
+	var n naming
+	end := func() {
+		if n.last != unnamed {
+			out = append(out, strconv.Itoa(n.thousands*1000+n.rest))
+		}
+		n = naming{}
+	}
+	words := strings.Fields(line)
+	for i := 0; i < len(words); i++ {
+		word := strings.TrimRight(words[i], ",?.=")
+		if next := i + 1; word == "and" && n.last >= hundredNamed && next < len(words) {
+			if v, known := named(strings.TrimRight(words[next], ",?.=")); known && v > 0 && v < 100 {
+				continue
+			}
+		}
+		if v, known := named(word); !known || !n.takes(v) {
+			if end(); !known || !n.takes(v) {
+				out = append(out, words[i])
+				continue
+			}
+		}
+		if after := words[i][len(word):]; after != "" {
+			end()
+			out[len(out)-1] += after
+		}
+	}
+	end()
+	return strings.Join(out, " ")
+}
+
+// naming is as much of a number as was named, and what was named last.
+type naming struct{ thousands, rest, last int }
+
+const (
+	unnamed = iota
+	onesNamed
+	tensNamed
+	hundredNamed
+	thousandNamed
+)
+
+// named is the number that a word names: five, twenty-three, hundred.
+func named(word string) (int, bool) {
+	word = strings.ToLower(word)
+	if ten, one, two := strings.Cut(word, "-"); two {
+		t, o := slices.Index(tensWords[:], ten), slices.Index(small[:10], one)
+		return 10*t + o, t > 1 && o > 0
+	}
+	if i := slices.Index(small[:], word); i >= 0 {
+		return i, true
+	}
+	if i := slices.Index(tensWords[:], word); i > 1 {
+		return 10 * i, true
+	}
+	sizes := map[string]int{"hundred": 100, "thousand": 1000}
+	return sizes[word], sizes[word] > 0
+}
+
+// takes goes on with a number that was named, if it can follow what was named before.
+func (n *naming) takes(v int) bool {
+	switch {
+	case v == 1000 && n.last != unnamed && n.thousands == 0 && n.rest > 0:
+		*n = naming{thousands: n.rest, last: thousandNamed}
+	case v == 100 && n.last == onesNamed && n.rest < 10 && n.rest > 0:
+		n.rest, n.last = 100*n.rest, hundredNamed
+	case v >= 100 || v == 0 && n.last != unnamed:
+		return false
+	case n.last == unnamed || n.last >= hundredNamed || n.last == tensNamed && v < 10:
+		n.last = onesNamed
+		if n.rest += v; v >= 20 && v%10 == 0 {
+			n.last = tensNamed
+		}
+	default:
+		return false
+	}
+	return true
 }

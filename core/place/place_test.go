@@ -294,3 +294,22 @@ func TestBuildsMissNoneAndRepeatNone(t *testing.T) {
 	assert.Len(t, list, 50)
 	assert.Positive(t, count)
 }
+
+// What a number is called is read again, whichever way a class says it.
+func TestNamesOfNumbersAreReadInDigits(t *testing.T) {
+	for n := range 10_000 {
+		for _, and := range []bool{true, false} {
+			words := place.Int(n).Words(and)
+			require.Equal(t, strconv.Itoa(n), place.InDigits(words), words)
+			require.Equal(t, strconv.Itoa(n), place.InDigits(strings.ReplaceAll(words, "-", " ")))
+		}
+	}
+	for line, want := range map[string]string{
+		"fifty-eight and six": "58 and 6", "one hundred and six plus two": "106 plus 2", "Seven times eight?": "7 times 8?",
+		"ten, twenty, thirty": "10, 20, 30", "twenty and three": "20 and 3", "five tens": "5 tens", "5 and 6": "5 and 6",
+		"two hundred and a ten": "200 and a 10", "hundred": "hundred", "one two three": "1 2 3", "zero five": "0 5",
+		"a thousand thousand": "a thousand thousand", "five and twenty-zero": "5 and twenty-zero", "": "",
+	} {
+		assert.Equal(t, want, place.InDigits(line), line)
+	}
+}

@@ -321,7 +321,7 @@ var general = map[string]string{
 	"refuse.method-whole":     "{n} has decimals. Whole numbers are needed here.",
 	"refuse.method-range":     "{n} does not fit here. Use {least} to {most}.",
 	"refuse.method-holds":     "{n} does not fit here. Whole numbers to {most} fit on the {model}.",
-	"refuse.count-step":       "Steps of {n} are not counted here. Use 1, 2, 5, 10, 100 or 1000.",
+	"refuse.count-step":       "Steps of {n} are not counted here. Use 1 to 9, or as many tens, hundreds or thousands.",
 	"refuse.more-less-change": "{text} is not a change. Write a sign and 0.01, 0.1, 1, 10, 100 or 1000, like +10.",
 	"refuse.more-less-range":  "{change} from {n} goes beyond what is shown here.",
 	"refuse.story-thing":      "\"{story}\" is not a thing to count here. Write one in the plural, like bulbs.",

@@ -80,6 +80,7 @@ var worked = map[string]string{
 	"count.digits.answer.told": "That is {n}. The {changed} changed. {crossed}",
 	"count.why":                "[explain] Why do the {@ones} stay {d} all the time?",
 	"count.why.answer":         "Each step brings a {place.one} and no {@ones}.",
+	"count.why.several":        "Each step brings {each} {place} and no {@ones}.",
 	"count.when":               "[explain] When does the next place change?",
 	"count.when.answer":        "When the {@ones} make a ten.",
 	"count.when.answer.told":   "The next place changes when the {@ones} make a ten.",

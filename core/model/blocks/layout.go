@@ -15,8 +15,6 @@ const (
 	pad       = 14  // around the blocks of a column
 	rowGap    = 22  // between the rows of two addends
 	groupGap  = 30  // between places on the open mat
-	matW      = 720 // the open mat, unless its blocks need more
-	matH      = 420
 	minWidth  = 84  // of a column
 	minHeight = 104 // of a row
 	minSketch = 76  // of a row in a sketch
@@ -31,6 +29,13 @@ const (
 	// Between two addends that lie across.
 	acrossGap = 16
 )
+
+// matSizes are the open mats on which blocks up to a place have room to be moved, unless there are
+// more of them.
+var matSizes = map[place.Place]board.Size{place.Tens: {W: 300, H: 170}, place.Hundreds: {W: 460, H: 260}}
+
+// largeMat is the mat of larger blocks.
+var largeMat = board.Size{W: 720, H: 420}
 
 // arrangement says how the blocks of one place lie.
 type arrangement struct {
@@ -596,9 +601,13 @@ func (g *grid) takenCells(taken []pieces.Piece, room *board.Room) []cell {
 
 // mat lays loose blocks where they were put and the rest tidily by place.
 func (g *grid) mat() board.Layout {
-	l := board.Layout{W: matW, H: matH, Pieces: make([]board.Sprite, 0, len(g.Ordered))}
-	if g.room.Tight {
-		l.W, l.H = 0, 0
+	l := board.Layout{Pieces: make([]board.Sprite, 0, len(g.Ordered))}
+	if !g.room.Tight {
+		size, small := matSizes[g.top()]
+		if !small {
+			size = largeMat
+		}
+		l.W, l.H = size.W, size.H
 	}
 	l.Room.Columns = map[place.Place]int{}
 	x := pad
@@ -608,13 +617,15 @@ func (g *grid) mat() board.Layout {
 		slots := cell{place: p}
 		for _, k := range c.blocks {
 			if k.Loose {
-				l.Pieces = append(l.Pieces, sprite(&k, a, int(k.X), int(k.Y), "mat"))
+				s := sprite(&k, a, int(k.X), int(k.Y), board.MatZone)
+				l.Pieces = append(l.Pieces, s)
+				l.W, l.H = max(l.W, int(s.X+s.W)+pad), max(l.H, int(s.Y+s.H)+pad)
 			} else {
 				slots.blocks = append(slots.blocks, k)
 			}
 		}
 		w, h := a.extent(len(slots.blocks))
-		l.Pieces = g.put(l.Pieces, slots, x, pad, "mat")
+		l.Pieces = g.put(l.Pieces, slots, x, pad, board.MatZone)
 		if w > 0 {
 			l.Room.Columns[p] = w
 		}

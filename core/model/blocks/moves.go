@@ -1,6 +1,7 @@
 package blocks
 
 import (
+	"image"
 	"slices"
 
 	"unitbloom/core/board"
@@ -92,7 +93,8 @@ func (b Blocks) lay(a pieces.LayArgs, t *board.Tx) (Blocks, error) {
 	return kit.LayFree(b, a, t)
 }
 
-// turn lays blocks on their side, or stands them up again, where they lie.
+// turn lays blocks on their side, or stands them up again, where they lie or on the free mat beside
+// the others: what lay side by side comes to lie under one another.
 func (b Blocks) turn(a pieces.PiecesArgs, t *board.Tx) (Blocks, error) {
 	if !b.Mat {
 		return b, say.Refuse("not-mat")
@@ -101,12 +103,46 @@ func (b Blocks) turn(a pieces.PiecesArgs, t *board.Tx) (Blocks, error) {
 	if err != nil {
 		return b, err
 	}
-	laid, err := kit.LayFree(b, pieces.LayArgs{Pieces: a.Pieces}, t)
-	if err != nil {
-		return b, err
-	}
+	ids := pieces.IDs(found)
+	to := turnedTo(board.LayOut(b), ids)
 	t.Say("did.turned-round", say.Form("form", say.Amount, pieces.FormOf(found)))
-	return laid.With(pieces.Change(laid.Ordered, pieces.IDs(found), func(k *pieces.Piece) { k.Turned = !k.Turned })), nil
+	return b.With(pieces.Change(b.Ordered, ids, func(k *pieces.Piece) {
+		k.Loose, k.Turned = true, !k.Turned
+		k.X, k.Y = pieces.ClampX(to[k.ID].X), pieces.ClampY(to[k.ID].Y)
+	})), nil
+}
+
+// turnedTo is where pieces lie when they are turned together round their corner: there, or to the
+// right of the others, or below them, wherever they hide none. Where nothing is free they lie there.
+func turnedTo(l board.Layout, ids []board.PieceID) map[board.PieceID]image.Point {
+	var all, rest image.Rectangle
+	var others []image.Rectangle
+	for _, s := range l.Pieces {
+		r := image.Rect(int(s.X), int(s.Y), int(s.X+s.W), int(s.Y+s.H))
+		switch {
+		case slices.Contains(ids, s.ID):
+			all = all.Union(r)
+		case s.Zone == board.MatZone:
+			others, rest = append(others, r), rest.Union(r)
+		}
+	}
+	size := image.Pt(all.Dy(), all.Dx())
+	free := func(at image.Point) bool {
+		lie := image.Rectangle{Min: at, Max: at.Add(size)}
+		return lie.In(image.Rect(0, 0, l.W, l.H)) && !slices.ContainsFunc(others, lie.Overlaps)
+	}
+	spots := []image.Point{all.Min, {X: rest.Max.X + groupGap, Y: all.Min.Y}, {X: pad, Y: rest.Max.Y + pad}}
+	at := all.Min
+	if i := slices.IndexFunc(spots, free); i >= 0 {
+		at = spots[i]
+	}
+	to := map[board.PieceID]image.Point{}
+	for _, s := range l.Pieces {
+		if slices.Contains(ids, s.ID) {
+			to[s.ID] = at.Add(image.Pt(int(s.Y)-all.Min.Y, int(s.X)-all.Min.X))
+		}
+	}
+	return to
 }
 
 func (b Blocks) view(a ViewArgs, t *board.Tx) (Blocks, error) {

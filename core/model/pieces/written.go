@@ -132,10 +132,14 @@ func (w *writing) sum() {
 }
 
 // isDone tells whether a place has its digit of the sum: no ten is left in it, and it was
-// bundled, or brought together, or a larger place was.
+// bundled, or brought together, or a larger place was. Where nothing lies but what was made of the
+// place before there is nothing to bring together.
 func (w *writing) isDone(p place.Place) bool {
 	if w.at(p, AnyPart, plays) > 9 {
 		return false
+	}
+	if made := w.at(p, 0, nil); made > 0 && made == w.at(p, AnyPart, nil) {
+		return true
 	}
 	for q := p; q <= w.top; q++ {
 		if w.together(q) || w.at(q, AnyPart, isBundled) > 0 {

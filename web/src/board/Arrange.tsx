@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { act, acting } from '../state/acts';
 import { useLesson, type DrawnModel } from '../state/lesson';
 import { Dialog } from '../shell/later';
+import { useShow, WRITTEN } from './show';
 import { toggled } from '../shell/toggled';
 import { WordMenu, type Word } from './controls';
 import { setZoom, useZoom } from './setUp';
@@ -34,6 +35,7 @@ const larger = (index: number, zoom: number): Word[] => [
 
 export function Arrange({ model, index, alone, zooms }: Props) {
   const zoom = useZoom(index);
+  const { show, toggle } = useShow();
   const models = useLesson((s) => s.models);
   const [title, setTitle] = useState<string>();
   const make = acting(index);
@@ -109,6 +111,15 @@ export function Arrange({ model, index, alone, zooms }: Props) {
                 readouts: toggled(beside, r.id),
               }),
           })),
+          ...(model.writes
+            ? [
+                {
+                  label: 'The written method follows the hand',
+                  on: show.includes(WRITTEN),
+                  run: () => toggle(WRITTEN),
+                },
+              ]
+            : []),
         ]}
       />
       <Dialog

@@ -44,13 +44,17 @@ export function Columns({ model, index, scale, bare, sample }: Props) {
         {z.role !== 'mat' && z.role !== 'group' && (
           <div
             className={cx(`zone-head ${z.y > 0 ? 'inside' : ''} ${dim(z)}`)}
-            style={{ '--letters': z.label.length } as CSSProperties}
+            style={letters(z.label.length)}
           >
             <button type="button" className={cx('zone-name')} onClick={() => selectZone(model, index, z)}>
-              {z.unit && <small className={cx('zone-unit')}>{z.unit}</small>}
+              {z.unit && (
+                <small className={cx('zone-unit')} style={letters(z.unit.length)}>
+                  {z.unit}
+                </small>
+              )}
               {z.label} {z.count && <Count text={z.count} />}
               {model.flags.includes('names') && z.shape && (
-                <small className={cx('zone-shape')}>
+                <small className={cx('zone-shape')} style={letters(z.shape.length + 5)}>
                   {z.shape}
                   {z.place !== 'ones' && <b>× 10</b>}
                 </small>
@@ -62,6 +66,9 @@ export function Columns({ model, index, scale, bare, sample }: Props) {
       </div>
     ));
 }
+
+/** How long what is written over or under a column is, which is as small as the column asks. */
+const letters = (n: number) => ({ '--letters': n }) as CSSProperties;
 
 /** How many there are; addends that lie apart are told one by one, as small as their column asks. */
 function Count({ text }: { text: string }) {
@@ -136,7 +143,11 @@ function Stack({
         </Sheet>
       </div>
       {zone.verb && (
-        <Button className={cx('verb')} onClick={() => zone.move && act(zone.move)}>
+        <Button
+          className={cx('verb')}
+          style={letters(zone.verb.length + zone.label.length)}
+          onClick={() => zone.move && act(zone.move)}
+        >
           <span>
             {zone.verb} <span className={cx('of')}>{zone.label}</span>
           </span>

@@ -4104,6 +4104,10 @@ export interface ModelView {
   held: string[];
   readouts: ReadOut[];
   kept: KeptView[];
+  /**
+   * Writes says that the written method can follow what is done with it.
+   */
+  writes?: boolean;
   fives?: Pieces1;
   pieces: Pieces;
 }
@@ -4539,6 +4543,10 @@ export interface ModelDelta {
   held: string[];
   readouts: ReadOut[];
   kept: KeptView[];
+  /**
+   * Writes says that the written method can follow what is done with it.
+   */
+  writes?: boolean;
   fives?: Pieces2;
   changed: Pieces;
   moved: number[];

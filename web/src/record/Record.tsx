@@ -2,9 +2,8 @@
 // are kept across scenes.
 import { useState } from 'react';
 import { views, type Kind } from '../board/views';
-import { call } from '../core/core';
-import { edit } from '../state/acts';
 import { useLesson, type DrawnModel } from '../state/lesson';
+import { useShow, WRITTEN } from '../board/show';
 import { Kept } from './Kept';
 import { Lines } from './Lines';
 import { Written } from './Written';
@@ -22,7 +21,7 @@ export function Record() {
       {written && <Written work={written} />}
       {lines.length > 0 && <Lines lines={lines} />}
       {models.map((m, i) => (
-        <ReadOuts key={i} model={m} first={i === 0} named={models.length > 1} />
+        <ReadOuts key={i} model={m} named={models.length > 1} />
       ))}
       <Kept />
     </aside>
@@ -30,14 +29,9 @@ export function Record() {
 }
 
 /** What the model says: what was chosen, and a list to choose from. */
-function ReadOuts({ model, first, named }: { model: DrawnModel; first: boolean; named: boolean }) {
-  const scene = useLesson((s) => s.outline.scenes.find((x) => x.id === s.frame.scene));
+function ReadOuts({ model, named }: { model: DrawnModel; named: boolean }) {
+  const { toggle } = useShow();
   const [choosing, setChoosing] = useState(false);
-  const flip = (id: string, shown: boolean) => {
-    if (!scene) return;
-    const show = shown ? scene.show.filter((x) => x !== id) : [...scene.show, id];
-    edit((handle) => call('setScene', { handle, scene: scene.id, show }));
-  };
   return (
     <section className={cx('readouts')} aria-label={named ? `Read-outs of the ${model.kind}` : 'Read-outs'}>
       {named && <h3>{views[model.kind as Kind].title}</h3>}
@@ -49,13 +43,13 @@ function ReadOuts({ model, first, named }: { model: DrawnModel; first: boolean; 
             type="button"
             className={cx(`readout ${r.id} ${r.shown ? 'shown' : 'held'}`)}
             aria-pressed={r.shown}
-            onClick={() => flip(r.id, r.shown)}
+            onClick={() => toggle(r.id)}
           >
             <span className={cx('readout-label')}>{r.label}</span>
             <span className={cx('readout-text')}>{r.shown ? r.text : 'Show'}</span>
           </button>
         ))}
-      {choosing && first && <FollowsTheHand />}
+      {choosing && model.writes && <FollowsTheHand />}
       <button
         type="button"
         className={cx('choose')}
@@ -70,20 +64,14 @@ function ReadOuts({ model, first, named }: { model: DrawnModel; first: boolean; 
 
 /** On a free board of blocks or discs the written method can follow what the hand does. */
 function FollowsTheHand() {
-  const scene = useLesson((s) => s.outline.scenes.find((x) => x.id === s.frame.scene));
-  const kind = useLesson((s) => s.models[0]?.kind);
-  if (!scene || scene.steps.length > 0 || !(kind === 'blocks' || kind === 'discs')) return null;
-  const shown = scene.show.includes('written');
-  const flip = () => {
-    const show = shown ? scene.show.filter((x) => x !== 'written') : [...scene.show, 'written'];
-    edit((handle) => call('setScene', { handle, scene: scene.id, show }));
-  };
+  const { show, toggle } = useShow();
+  const shown = show.includes(WRITTEN);
   return (
     <button
       type="button"
       className={cx(`readout ${shown ? 'shown' : 'held'}`)}
       aria-pressed={shown}
-      onClick={flip}
+      onClick={() => toggle(WRITTEN)}
     >
       <span className={cx('readout-label')}>Written method</span>
       <span className={cx('readout-text')}>{shown ? 'It follows the hand' : 'Show'}</span>

@@ -173,7 +173,15 @@ const columns = (m: DrawnModel) =>
   m.zones.filter((z) => z.one && z.role === 'column').map((z) => ({ label: z.label, w: z.w }));
 
 /** What stands round a model beside its pieces: a title, what is read out of it. */
-const around = (m: DrawnModel) => [m.linked, m.readouts.filter((r) => r.beside).map((r) => r.text.length)];
+const around = (m: DrawnModel) => [
+  m.linked,
+  m.readouts.filter((r) => r.beside).map((r) => r.text.length),
+  besideNames(m),
+];
+
+/** How many lines stand with the names of columns: the units that they stand for, the shapes of blocks. */
+const besideNames = (m: DrawnModel) =>
+  Number(m.zones.some((z) => z.unit)) + Number(m.flags.includes('names') && m.zones.some((z) => z.shape));
 
 /** What is read out of a model stands below it, in pixels at 1280 × 800; the style sheet has the same. */
 const READ_OUT = { text: 52, high: 1.4, between: 28, bond: { w: 270, h: 176 }, pad: 12 };
@@ -205,7 +213,8 @@ function roundOf(
   const view = views[m.kind as Kind];
   const titled = (m.title ? 44 * unit : 0) + (m.linked ? 36 : 0);
   const count = 1.24 * COUNT * unit;
-  const headed = (twoLines ? name * 1.16 + count : Math.max(name * 1.5, count * 1.08)) + 8 * unit;
+  const headed =
+    (twoLines ? name * 1.16 + count : Math.max(name * 1.5, count * 1.08)) + (8 + 34 * besideNames(m)) * unit;
   const named = columns(m).length > 0 ? headed : view.head * unit;
   return {
     kind: m.kind,
