@@ -13,8 +13,8 @@ import (
 // count goes on in equal steps, crossing tens and hundreds.
 var count = Spec{
 	ID: "count", Title: "Count on in steps", Operation: "number",
-	Doc: "From a start in steps of 1 to 9, or of so many tens, hundreds or thousands: each number said in ordinary and in place-value " +
-		"words, tens and hundreds crossed on the model.",
+	Doc: "From a start in steps of 1 to 9, or of so many tens, hundreds or thousands: each number said in ordinary and " +
+		"in place-value words, tens and hundreds crossed on the model.",
 	Args:   "a start, a step, and how many",
 	Sample: []string{"37", "10", "8"}, Typed: "37, 10, 8",
 	Limits:  "Steps of 1 to 9, or as many tens, hundreds or thousands; 1 to 30 of them; to 9,999.",
