@@ -1,7 +1,7 @@
 // The foot while presenting: how far the class has come, the three presses of a lesson, and
 // one place for the rest. It leaves the stage to the class when the pointer rests.
 import { Button } from 'antd';
-import { useEffect, useState, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { show } from '../state/acts';
 import { useLesson } from '../state/lesson';
 import { reveal } from '../state/walk';
@@ -82,9 +82,13 @@ function Petals() {
   );
 }
 
-/** A dot for each step. */
+/** A dot for each step; where there are more than the foot holds, the one of now is in its middle. */
 function Dots() {
   const step = useStep();
+  const now = useRef<HTMLButtonElement>(null);
+  useEffect(() => {
+    void now.current?.scrollIntoView({ block: 'nearest', inline: 'center' });
+  }, [step]);
   const scene = useLesson((s) => s.frame.scene);
   const steps = useLesson((s) => s.frame.steps);
   return (
@@ -92,6 +96,7 @@ function Dots() {
       {Array.from({ length: steps + 1 }, (_, n) => (
         <li key={n}>
           <button
+            ref={n === step ? now : undefined}
             type="button"
             className={cx(n === step ? 'now' : n < step ? 'done' : '')}
             aria-label={n === 0 ? 'Start' : `Step ${n}`}

@@ -31,8 +31,9 @@ export function HandStrip() {
       {models.map((m, i) => (
         <div key={`${i}-${m.kind}`} className={cx('hand-line')}>
           {models.length > 1 && <h2>{m.title || views[m.kind as Kind].title}</h2>}
-          <ModelLine model={m} index={i} whole alone={models.length === 1} />
-          {i === 0 && <Undo />}
+          <ModelLine model={m} index={i} whole alone={models.length === 1}>
+            {i === 0 && <Undo />}
+          </ModelLine>
         </div>
       ))}
     </section>

@@ -1,7 +1,7 @@
 // A model's own line: typed numbers, and its words. It stands over the model on the bench,
 // and in the strip at the foot while presenting.
 import { Button, Input, type InputRef } from 'antd';
-import { useRef, useState } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import { Arrange } from '../board/Arrange';
 import { CoverMenu } from '../board/Covers';
 import { openSetUp, PlacingOf, useSetUp } from '../board/setUp';
@@ -21,9 +21,11 @@ interface Props {
   /** In a strip without a set-up beside the board: all of it drops down from the line. */
   whole?: boolean;
   alone?: boolean;
+  /** What else stands at its end. */
+  children?: ReactNode;
 }
 
-export function ModelLine({ model, index, whole, alone = true }: Props) {
+export function ModelLine({ model, index, whole, alone = true, children }: Props) {
   const view = views[model.kind as Kind];
   const open = useSetUp((s) => s.open?.index === index && s.open.group === undefined);
   const [text, setText] = useState('');
@@ -70,6 +72,7 @@ export function ModelLine({ model, index, whole, alone = true }: Props) {
           Set up
         </Button>
       )}
+      {children}
     </div>
   );
 }
