@@ -206,11 +206,11 @@ test('a step is reworded and taken out, and the class has its own words', async 
   await page.getByTitle('exchange', { exact: true }).click();
   await about.getByRole('button', { name: 'Save' }).click();
   await page.getByRole('button', { name: /^Step 6:/ }).click();
-  await expect(page.getByText('Exchange them for one of the tens. 3 stay.')).toBeVisible();
+  await expect(page.getByText('Exchange them for a ten. 3 stay.')).toBeVisible();
   await saved(page);
   await page.reload();
   await page.getByRole('button', { name: /^Step 6:/ }).click();
-  await expect(page.getByText('Exchange them for one of the tens. 3 stay.')).toBeVisible();
+  await expect(page.getByText('Exchange them for a ten. 3 stay.')).toBeVisible();
 });
 
 test('steps taken faster than pieces travel leave each piece in its place', async ({ page }) => {

@@ -116,14 +116,14 @@ test('a worked example is printed step by step, its answers where they are wante
   await expect(page.getByRole('region', { name: /^Step 1$/ }).locator('visible=true')).toContainText(
     'Build 58.',
   );
-  await expect(main).toContainText('Bundle them into one of the tens.');
+  await expect(main).toContainText('Bundle them into a ten.');
   await nothingCut(page);
   await printed(page, 210);
   await page.getByRole('radio', { name: 'Turned over, at the end' }).click();
   const turned = page.getByRole('list', { name: 'Answers, turned over' }).locator('visible=true');
-  await expect(turned).toContainText('6. Bundle them into one of the tens.');
+  await expect(turned).toContainText('6. Bundle them into a ten.');
   await page.getByRole('radio', { name: 'For the children to write' }).click();
-  await expect(main.locator('.PaperPage_page')).not.toContainText(['Bundle them into one of the tens.']);
+  await expect(main.locator('.PaperPage_page')).not.toContainText(['Bundle them into a ten.']);
   await nothingCut(page);
   await page.getByRole('radio', { name: 'A board as a poster' }).click();
   await expect(pages(page)).toHaveCount(1);

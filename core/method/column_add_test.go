@@ -229,7 +229,7 @@ func TestColumnAddSpeaksInTheClassesWords(t *testing.T) {
 		text += s.Say + s.Ask + s.Answer + s.Look
 		assert.NotContains(t, s.Say+s.Ask+s.Answer+s.Look, "{")
 	}
-	assert.Contains(t, text, "Exchange them for one of the tens.")
+	assert.Contains(t, text, "Exchange them for a ten.")
 	assert.NotContains(t, text, "undle")
 	assert.NotContains(t, strings.ReplaceAll(text, "none", ""), "ones")
 }

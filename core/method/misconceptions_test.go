@@ -72,7 +72,7 @@ func TestThreeTimesFourIsNotSeven(t *testing.T) {
 func TestTenTenthsMakeAOne(t *testing.T) {
 	e := asking(t, "column-add", "0.5", "+", "0.5")
 	said, _ := find(e, "columnAdd.regroup")
-	assert.Equal(t, "Bundle them into one of the ones. None stay.", said)
+	assert.Equal(t, "Bundle them into a one. None stay.", said)
 	said, _ = find(e, "columnAdd.read")
 	assert.Equal(t, "1 one: 1.0.", said)
 	assert.Equal(t, "01", cells(e, "sum"), "1.0, as its digits are written")

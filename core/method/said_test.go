@@ -25,7 +25,7 @@ func TestWhatWasSaidFalsely(t *testing.T) {
 			[]string{"1 thousand is unbundled into ten hundreds. 1 hundred is unbundled into ten tens. " +
 				"1 ten is unbundled into ten ones."}, []string{"next one too"}},
 		{"tenths make a one", "column-add", "0.5 + 0.5",
-			[]string{"How many more make ten tenths?", "Bundle them into one of the ones.", "1 one: 1.0."},
+			[]string{"How many more make ten tenths?", "Bundle them into a one.", "1 one: 1.0."},
 			[]string{"make a ten.", "1 digit"}},
 		{"thousandths make ones in the end", "column-add", "0.005 + 0.995", []string{"1.000"}, []string{"1 digit"}},
 		{"what is equal opens to neither side", "compare", "5 5",

@@ -194,7 +194,7 @@ func TestABoardFitsItsNumber(t *testing.T) {
 		"24 counters":      "counters 2x5 2x5 2x5: 24",
 		"41 counters":      "counters 10x10: 41",
 		"24 on a rack":     "rack 3: 10 10 4",
-		"25000 on blocks":  "blocks 2tth 5th",
+		"25000 on blocks":  "blocks 2tth 5th: ten thousands thousands hundreds tens ones",
 	} {
 		g, faults := method.Grant(line, nil, say.Vocabulary{})
 		require.Empty(t, faults, line)

@@ -192,7 +192,7 @@ func TestQuestionsSpeakOfTheProblemAtHand(t *testing.T) {
 	assert.Equal(t, "One of the tens went on to the ones. How many tens stay?", ask("across-zero/left-at-ten", minus))
 	assert.Equal(t, "One of the hundreds was unbundled. What came out of it?", ask("across-zero/skipped", minus))
 	assert.Equal(t, "Where did the 9 tens come from?", ask("across-zero/nine-for-nothing", minus))
-	assert.Equal(t, "Ten ones made one of the tens. Where is it now?", ask("new-one-lost", plus))
+	assert.Equal(t, "Ten ones made a ten. Where is it now?", ask("new-one-lost", plus))
 	assert.Equal(t, "Which digit of 13 counts the ones?", ask("wrong-digit-kept", plus))
 	assert.Equal(t, "What is this 8 worth, and does it stand under its like?", ask("edges-aligned", plus))
 	assert.Equal(t, "After sharing there was 1 ten over. Where is it now?",

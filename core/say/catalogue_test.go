@@ -92,7 +92,7 @@ func TestAClassThatCarriesHearsItsOwnForms(t *testing.T) {
 	w := Vocabulary{Regroup: "carry"}
 	next, left := PlaceName("next", place.Tens), Int("left", Answer, 3)
 	assert.Equal(t, "Carry one ten", New("verb.bundle", next).Text(w))
-	assert.Equal(t, "Ten of them make one of the tens. Carry it. 3 stay.", New("columnAdd.regroup.answer", next,
+	assert.Equal(t, "Ten of them make a ten. Carry it. 3 stay.", New("columnAdd.regroup.answer", next,
 		left).Text(w))
 	assert.Equal(t, "Borrow one of the tens. It makes ten ones.",
 		New("minusColumn.open", PlaceName("from", place.Tens), PlaceName("to", place.Ones)).Text(w))

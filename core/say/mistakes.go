@@ -19,7 +19,7 @@ var mistakes = map[string]string{
 	"mistake.zero-minus-n/nothing":             "nothing less a number were nothing",
 	"mistake.zero-minus-n.ask":                 "There are no {place} here. Who could give some?",
 	"mistake.new-one-lost":                     "what ten had made was not counted",
-	"mistake.new-one-lost.ask":                 "Ten {place} made one of the {next}. Where is it now?",
+	"mistake.new-one-lost.ask":                 "Ten {place} made a {next.one}. Where is it now?",
 	"mistake.two-digits-in-a-place":            "two digits were written in one place",
 	"mistake.two-digits-in-a-place.ask":        "How many digits can stand with the {place}?",
 	"mistake.wrong-digit-kept":                 "the wrong digit stayed, and the other went on",
