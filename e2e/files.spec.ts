@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { blocks, choose, expect, open, present, rack, saved, says, test, write } from './teacher';
+import { blocks, choose, expect, open, present, rack, saved, says, test, verb, write } from './teacher';
 
 async function take(page: Page, what: string) {
   const [file] = await Promise.all([page.waitForEvent('download'), choose(page, 'Export', what)]);
@@ -60,6 +60,15 @@ test('pictures hold what is seen, and nothing that is covered or held back', asy
   expect(whole).toContain('Unit form: 1 hundred 4 tens 6 ones');
   expect(whole).not.toContain('Number: 146');
   expect(whole.match(/class="face ones ?"/g)).toHaveLength(6);
+  expect(whole).toMatch(/hundreds <tspan [^>]*>1</);
+  expect(whole).not.toContain('class="ring');
+
+  // A ring is part of what is seen.
+  await page.getByRole('button', { name: /^tens/ }).first().click();
+  await (await verb(page, 'Ring')).click();
+  await saved(page);
+  expect(readFileSync((await take(page, 'Board as SVG')).path, 'utf8')).toContain('class="ring of-1"');
+  await page.getByRole('button', { name: 'Done' }).click();
 
   await page.getByRole('button', { name: 'Cover', exact: true }).first().click();
   await page.getByText('Cover ones').click();
@@ -67,7 +76,7 @@ test('pictures hold what is seen, and nothing that is covered or held back', asy
   const covered = readFileSync((await take(page, 'Board as SVG')).path, 'utf8');
   expect(covered.match(/class="face ones ?"/g)).toBeNull();
   expect(covered).not.toContain('6 ones');
-  expect(covered).toContain('? ones');
+  expect(covered).toMatch(/ones <tspan [^>]*>\?</);
 
   // All that lies on the board, and what stands beside it where that is wanted.
   await write(page.getByLabel('Write a line to keep'), '146 = 100 + 46');

@@ -4,6 +4,7 @@ import { act } from '../state/acts';
 import { type DrawnModel, type KeptModel } from '../state/lesson';
 import { Backdrop, Numerals } from './Backdrop';
 import { PieceShape } from './looks';
+import { Loops, Rings } from './Rings';
 import { names } from '../shell/names';
 import css from './KeptCopies.module.css';
 
@@ -71,6 +72,8 @@ export function StillPieces({ kept }: { kept: Pick<KeptModel, 'zones' | 'decor' 
           <PieceShape piece={p} flags={kept.flags} />
         </g>
       ))}
+      <Rings pieces={kept.pieces} />
+      <Loops pieces={kept.pieces} />
       {kept.flags.includes('numerals') && <Numerals decor={kept.decor} />}
     </>
   );

@@ -149,7 +149,7 @@ function ModelPicture({ model }: { model: DrawnModel }) {
         <g key={z.id}>
           <rect x={z.x + 1} y={z.y} width={z.w - 2} height={z.h} fill="#fff" stroke="#d8d0bd" />
           <text x={z.x + z.w / 2} y={z.y - 8} fontSize="15" textAnchor="middle">
-            {`${z.count} ${z.label}`.trim()}
+            {z.label} <tspan fontWeight="700">{z.count}</tspan>
           </text>
         </g>
       ))}

@@ -1,6 +1,5 @@
 // The column that the step works, a second time and larger, for the last row. Single pieces, which
 // stand in stacks in their column, lie in fives here.
-import { Rings } from '../board/Rings';
 import { StillPieces } from '../board/KeptCopies';
 import { centreOf } from '../board/geometry';
 import { useLightOf } from '../board/light';
@@ -87,7 +86,6 @@ function Column({ column: { model, pieces, top }, label, inner, width, height }:
       viewBox={`${from.x} ${from.y} ${inner.w} ${inner.h}`}
     >
       <StillPieces kept={{ ...model, zones: [], decor: [], pieces }} />
-      <Rings pieces={pieces} />
     </svg>
   );
 }

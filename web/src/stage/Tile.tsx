@@ -76,7 +76,7 @@ export function Tile({ model, index, bare, building, placed }: TileProps) {
     <section className={cx(placed ? 'tile placed' : 'tile')} aria-label={name}>
       {!bare &&
         (rest ? (
-          <div inert={choosing}>
+          <div inert={choosing} className={cx('line')}>
             <ModelLine model={model} index={index} />
           </div>
         ) : (
