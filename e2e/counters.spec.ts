@@ -170,6 +170,9 @@ test('a story stands on the board, and tells what lies there; before a class not
   await page.keyboard.press('Enter');
   const told = page.locator('.Beside_beside');
   await expect(told).toHaveText('4 snails sit on the leaf, 1 bee flies.');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
+  await page.getByRole('button', { name: 'Redo' }).click();
   await parts.getByRole('button', { name: 'First part: one fewer' }).click();
   await expect(told).toHaveText('3 snails sit on the leaf, 2 bees fly.');
   await present(page);

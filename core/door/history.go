@@ -29,12 +29,12 @@ type capture struct {
 }
 
 // played is the capture with one more move, when it is of that scene.
-func (c *capture) played(scene string, mv board.Move) *capture {
+func (c *capture) played(scene string, moves ...board.Move) *capture {
 	if c == nil || c.scene != scene {
 		return c
 	}
 	next := *c
-	next.moves = append(slices.Clip(c.moves), mv)
+	next.moves = append(slices.Clip(c.moves), moves...)
 	return &next
 }
 
@@ -126,9 +126,9 @@ func (s *session) travel(from, to *[]moment) Update {
 }
 
 // played is the scratch copy after a move.
-func (sc *scratch) played(next board.Board, mv board.Move) *scratch {
+func (sc *scratch) played(next board.Board, moves []board.Move) *scratch {
 	return &scratch{
-		board: next, moves: append(slices.Clip(sc.moves), mv),
+		board: next, moves: append(slices.Clip(sc.moves), moves...),
 		past: append(slices.Clip(sc.past), scratchMoment{sc.board, sc.moves}),
 	}
 }

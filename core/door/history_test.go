@@ -112,6 +112,30 @@ func TestAFaultLeavesTheSessionAsItWas(t *testing.T) {
 	assert.Equal(t, "tally 4", up.Frame.Board.Notation, "the history is whole")
 }
 
+// Moves that belong together are one act: one line to undo, or none where one of them is refused.
+func TestMovesThatBelongTogetherAreOneAct(t *testing.T) {
+	d := openBoard(t, "discs 3o", "numeral")
+	server := d.document()
+	var both delta
+	act := func(then string) (refused string) {
+		return d.try("apply", map[string]any{"move": json.RawMessage(`{"kind":"addModel","of":"blocks"}`),
+			"then": []json.RawMessage{json.RawMessage(then), json.RawMessage(`{"kind":"style","model":1,"style":"sketch"}`)}},
+			&both)
+	}
+	require.NotEmpty(t, act(`{"kind":"link","model":1,"with":7}`))
+	assert.Equal(t, asText(t, server), asText(t, d.document()), "nothing of it is made")
+	require.Empty(t, act(`{"kind":"link","model":1,"with":0}`))
+	require.Len(t, both.Edits, 1)
+	after, err := lesson.Apply(server, both.Edits[0])
+	require.NoError(t, err)
+	assert.Equal(t, asText(t, d.document()), asText(t, after))
+	assert.Equal(t, "discs 3o | blocks 3o", board.Print(after.Scenes[0].Start))
+	var up struct{ Frame struct{ CanUndo bool } }
+	d.call("undo", map[string]any{}, &up)
+	assert.False(t, up.Frame.CanUndo)
+	assert.Equal(t, asText(t, server), asText(t, d.document()))
+}
+
 // Undo sends what changed and no more: not the scene with all its ink.
 func TestUndoSendsTheSmallInverse(t *testing.T) {
 	l := lesson.Lesson{Format: lesson.Format, Title: "Ink"}

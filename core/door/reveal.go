@@ -79,7 +79,7 @@ func reveal(s *session, _ None) (Update, error) {
 		s.revealed = append(slices.Clip(s.revealed), next.name)
 		return s.update(nil), nil
 	}
-	d, err := apply(s, ApplyArgs{*next.cover})
+	d, err := apply(s, ApplyArgs{Move: *next.cover})
 	if err != nil {
 		return Update{}, err
 	}

@@ -179,31 +179,30 @@ func (s *session) beats(sc lesson.Scene, step int) ([]BoardView, []board.Became,
 	return views, became, words
 }
 
-// ApplyArgs hold a move. Its pieces may be named by the ids of the open board.
+// ApplyArgs hold a move, and what belongs to it: all of them are one act, or none is made. Their
+// pieces may be named by the ids of the open board.
 type ApplyArgs struct {
-	Move board.Move `json:"move"`
+	Move board.Move   `json:"move"`
+	Then []board.Move `json:"then,omitempty"`
 }
 
-// apply makes a move on what the class sees. On a free board it is kept and saved, in the
-// lesson or in its showing; in the middle of a scene it makes a scratch copy.
+// apply makes moves on what the class sees. On a free board they are kept and saved, in the
+// lesson or in its showing; in the middle of a scene they make a scratch copy.
 func apply(s *session, a ApplyArgs) (Delta, error) {
 	sc, ok := s.current()
 	if !ok {
 		return Delta{}, fmt.Errorf("scene: this lesson has no board yet")
 	}
 	before := s.board()
-	mv := a.Move.Read(before).Typed(s.doc.Words.Plain)
-	next, effect, err := board.Apply(before, mv)
-	if err != nil {
-		return Delta{}, err
-	}
-	saved, err := board.Saved(before, mv)
+	next, effect, saved, err := s.playAll(before, append([]board.Move{a.Move}, a.Then...))
 	if err != nil {
 		return Delta{}, err
 	}
 	var edits []lesson.Edit
-	moved := board.Renumbered(mv, len(before.Models)) != nil
-	s.hideAgain(before, mv)
+	moved := slices.ContainsFunc(saved, func(mv board.Move) bool {
+		return board.Renumbered(mv, len(before.Models)) != nil
+	})
+	s.hideAgain(before, saved[0])
 	if s.present && !s.showing || len(sc.Steps) > 0 || s.doc.Newer != nil {
 		was := s.scratch
 		if was == nil {
@@ -212,15 +211,36 @@ func apply(s *session, a ApplyArgs) (Delta, error) {
 		s.scratch, moved = was.played(next, saved), false
 		s.widen(sc, next)
 	} else {
-		doc, err := lesson.Play(s.doc, sc.ID, next, saved)
+		doc, err := lesson.Play(s.doc, sc.ID, next, saved...)
 		if err != nil {
 			return Delta{}, err
 		}
-		s.commit(doc, s.capture.played(sc.ID, saved))
-		edits = []lesson.Edit{{Kind: "play", Scene: sc.ID, Moves: []board.Move{saved}}}
+		s.commit(doc, s.capture.played(sc.ID, saved...))
+		edits = []lesson.Edit{{Kind: "play", Scene: sc.ID, Moves: saved}}
 	}
 	s.rev++
 	return s.delta(before, next, effect, edits, moved), nil
+}
+
+// playAll is a board after moves, with what the first of them did and said, and the moves as they are kept.
+func (s *session) playAll(b board.Board, moves []board.Move) (board.Board, board.Effect, []board.Move, error) {
+	var first board.Effect
+	saved := make([]board.Move, len(moves))
+	for i, mv := range moves {
+		mv = mv.Read(b).Typed(s.doc.Words.Plain)
+		next, effect, err := board.Apply(b, mv)
+		if err != nil {
+			return b, first, nil, err
+		}
+		if saved[i], err = board.Saved(b, mv); err != nil {
+			return b, first, nil, err
+		}
+		if i == 0 {
+			first = effect
+		}
+		b = next
+	}
+	return b, first, saved, nil
 }
 
 // ExampleArgs are a problem as typed, or as a method with arguments.

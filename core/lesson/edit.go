@@ -214,14 +214,14 @@ func (l Lesson) play(e Edit) (Lesson, error) {
 	return l.withScene(i, s.Played(b, e.Moves)), nil
 }
 
-// Play is the lesson with a free board after a move that was made already: what
-// Apply of a play comes to, without making it again.
-func Play(l Lesson, scene string, next board.Board, mv board.Move) (Lesson, error) {
+// Play is the lesson with a free board after moves that were made already: what
+// Apply of a play comes to, without making them again.
+func Play(l Lesson, scene string, next board.Board, moves ...board.Move) (Lesson, error) {
 	s, i := l.Scene(scene)
 	if i < 0 {
 		return l, noScene(scene)
 	}
-	played := l.withScene(i, s.Played(next, []board.Move{mv}))
+	played := l.withScene(i, s.Played(next, moves))
 	return played, played.fits(l)
 }
 

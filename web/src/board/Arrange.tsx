@@ -21,11 +21,12 @@ interface Props {
 }
 
 /** The same number as a sketch: linked blocks, drawn. */
-function sketchBeside(index: number, at: number) {
-  if (!act({ kind: 'addModel', of: 'blocks' })) return;
-  if (act({ kind: 'link', model: at, with: index })) act({ kind: 'style', model: at, style: 'sketch' });
-  else act({ kind: 'removeModel', model: at });
-}
+const sketchBeside = (index: number, at: number) =>
+  act(
+    { kind: 'addModel', of: 'blocks' },
+    { kind: 'link', model: at, with: index },
+    { kind: 'style', model: at, style: 'sketch' },
+  );
 
 const larger = (index: number, zoom: number): Word[] => [
   { label: 'Larger', off: zoom >= LARGEST, run: () => setZoom(index, Math.min(LARGEST, zoom * 1.5)) },

@@ -323,9 +323,9 @@ function GroupsOf({ index }: { index: number }) {
 function Story({ model, index }: { model: DrawnModel; index: number }) {
   const [text, setText] = useState(model.settings.story ?? '');
   const tell = () => {
-    if (!act({ kind: 'story', model: index, text })) return;
     const others = model.readouts.filter((r) => r.beside && r.id !== 'story').map((r) => r.id);
-    act({ kind: 'beside', model: index, readouts: text.trim() ? [...others, 'story'] : others });
+    const readouts = text.trim() ? [...others, 'story'] : others;
+    act({ kind: 'story', model: index, text }, { kind: 'beside', model: index, readouts });
   };
   return (
     <TypedForm

@@ -371,6 +371,7 @@ export interface Calls {
     arg: {
       handle: number;
       move: Move;
+      then?: Move[];
     };
     answer: Delta;
   };

@@ -16,11 +16,11 @@ import { finishBeats, playBeats, playFrame } from './motion';
 import { saveEdits } from './session';
 
 /** Makes a move on the board. False when it was refused, which is shown. */
-export function act(move: PageMove): boolean {
+export function act(move: PageMove, ...then: PageMove[]): boolean {
   if (blocked()) return false;
   return attempt(() => {
     finishBeats();
-    const delta = call('apply', { handle: get().handle, move });
+    const delta = call('apply', { handle: get().handle, move, then });
     set({ built: move.kind === 'build' });
     applyDelta(delta);
     remember(delta.announce);
