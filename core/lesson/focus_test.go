@@ -170,3 +170,29 @@ func TestAQuestionOfAllLooksAtEachModel(t *testing.T) {
 	}
 	assert.Equal(t, map[int]bool{0: true, 1: true}, seen)
 }
+
+// On any board: what a step adds is looked at, and of a step that no longer fits what it speaks of,
+// once on each model that has it.
+func TestAStepLooksAtWhatIsThere(t *testing.T) {
+	looks := func(text string, steps ...lesson.Step) []lesson.ZoneOf {
+		t.Helper()
+		start, err := board.Parse(text)
+		require.NoError(t, err)
+		sc := lesson.Scene{ID: "a", Start: start, Steps: steps}
+		return sc.FocusAt(len(steps) - 1).Zones
+	}
+	tens := say.Line{Message: say.New("columnAdd.why.answer", say.PlaceName("place", place.Ones),
+		say.PlaceName("next", place.Tens))}
+	bundle, clear := moveOf(t, `{"kind":"bundle","place":"ones"}`), moveOf(t, `{"kind":"clear"}`)
+	add := moveOf(t, `{"kind":"addModel","of":"rack"}`)
+
+	assert.Contains(t, looks("blocks 6o", lesson.Step{Moves: []board.Move{add}}), lesson.ZoneOf{Model: 1, Zone: "row 1"})
+	both := []lesson.ZoneOf{{Zone: "ones"}, {Model: 2, Zone: "ones"}, {Zone: "tens"}, {Model: 2, Zone: "tens"}}
+	assert.ElementsMatch(t, both, looks("blocks 6o | rack 2: 6 8 | discs 3o", lesson.Step{Say: tens, Ask: tens}),
+		"a rack has no columns")
+	assert.Equal(t, []lesson.ZoneOf{{Zone: "ones"}, {Zone: "tens"}},
+		looks("blocks 6o", lesson.Step{Say: tens, Moves: []board.Move{bundle}}), "six ones make no ten")
+	assert.Equal(t, []lesson.ZoneOf{{Zone: "ones"}, {Zone: "tens"}},
+		looks("blocks 6o", lesson.Step{Moves: []board.Move{bundle}}, lesson.Step{Say: tens, Moves: []board.Move{clear}}),
+		"a step after one that does not fit moves nothing")
+}
