@@ -33,7 +33,7 @@ test('wrong problems are answered under the field, a right one shows how it will
   for (const [typed, says] of [
     ['146 +', 'A column addition needs two to four numbers, like 146 and 87.'],
     ['9999999 + 1', '9999999 and 1 make more than 9999999, the most that is shown here.'],
-    ['a + b', '"a" is not a number.'],
+    ['a + b', '“a” is not a number.'],
   ] as const) {
     await write(dialog.getByRole('textbox'), typed);
     await expect(dialog.getByRole('alert')).toContainText(says);

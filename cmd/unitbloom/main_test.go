@@ -131,7 +131,7 @@ func TestReadAndErrors(t *testing.T) {
 		status int
 		says   string
 	}{
-		{[]string{"read", "abc"}, 1, `"abc" is not a number. Write digits, like 146 or 3.05`},
+		{[]string{"read", "abc"}, 1, `“abc” is not a number. Write digits, like 146 or 3.05`},
 		{[]string{"read"}, 2, "requires at least 1 arg(s)"},
 		{[]string{"reed", "1"}, 2, `unknown command "reed"`},
 		{[]string{"read", "1", "--jason"}, 2, "unknown flag: --jason"},

@@ -40,7 +40,7 @@ func TestAChildsWayStandsOverTheBoardAndInTheRecord(t *testing.T) {
 
 	assert.Equal(t, "That way stands there already: Mirren: 8 + 2 + 3 = 13.",
 		d.try("takeIn", map[string]any{"text": "3 and 8 and 2"}, nil))
-	assert.Equal(t, `"8 and 4" comes to 12, and there are 13.`, d.try("takeIn", map[string]any{"text": "8 and 4"}, nil))
+	assert.Equal(t, `“8 and 4” comes to 12, and there are 13.`, d.try("takeIn", map[string]any{"text": "8 and 4"}, nil))
 	assert.Len(t, d.document().Record, 2, "what was refused is not written")
 	d.call("undo", map[string]any{}, nil)
 	assert.Len(t, d.document().Record, 1)

@@ -133,7 +133,7 @@ func TestBrokenFilesAreRefusedWithTheirPath(t *testing.T) {
 		{`"count":13`, `"count":0`, "scenes[0].start.models[0]: pieces[0].count: 0 is not from 1 to 3000"},
 		{`"count":13`, `"count":3001`, "scenes[0].start.models[0]: pieces[0].count: 3001 is not from 1 to 3000"},
 		{`"place":"ones"`, `"place":"tenths"`, "scenes[0].start.models[0]: pieces[0].place: there is no block for tenths"},
-		{`"place":"ones"`, `"place":"dozens"`, `scenes[0].start.models[0]: "dozens" is not a place`},
+		{`"place":"ones"`, `"place":"dozens"`, `scenes[0].start.models[0]: “dozens” is not a place`},
 		{`"id":"b"`, `"id":"a"`, `scenes[1].id: another scene is called "a" too`},
 		{`"words":{}`, `"words":{"regroup":"swap"}`, `words.regroup: "swap" is not a choice`},
 		{`"start":{"models":[{"kind":"rack","rows":[6,8]}]}`, `"steps":[]`, "scenes[1].start: it is missing"},

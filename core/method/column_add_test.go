@@ -246,7 +246,7 @@ func TestColumnAddRefusesWhatDoesNotFit(t *testing.T) {
 		{method.Request{Args: []string{"1.5", "2"}, Model: "blocks"},
 			"1.5 does not fit here. Whole numbers to 9999 fit on the base-ten blocks."},
 		{method.Request{Args: []string{"146"}}, "A column addition needs two to four numbers, like 146 and 87."},
-		{method.Request{Args: []string{"146", "many"}}, `"many" is not a number. Write digits, like 146 or 3.05.`},
+		{method.Request{Args: []string{"146", "many"}}, `“many” is not a number. Write digits, like 146 or 3.05.`},
 		{method.Request{Args: []string{"1", "2"}, Model: "rack"},
 			"“Column addition” is shown with blocks and discs. “rack” is none of them."},
 		{method.Request{Args: []string{"1", "2"}, Options: map[string]string{"marks": "left"}},

@@ -834,11 +834,11 @@ func TestWhatChildrenSawIsHeldAgainstWhatIsThere(t *testing.T) {
 		assert.Contains(t, written(e), parts+" = "+whole, "the whole, what goes, and what is left can be seen")
 	}
 	_, err = make("subtract-facts", "5 and 4", "14", "-", "6")
-	assert.EqualError(t, err, `"5 and 4" comes to 9, and there are 14 or 8 or 6.`)
+	assert.EqualError(t, err, `“5 and 4” comes to 9, and there are 14 or 8 or 6.`)
 	_, err = make("add-facts", "8 and 3", "8", "+", "5")
-	assert.EqualError(t, err, `"8 and 3" comes to 11, and there are 13.`)
+	assert.EqualError(t, err, `“8 and 3” comes to 11, and there are 13.`)
 	_, err = make("bonds", "lots and 3", "6")
-	assert.EqualError(t, err, `"lots" is not a number here. Write what was seen like 8 and 2 more, or two fives and 3.`)
+	assert.EqualError(t, err, `“lots” is not a number here. Write what was seen like 8 and 2 more, or two fives and 3.`)
 	_, err = make("subtract-facts", "8", "14", "-", "6")
 	assert.ErrorContains(t, err, "is not two parts or more")
 }
@@ -1219,7 +1219,7 @@ func TestAllPairsAreToldAsAStory(t *testing.T) {
 	assert.Equal(t, "1 bulb goes into two beds. We look for all the ways.", one.Plain().Steps[0].Say)
 	assert.Equal(t, "bulb", board.LayOut(e.End.Models[0]).Pieces[0].Drawing, "what has a shape of its own is shown in it")
 	_, err = method.Make(method.Request{Method: "bonds", Args: []string{"3"}, Options: map[string]string{"story": "tens"}})
-	assert.EqualError(t, err, `"tens" is not a thing to count here. Write one in the plural, like bulbs.`)
+	assert.EqualError(t, err, `“tens” is not a thing to count here. Write one in the plural, like bulbs.`)
 }
 
 func TestFactsOnTenFrames(t *testing.T) {

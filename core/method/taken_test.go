@@ -60,10 +60,10 @@ func TestThePartsOfAWayStandTogether(t *testing.T) {
 
 func TestAWayThatIsNotThereIsRefused(t *testing.T) {
 	for _, c := range []struct{ board, said, why string }{
-		{"rack 2: 8 5", "8 and 4", `"8 and 4" comes to 12, and there are 13.`},
-		{"rack 2: 8 5", "lots", `"lots" is not a number here. Write what was seen like 8 and 2 more, or two fives and 3.`},
-		{"rack 2: 8 5", "13", `"13" is not two parts or more. Write what was seen like 8 and 2 more.`},
-		{"rack 2: 8 5", "double", `"double" is not a number here. Write what was seen like 8 and 2 more, or two fives and ` +
+		{"rack 2: 8 5", "8 and 4", `“8 and 4” comes to 12, and there are 13.`},
+		{"rack 2: 8 5", "lots", `“lots” is not a number here. Write what was seen like 8 and 2 more, or two fives and 3.`},
+		{"rack 2: 8 5", "13", `“13” is not two parts or more. Write what was seen like 8 and 2 more.`},
+		{"rack 2: 8 5", "double", `“double” is not a number here. Write what was seen like 8 and 2 more, or two fives and ` +
 			`3.`},
 		{"rack 2: 8 5", "", "Say what was seen, or draw round the parts. One part at least stays outside."},
 		{"rack 2: 0 0", "1 and 2", "There is nothing to count."},
@@ -91,7 +91,7 @@ func TestAWayIsDrawnRound(t *testing.T) {
 	_, err = method.TakeIn(b, 0, "three threes", drawn)
 	require.NoError(t, err)
 	_, err = method.TakeIn(b, 0, "5 and 4", drawn)
-	require.EqualError(t, err, `"5 and 4" was said, and 3 + 3 + 3 was drawn round.`)
+	require.EqualError(t, err, `“5 and 4” was said, and 3 + 3 + 3 was drawn round.`)
 	covered, _, err := board.Apply(b, board.Move{Kind: "cover", Args: board.CoverArgs{Zone: "all"}})
 	require.NoError(t, err)
 	_, err = method.TakeIn(covered, 0, "", drawn)

@@ -297,7 +297,7 @@ func TestRefusalsSayWhatWouldDo(t *testing.T) {
 		{"blocks 5o", `{"kind":"take","pieces":[{"place":"tenths","count":1}]}`,
 			"There is no block for tenths. They go from ones to hundred thousands."},
 		{"blocks 5o", `{"kind":"take","pieces":[{"ids":[99]}]}`, "Piece 99 is not on this board."},
-		{"blocks 5o", `{"kind":"build","amount":"lots"}`, `"lots" is not a count in "lots". Write it like 14 tens 6 ones.`},
+		{"blocks 5o", `{"kind":"build","amount":"lots"}`, `“lots” is not a count in “lots”. Write it like 14 tens 6 ones.`},
 		{"blocks 5o", `{"kind":"build","amount":"-3"}`, `Numbers here go from 0 to 9999999.999.`},
 		{"blocks 5o", `{"kind":"build","amount":"3.5"}`,
 			"There is no block for tenths. They go from ones to hundred thousands."},

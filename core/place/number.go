@@ -169,24 +169,24 @@ func Parse(s string) (Written, error) {
 		return Written{}, errors.New("there is no number here. Write digits, like 146 or 3.05")
 	}
 	if rest, ok := strings.CutPrefix(text, "-"); ok && isDigits(strings.Replace(rest, ".", "", 1)) {
-		return Written{}, fmt.Errorf("%q is below 0: %w", s, ErrRange)
+		return Written{}, fmt.Errorf("“%s” is below 0: %w", s, ErrRange)
 	}
 	whole, decimals, point := strings.Cut(text, ".")
 	whole, ok := ungroup(whole)
 	if !ok || point && decimals == "" || !isDigits(decimals) {
-		return Written{}, fmt.Errorf("%q is not a number. Write digits, like 146 or 3.05", s)
+		return Written{}, fmt.Errorf("“%s” is not a number. Write digits, like 146 or 3.05", s)
 	}
 	if len(decimals) > 3 {
-		return Written{}, fmt.Errorf("%q has %d decimals. Numbers here go to thousandths: at most 3 decimals", s,
+		return Written{}, fmt.Errorf("“%s” has %d decimals. Numbers here go to thousandths: at most 3 decimals", s,
 			len(decimals))
 	}
 	whole = strings.TrimLeft(whole, "0")
 	if len(whole) > 7 {
-		return Written{}, fmt.Errorf("%q is out of range: %w", s, ErrRange)
+		return Written{}, fmt.Errorf("“%s” is out of range: %w", s, ErrRange)
 	}
 	v, err := strconv.ParseInt("0"+whole+(decimals + "000")[:3], 10, 64)
 	if err != nil {
-		return Written{}, fmt.Errorf("%q is not a number. Write digits, like 146 or 3.05", s)
+		return Written{}, fmt.Errorf("“%s” is not a number. Write digits, like 146 or 3.05", s)
 	}
 	return Written{Number{v}, len(decimals)}, nil
 }

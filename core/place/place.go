@@ -82,7 +82,7 @@ func ParsePlace(s string) (Place, error) {
 			return Smallest + Place(i), nil
 		}
 	}
-	return 0, fmt.Errorf("%q is not a place. Use a name from thousandths to millions, like ones, tens or hundreds", s)
+	return 0, fmt.Errorf("“%s” is not a place. Use a name from thousandths to millions, like ones, tens or hundreds", s)
 }
 
 // milli is the value of one piece of the place, in thousandths.

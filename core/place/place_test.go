@@ -215,7 +215,7 @@ func TestParseRefusesWithAQuoteOfTheInput(t *testing.T) {
 		_, err := place.Parse(in)
 		require.Error(t, err, in)
 		if in != "" {
-			assert.Contains(t, err.Error(), strconv.Quote(in))
+			assert.Contains(t, err.Error(), "“"+in+"”")
 		}
 	}
 	for _, in := range []string{"14 tens 6 tens", "tens", "x ones", "3 dozens", "99999999 ones", "2 millions 9999999 ones",

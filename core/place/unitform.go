@@ -114,7 +114,7 @@ func ParseUnitForm(s string) (UnitForm, error) {
 	for i := 0; i < len(words); {
 		n, err := strconv.Atoi(words[i])
 		if err != nil || n < 0 || n > 9_999_999 {
-			return nil, fmt.Errorf("%q is not a count in %q. Write it like 14 tens 6 ones", words[i], s)
+			return nil, fmt.Errorf("“%s” is not a count in “%s”. Write it like 14 tens 6 ones", words[i], s)
 		}
 		end := i + 1
 		for end < len(words) && !isDigits(words[end][:1]) && words[end][0] != '-' {
@@ -125,7 +125,7 @@ func ParseUnitForm(s string) (UnitForm, error) {
 			return nil, err
 		}
 		if seen[p-Smallest] {
-			return nil, fmt.Errorf("%q names the %s twice. Write each place once", s, p)
+			return nil, fmt.Errorf("“%s” names the %s twice. Write each place once", s, p)
 		}
 		seen[p-Smallest], counts[p-Smallest] = true, n
 		i = end
@@ -135,7 +135,7 @@ func ParseUnitForm(s string) (UnitForm, error) {
 	}
 	u := FromCounts(func(p Place) int { return counts[p-Smallest] })
 	if _, err := u.Total(); err != nil {
-		return nil, fmt.Errorf("%q is out of range: %w", s, err)
+		return nil, fmt.Errorf("“%s” is out of range: %w", s, err)
 	}
 	return u, nil
 }

@@ -104,11 +104,11 @@ func TestAFalseChainIsOfferedArrows(t *testing.T) {
 func TestWhatIsNoSentenceIsRefused(t *testing.T) {
 	for text, says := range map[string]string{
 		"":              "There is nothing on one side of the sign.",
-		"7":             `"7" has no sign. Write =, < or > between two sides.`,
-		"3 + = 7":       `"3 +" is not a side of a sentence. Write numbers with +, −, × or ÷ between them.`,
+		"7":             `“7” has no sign. Write =, < or > between two sides.`,
+		"3 + = 7":       `“3 +” is not a side of a sentence. Write numbers with +, −, × or ÷ between them.`,
 		"? + ? = 7":     "There are 2 unknowns. Leave one.",
 		"3 ÷ 0 = 1":     "Nothing can be divided by 0.",
-		"three = 3":     `"three" is not a number. Write digits, like 146 or 3.05.`,
+		"three = 3":     `“three” is not a number. Write digits, like 146 or 3.05.`,
 		"1=1=1=1=1=1=1": "This chain is too long. Write at most six sides.",
 	} {
 		_, err := sentence.Judge(text)
@@ -207,7 +207,7 @@ func TestWhatDoesNotMeasureTheSameIsRefused(t *testing.T) {
 		"3 + 4 = 7 r 1":        "A remainder stands beside a quotient, like 85 ÷ 4 = 21 r 1.",
 		"85 ÷ 4 < 21 r 2":      "A remainder stands beside a quotient, like 85 ÷ 4 = 21 r 1.",
 		"85 ÷ 4 = 21 r 1 = 22": "A remainder stands beside a quotient, like 85 ÷ 4 = 21 r 1.",
-		"3 bulbs = 3":          `"bulbs" is not a place.`,
+		"3 bulbs = 3":          `“bulbs” is not a place.`,
 	} {
 		_, err := sentence.Judge(text)
 		require.Error(t, err, text)
