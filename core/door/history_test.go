@@ -136,6 +136,22 @@ func TestMovesThatBelongTogetherAreOneAct(t *testing.T) {
 	assert.Equal(t, asText(t, server), asText(t, d.document()))
 }
 
+// What a step does several times over is told once, when all of it has moved.
+func TestWhatAStepDoesIsToldTogether(t *testing.T) {
+	d := openBoard(t, "blocks 0", "numeral")
+	d.call("addExample", map[string]any{"id": "x", "method": "count", "typed": "4, 3, 3"}, nil)
+	var frame struct{ Words []string }
+	var told []string
+	for range 12 {
+		d.call("forward", map[string]any{}, &frame)
+		if n := len(frame.Words); n > 0 {
+			told = append(told, frame.Words[n-1])
+			assert.NotContains(t, frame.Words, "1 one more.")
+		}
+	}
+	assert.Subset(t, told, []string{"3 ones more.", "9 ones fewer."})
+}
+
 // Undo sends what changed and no more: not the scene with all its ink.
 func TestUndoSendsTheSmallInverse(t *testing.T) {
 	l := lesson.Lesson{Format: lesson.Format, Title: "Ink"}

@@ -154,13 +154,13 @@ func (s *session) goTo(p lesson.Position) Frame {
 func forward(s *session, _ None) (Frame, error)  { return s.goTo(s.doc.Next(s.position())), nil }
 func backward(s *session, _ None) (Frame, error) { return s.goTo(s.doc.Before(s.position())), nil }
 
-// beats are the boards between the moves of a step, for motion, and what each move does
-// in words. Nothing is said of them while a question about them is open.
+// beats are the boards between the moves of a step, for motion, and what they do in words.
+// Nothing is said of them while a question about them is open.
 func (s *session) beats(sc lesson.Scene, step int) ([]BoardView, []board.Became, []string) {
 	b, _ := sc.At(step)
 	var views []BoardView
 	var became []board.Became
-	var words []string
+	var said []say.Message
 	moves := sc.Steps[step].Moves
 	for i, mv := range moves {
 		next, effect, err := board.Apply(b, mv)
@@ -169,14 +169,32 @@ func (s *session) beats(sc lesson.Scene, step int) ([]BoardView, []board.Became,
 		}
 		became = append(became, shownBecame(effect.Became, b, next)...)
 		if !s.phase.Open() {
-			words = append(words, effect.Said.Text(s.doc.Words))
+			said = append(said, effect.Said)
 		}
 		b = next
 		if i < len(moves)-1 {
 			views = append(views, s.view(b, s.shownLayouts(b), sc))
 		}
 	}
-	return views, became, words
+	return views, became, s.together(said)
+}
+
+// together are what moves do in words, move by move: what is done several times over is told with
+// the last of them, as one.
+func (s *session) together(said []say.Message) []string {
+	var words []string
+	times := 1
+	for i, m := range said {
+		text := m.Text(s.doc.Words)
+		if i+1 < len(said) && said[i+1].Text(s.doc.Words) == text {
+			words = append(words, "")
+			times++
+			continue
+		}
+		words = append(words, m.Times(times).Text(s.doc.Words))
+		times = 1
+	}
+	return words
 }
 
 // ApplyArgs hold a move, and what belongs to it: all of them are one act, or none is made. Their

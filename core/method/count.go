@@ -86,12 +86,16 @@ func makeCount(r Request) (Example, error) {
 	m.countWhy(start, p, each, told)
 	all, end := by*times, strconv.Itoa(start+by*times)
 	if times > 1 && m.checks {
+		whole := sumText([2]int{start, all})
+		if start == 0 {
+			whole = strconv.Itoa(times) + " × " + strconv.Itoa(by)
+		}
 		m.step(lesson.Step{
 			Say: line("count.back", given("times", times), given("by", by)), Ask: line("count.back.ask"),
 			Answer: line("count.back.answer", answer("all", all), answer("start", start), given("times", times),
 				given("by", by)),
 			Moves: back,
-			Write: []lesson.Write{m.sentence(sumText([2]int{start, all}), end)},
+			Write: []lesson.Write{m.sentence(whole, end)},
 		})
 	}
 	return m.end(strconv.Itoa(start)+" in steps of "+strconv.Itoa(by), end)

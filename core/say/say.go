@@ -73,6 +73,18 @@ type Message struct {
 	Then *Message `json:"then,omitempty"`
 }
 
+// Times is the message of what was done so many times over: it counts as many times the pieces.
+func (m Message) Times(n int) Message {
+	m.Values = slices.Clone(m.Values)
+	for i := range m.Values {
+		v := &m.Values[i]
+		if each, err := strconv.Atoi(v.Text); err == nil && v.Place != nil {
+			v.Text = strconv.Itoa(n * each)
+		}
+	}
+	return m
+}
+
 // And is the message with another one after it.
 func (m Message) And(next Message) Message {
 	switch {

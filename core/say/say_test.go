@@ -53,3 +53,10 @@ func TestUnknownMessagesOfNewerFilesShowTheirName(t *testing.T) {
 	assert.Equal(t, "share.dealt", l.Text(say.Vocabulary{}))
 	assert.Panics(t, func() { say.New("share.dealt") })
 }
+
+func TestWhatIsDoneSeveralTimesIsToldAsOne(t *testing.T) {
+	more := say.New("did.more", say.Pieces("one", say.Given, 1, place.Ones))
+	assert.Equal(t, "3 ones more.", more.Times(3).Text(say.Vocabulary{}))
+	assert.Equal(t, "1 one more.", more.Text(say.Vocabulary{}), "the message itself is as it was")
+	assert.Equal(t, "Not linked any more.", say.New("did.unlinked").Times(2).Text(say.Vocabulary{}))
+}
