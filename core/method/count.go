@@ -88,7 +88,7 @@ func makeCount(r Request) (Example, error) {
 	if times > 1 && m.checks {
 		whole := sumText([2]int{start, all})
 		if start == 0 {
-			whole = strconv.Itoa(times) + " × " + strconv.Itoa(by)
+			whole = timesText(times, by)
 		}
 		m.step(lesson.Step{
 			Say: line("count.back", given("times", times), given("by", by)), Ask: line("count.back.ask"),
