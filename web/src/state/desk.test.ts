@@ -191,6 +191,33 @@ test('without the network the page opens with what was here last, for her alone'
   expect(view).toBeUndefined();
 });
 
+test('what waits is there when the page is opened again without the network', async () => {
+  const desk = await opened('mirren');
+  desk.give('s', 0, 'board', 'blocks 5t', { lesson: 1 });
+  net.handIn.mockRejectedValue(await fault(0, 'offline'));
+  await desk.handIn('s', 0);
+  for (const [who, waits] of [
+    ['mirren', true],
+    ['jorn', false],
+  ] as const) {
+    vi.resetModules();
+    view = seen(who);
+    net.view.mockRejectedValue(await fault(0, 'offline'));
+    const away = await import('./desk');
+    await away.openDesk();
+    const { works, told } = away.useDesk.getState();
+    const key = away.keyOf('s', 0);
+    expect(works[key]?.answer).toEqual(waits ? { board: 'blocks 5t' } : undefined);
+    expect(works[key]?.waits).toBeUndefined();
+    expect(told[key]).toEqual(waits ? { waits: true } : undefined);
+  }
+  // When it has come, she goes on from there.
+  net.handIn.mockResolvedValue({ verdict: { right: false }, ticket: 'next' });
+  const back = await opened('mirren');
+  expect([...kept.values()].filter((w) => w.waits)).toEqual([]);
+  expect(back.useDesk.getState().told[back.keyOf('s', 0)]).toBeUndefined();
+});
+
 test('what was told of one answer is not told of another', async () => {
   const desk = await opened('mirren');
   const work = () => desk.useDesk.getState().works[desk.keyOf('s', 0)]!;

@@ -132,15 +132,18 @@ async function takeTickets(view: DeskView) {
   }
 }
 
-/** What this child began on this device and has not handed in; another's is not opened. */
+/** What this child began on this device, and what of it waits to be handed in; another's is not opened. */
 async function takeOver(view: DeskView) {
   const [first, second] = view.people;
   const works = { ...get().works };
-  for (const w of await deskKept.all().catch(() => [])) {
-    if (w.waits || w.pupil !== first?.id || w.with !== (second?.id ?? '')) continue;
-    works[keyOf(w.set, w.task)] ??= w;
+  const told = { ...get().told };
+  for (const { waits, ...w } of await deskKept.all().catch(() => [])) {
+    if (w.pupil !== first?.id || w.with !== (second?.id ?? '')) continue;
+    const key = keyOf(w.set, w.task);
+    if (waits && !works[key]) told[key] ??= { waits: true };
+    works[key] ??= w;
   }
-  set({ works });
+  set({ works, told });
 }
 
 function keep(work: DeskWork) {
