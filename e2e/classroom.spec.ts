@@ -1,5 +1,6 @@
 // A class: its door, its children's devices, what they hand in, and what the teacher does with it.
 import type { Browser, BrowserContext, Locator, Page } from '@playwright/test';
+import { startApp } from './app.mjs';
 import { blocks, counters, expect, open, present, sentTo, sound, test } from './teacher';
 
 const NAMES = ['Mirren', 'Jorn', 'Evi', 'Mara'];
@@ -531,6 +532,18 @@ test('devices follow the stage, without what is held back, until it is their tur
   expect(sent()).toBeLessThan(6e5);
   await context.close();
   await child.reload();
+  await expect(child.getByText('Jorn: look with the class.')).toBeVisible();
+  // Nor does a server that was killed and started again leave the class without its stage.
+  await app.stop('SIGKILL');
+  Object.assign(app, await startApp({ data: app.data, port: Number(new URL(app.url).port) }));
+  const followed = () =>
+    child.evaluate(() =>
+      fetch('/api/desk/stage').then(
+        (r) => (r.ok ? r.text() : ''),
+        () => '',
+      ),
+    );
+  await expect.poll(followed, { timeout: 30_000 }).toContain('"models"');
   await expect(child.getByText('Jorn: look with the class.')).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(child.getByText('You are in Larches.')).toBeVisible();

@@ -51,7 +51,8 @@ var spoken = []struct{ said, is string }{
 // questions begin a line that asks for what the rest of it is.
 var questions = []string{"what is ", "what's ", "how much is "}
 
-// unspoken is a problem that is said in words, with its signs; another line as it is.
+// unspoken is a problem that is said in words, with its signs; another line as it is. Its numbers may
+// be said in words too.
 func unspoken(text string, w say.Vocabulary) string {
 	if !strings.ContainsFunc(text, unicode.IsLetter) {
 		return text
@@ -64,10 +65,16 @@ func unspoken(text string, w say.Vocabulary) string {
 		}
 	}
 	line = strings.TrimRight(line, "?= ")
+	digits := place.InDigits(line)
 	for _, s := range spoken {
-		if a, b, ok := numbersSaid(s.said, line, w); ok {
-			return strings.NewReplacer("A", a, "B", b).Replace(s.is)
+		for _, said := range []string{line, digits} {
+			if a, b, ok := numbersSaid(s.said, said, w); ok {
+				return strings.NewReplacer("A", a, "B", b).Replace(s.is)
+			}
 		}
+	}
+	if !strings.ContainsFunc(digits, unicode.IsLetter) {
+		return digits
 	}
 	return text
 }

@@ -46,8 +46,8 @@ func TestALineComesToWhatItSays(t *testing.T) {
 		"25000":                   {"Free board: place value discs", "", "25000"},
 		"blocks 231":              {"Free board: base-ten blocks", "231", "231"},
 		"Ten frames 7 and 5":      {"Free board: counters", "7 and 5", "12"},
-		"five on a ten frame":     {"Free board: counters", "5", "5"},
-		"two hundred and six":     {"Free board: base-ten blocks", "206", "206"},
+		"five on a ten frame":     {"Free board: counters", "five", "5"},
+		"two hundred and six":     {"Free board: base-ten blocks", "two hundred and six", "206"},
 		"six tens and four ones":  {"Free board: base-ten blocks", "", "64"},
 		"how many tens in 146?":   {"Free board: base-ten blocks", "how many tens in 146?", "146"},
 		"column-subtract 402 167": {"Column subtraction on base-ten blocks", "", ""},
@@ -218,4 +218,10 @@ func TestWordsAreReadWhereverAProblemIsTyped(t *testing.T) {
 	r, err = method.Typed("column-add", "46 plus 38")
 	require.NoError(t, err)
 	assert.Equal(t, method.Request{Method: "column-add", Args: []string{"46", "+", "38"}}, r)
+	r, err = method.Typed("column-add", "forty-six + thirty-eight")
+	require.NoError(t, err)
+	assert.Equal(t, method.Request{Method: "column-add", Args: []string{"46", "+", "38"}}, r)
+	r, err = method.ReadLine("share ninety-seven by four", say.Vocabulary{})
+	require.NoError(t, err)
+	assert.Equal(t, method.Request{Method: "share", Args: []string{"97", "÷", "4"}}, r)
 }

@@ -4,6 +4,7 @@ import { useEffect } from 'react';
 import { useToday } from '../classwork/useClass';
 import { classes, type StageView } from '../state/classroom';
 import { readTitle, useLesson, type LessonState } from '../state/lesson';
+import { hear } from '../state/stream';
 
 /** How often the stage is sent at most, in milliseconds. */
 const SENT_MS = 60;
@@ -42,17 +43,22 @@ export function useFollowers(on: boolean) {
     const stop = useLesson.subscribe((s, was) => {
       if (s.frame !== was.frame || s.models !== was.models) timer ??= setTimeout(send, SENT_MS);
     });
+    const anew = () => {
+      sent = '';
+      send();
+    };
+    // A server that was started again knows of no stage.
+    const quit = hear(`/api/classes/${of}/events`, { message: () => undefined, gap: anew });
     const end = () => void classes.setStage(of, undefined).catch(() => undefined);
     // A page that is closed leaves nobody waiting; one that comes back shows itself again.
     const back = ({ persisted }: PageTransitionEvent) => {
-      if (!persisted) return;
-      sent = '';
-      send();
+      if (persisted) anew();
     };
     addEventListener('pagehide', end);
     addEventListener('pageshow', back);
     return () => {
       stop();
+      quit();
       clearTimeout(timer);
       removeEventListener('pagehide', end);
       removeEventListener('pageshow', back);
