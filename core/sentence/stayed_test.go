@@ -60,7 +60,7 @@ func TestWhatStayedAndWhatChanged(t *testing.T) {
 	_, err := sentence.Stayed([]string{"3 = 3"})
 	assert.EqualError(t, err, "Choose two lines or more.")
 	_, err = sentence.Stayed([]string{"3 = 3", "ten"})
-	assert.EqualError(t, err, `There is no number in "ten".`)
+	assert.EqualError(t, err, `There is no number in “ten”.`)
 }
 
 // Marked or not, the lines are what they were; a digit stayed where it is the same in all.
