@@ -1,7 +1,6 @@
 package blocks
 
 import (
-	"image"
 	"slices"
 
 	"unitbloom/core/board"
@@ -108,41 +107,51 @@ func (b Blocks) turn(a pieces.PiecesArgs, t *board.Tx) (Blocks, error) {
 	t.Say("did.turned-round", say.Form("form", say.Amount, pieces.FormOf(found)))
 	return b.With(pieces.Change(b.Ordered, ids, func(k *pieces.Piece) {
 		k.Loose, k.Turned = true, !k.Turned
-		k.X, k.Y = pieces.ClampX(to[k.ID].X), pieces.ClampY(to[k.ID].Y)
+		k.X, k.Y = pieces.ClampX(to[k.ID][0]), pieces.ClampY(to[k.ID][1])
 	})), nil
 }
 
 // turnedTo is where pieces lie when they are turned together round their corner: there, or to the
 // right of the others, or below them, wherever they hide none. Where nothing is free they lie there.
-func turnedTo(l board.Layout, ids []board.PieceID) map[board.PieceID]image.Point {
-	var all, rest image.Rectangle
-	var others []image.Rectangle
+func turnedTo(l board.Layout, ids []board.PieceID) map[board.PieceID][2]int {
+	var turned, others []board.Sprite
 	for _, s := range l.Pieces {
-		r := image.Rect(int(s.X), int(s.Y), int(s.X+s.W), int(s.Y+s.H))
-		switch {
-		case slices.Contains(ids, s.ID):
-			all = all.Union(r)
-		case s.Zone == board.MatZone:
-			others, rest = append(others, r), rest.Union(r)
+		if slices.Contains(ids, s.ID) {
+			turned = append(turned, s)
+		} else if s.Zone == board.MatZone {
+			others = append(others, s)
 		}
 	}
-	size := image.Pt(all.Dy(), all.Dx())
-	free := func(at image.Point) bool {
-		lie := image.Rectangle{Min: at, Max: at.Add(size)}
-		return lie.In(image.Rect(0, 0, l.W, l.H)) && !slices.ContainsFunc(others, lie.Overlaps)
+	x, y, right, bottom := bounds(turned)
+	wide, high := bottom-y, right-x
+	free := func(at [2]int) bool {
+		return at[0]+wide <= l.W && at[1]+high <= l.H && !slices.ContainsFunc(others, func(o board.Sprite) bool {
+			return at[0] < int(o.X+o.W) && int(o.X) < at[0]+wide && at[1] < int(o.Y+o.H) && int(o.Y) < at[1]+high
+		})
 	}
-	spots := []image.Point{all.Min, {X: rest.Max.X + groupGap, Y: all.Min.Y}, {X: pad, Y: rest.Max.Y + pad}}
-	at := all.Min
+	_, _, rightmost, lowest := bounds(others)
+	at := [2]int{x, y}
+	spots := [][2]int{at, {rightmost + groupGap, y}, {pad, lowest + pad}}
 	if i := slices.IndexFunc(spots, free); i >= 0 {
 		at = spots[i]
 	}
-	to := map[board.PieceID]image.Point{}
-	for _, s := range l.Pieces {
-		if slices.Contains(ids, s.ID) {
-			to[s.ID] = at.Add(image.Pt(int(s.Y)-all.Min.Y, int(s.X)-all.Min.X))
-		}
+	to := map[board.PieceID][2]int{}
+	for _, s := range turned {
+		to[s.ID] = [2]int{at[0] + int(s.Y) - y, at[1] + int(s.X) - x}
 	}
 	return to
+}
+
+// bounds are the sides of the box round pieces.
+func bounds(list []board.Sprite) (left, top, right, bottom int) {
+	for i, s := range list {
+		if i == 0 {
+			left, top = int(s.X), int(s.Y)
+		}
+		left, top = min(left, int(s.X)), min(top, int(s.Y))
+		right, bottom = max(right, int(s.X+s.W)), max(bottom, int(s.Y+s.H))
+	}
+	return left, top, right, bottom
 }
 
 func (b Blocks) view(a ViewArgs, t *board.Tx) (Blocks, error) {
