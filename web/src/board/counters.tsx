@@ -48,7 +48,7 @@ export function CountersView({ model, index, scale, bare }: ViewProps) {
           >
             <button
               type="button"
-              className={cx('zone-badge')}
+              className={cx(z.role === 'group' ? 'zone-badge on-rim' : 'zone-badge')}
               aria-label={`${z.label}: ${z.count}. Select its counters`}
               onClick={() => selectZone(model, index, z)}
             >
