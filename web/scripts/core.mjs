@@ -19,9 +19,10 @@ const own = [
   'chance',
   'door',
   'board',
+  'place',
 ].concat(['rack', 'cubes', 'counters', 'discs'].map((model) => `model/${model}`));
 const library =
-  'fmt time os reflect syscall internal/... io/... errors sort path context strings bytes maps encoding/... math/... unicode/...'.split(
+  'fmt time slices sync sync/... iter cmp unique syscall/... os reflect syscall internal/... io/... errors sort path context strings bytes maps encoding/... math/... unicode/...'.split(
     ' ',
   );
 const rare = [...own.map((name) => `unitbloom/core/${name}`), ...library].map(
