@@ -772,10 +772,8 @@ func keepScratch(s *session, a KeepArgs) (Update, error) {
 	s.scratch = nil
 	s.commit(doc, s.capture)
 	s.step, s.phase = step, lesson.Rest
-	for _, mv := range moves {
-		if len(sc.Steps) == 0 {
-			s.capture = s.capture.played(sc.ID, mv)
-		}
+	if len(sc.Steps) == 0 {
+		s.capture = s.capture.played(sc.ID, moves...)
 	}
 	return s.update(lesson.Difference(was, doc)), nil
 }

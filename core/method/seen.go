@@ -7,6 +7,7 @@ import (
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
+	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
 
@@ -15,12 +16,8 @@ import (
 var seenOption = Option{Name: "seen",
 	Doc: "What children saw, like 8 and 2 more and 3; two fives and 3. Several ways are parted by semicolons."}
 
-// numberWords are the numbers that children say.
-var numberWords = map[string]int{
-	"zero": 0, "one": 1, "two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "seven": 7, "eight": 8, "nine": 9,
-	"ten":    10,
-	"eleven": 11, "twelve": 12, "thirteen": 13, "fourteen": 14, "fifteen": 15, "sixteen": 16, "seventeen": 17,
-	"eighteen": 18, "nineteen": 19, "twenty": 20,
+// groupWords are the sizes of the groups that children say: two fives.
+var groupWords = map[string]int{
 	"ones": 1, "twos": 2, "threes": 3, "fours": 4, "fives": 5, "sixes": 6, "sevens": 7, "eights": 8, "nines": 9,
 	"tens": 10,
 }
@@ -79,7 +76,7 @@ func ReadSeen(text string) (Seen, error) {
 // groupsOf reads on after a number: fives after two, or × 5, and how many words that took.
 func groupsOf(n int, next []string) (one seenPart, used int) {
 	if len(next) > 0 && strings.HasSuffix(next[0], "s") {
-		switch each, plural := numberWords[next[0]]; {
+		switch each, plural := groupWords[next[0]]; {
 		case plural && each == 1:
 			return seenPart{1, n}, 1 // three ones are three
 		case plural:
@@ -98,7 +95,10 @@ func seenNumber(w string) (int, bool) {
 	if n, err := strconv.Atoi(w); err == nil && n >= 0 && n <= 144 {
 		return n, true
 	}
-	n, ok := numberWords[w]
+	if n, ok := place.Named(w); ok && n <= 20 {
+		return n, true
+	}
+	n, ok := groupWords[w]
 	return n, ok
 }
 

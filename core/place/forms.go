@@ -202,11 +202,11 @@ func InDigits(line string) string {
 	for i := 0; i < len(words); i++ {
 		word := strings.TrimRight(words[i], ",?.=")
 		if next := i + 1; word == "and" && n.last >= hundredNamed && next < len(words) {
-			if v, known := named(strings.TrimRight(words[next], ",?.=")); known && v > 0 && v < 100 {
+			if v, known := Named(strings.TrimRight(words[next], ",?.=")); known && v > 0 && v < 100 {
 				continue
 			}
 		}
-		if v, known := named(word); !known || !n.takes(v) {
+		if v, known := Named(word); !known || !n.takes(v) {
 			if end(); !known || !n.takes(v) {
 				out = append(out, words[i])
 				continue
@@ -232,8 +232,8 @@ const (
 	thousandNamed
 )
 
-// named is the number that a word names: five, twenty-three, hundred.
-func named(word string) (int, bool) {
+// Named is the number that a word names: five, twenty-three, hundred.
+func Named(word string) (int, bool) {
 	word = strings.ToLower(word)
 	if ten, one, two := strings.Cut(word, "-"); two {
 		t, o := slices.Index(tensWords[:], ten), slices.Index(small[:10], one)
