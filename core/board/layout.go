@@ -41,16 +41,16 @@ type Decor struct {
 // Sprite is one piece as it lies.
 type Sprite struct {
 	ID         PieceID
+	Part       int8
+	Marks      Marks
 	Drawing    string // "one", "ten", "hundred", "thousand", "bead"
 	X, Y, W, H int32
 	Zone       string
-	Part       int8
-	Marks      Marks
 	Text       string // what is written on the piece
 }
 
-// movedTo reports whether two sprites of a piece differ in their place alone.
-func (s *Sprite) movedTo(t *Sprite) bool {
+// alike reports whether two sprites of a piece differ in their place alone.
+func (s *Sprite) alike(t *Sprite) bool {
 	there := *t
 	there.X, there.Y = s.X, s.Y
 	return *s == there
@@ -65,8 +65,14 @@ func (s *Sprite) Left(before Sprite) bool {
 // Changes are the pieces by which one layout differs from another.
 type Changes struct {
 	Changed []*Sprite // new, or other than before
-	Moved   []*Sprite // the same elsewhere
+	Moved   []Moved   // the same elsewhere
 	Removed []PieceID
+}
+
+// Moved is a piece that only lies elsewhere, and by how much.
+type Moved struct {
+	*Sprite
+	DX, DY int32
 }
 
 // ChangesTo compares two layouts of a model.
@@ -76,14 +82,17 @@ func (l Layout) ChangesTo(now Layout) Changes {
 	for i := range now.Pieces {
 		p := &now.Pieces[i]
 		j := was.take(p.ID)
+		if j < 0 {
+			c.Changed = append(c.Changed, p)
+			continue
+		}
+		before := &l.Pieces[j]
+		dx, dy := p.X-before.X, p.Y-before.Y
 		switch {
-		case j < 0:
+		case !before.alike(p):
 			c.Changed = append(c.Changed, p)
-		case l.Pieces[j] == *p:
-		case l.Pieces[j].movedTo(p):
-			c.Moved = append(c.Moved, p)
-		default:
-			c.Changed = append(c.Changed, p)
+		case dx != 0 || dy != 0:
+			c.Moved = append(c.Moved, Moved{p, dx, dy})
 		}
 	}
 	for i := range l.Pieces {

@@ -231,23 +231,29 @@ func boardOf(s *session, a SceneOnlyArgs) (BoardView, error) {
 // example that is done, or of a board whose number is not held back. Each is true, and not
 // there yet.
 func (s *session) offers(sc lesson.Scene, b board.Board) []string {
-	var text string
-	switch {
-	case s.scratch != nil:
-	case sc.Made != nil && s.step == len(sc.Steps) && sc.Made.Problem != sc.Made.Answer:
-		text = sc.Made.Problem + " = " + sc.Made.Answer
-	case len(sc.Steps) == 0 && sc.Page.Shows() && !b.IsCovered(0) && len(s.secrets(sc, b)) == 0:
-		if m := b.Models[0]; len(m.InPlay()) > 0 {
-			text = m.InPlay().String() + " = " + board.Total(m).String()
-		}
-	}
-	v, err := sentence.Judge(text)
-	line := s.doc.Words.Spell(v.Text)
-	if err != nil || v.State != "true" ||
-		slices.ContainsFunc(s.doc.Record, func(e lesson.Entry) bool { return e.Text == line }) {
+	line := s.doc.Words.Spell(s.recordable(sc, b))
+	if line == "" || slices.ContainsFunc(s.doc.Record, func(e lesson.Entry) bool { return e.Text == line }) {
 		return []string{}
 	}
 	return []string{line}
+}
+
+// recordable is what the record could have of what is shown; empty where there is nothing. A
+// problem is the teacher's and is judged; what lies on a board is its number.
+func (s *session) recordable(sc lesson.Scene, b board.Board) string {
+	switch {
+	case s.scratch != nil:
+	case sc.Made != nil && s.step == len(sc.Steps) && sc.Made.Problem != sc.Made.Answer:
+		v, err := sentence.Judge(sc.Made.Problem + " = " + sc.Made.Answer)
+		if err == nil && v.State == "true" {
+			return v.Text
+		}
+	case len(sc.Steps) == 0 && sc.Page.Shows() && !b.IsCovered(0) && len(s.secrets(sc, b)) == 0:
+		if form := b.Models[0].InPlay(); len(form) > 0 {
+			return form.String() + " = " + board.Total(b.Models[0]).String()
+		}
+	}
+	return ""
 }
 
 // compare is the first two models with the sign between their numbers.

@@ -11,6 +11,7 @@ import (
 	"errors"
 	"fmt"
 	"reflect"
+	"strconv"
 
 	"unitbloom/core/board"
 	"unitbloom/core/form"
@@ -57,7 +58,7 @@ func (d *Door) Call(op string, arg []byte) (out []byte) {
 	o, ok := byName[op]
 	handle := 0
 	if o.OnOpen {
-		handle = handleOf(arg)
+		handle, arg = handleOf(arg)
 	}
 	restore := d.keep(handle)
 	defer func() {
@@ -118,28 +119,25 @@ func (d *Door) keep(handle int) (restore func()) {
 	}
 }
 
-// handleOf is the handle that an argument names; 0 for none. It reads no further than
-// that: hosts write the handle first, and what comes after may be a lesson.
-func handleOf(arg []byte) (handle int) {
-	dec := json.NewDecoder(bytes.NewReader(arg))
-	if open, err := dec.Token(); err != nil || open != json.Delim('{') {
-		return 0
-	}
-	for dec.More() {
-		key, err := dec.Token()
-		if err != nil {
-			return 0
-		}
-		if key == "handle" {
-			_ = dec.Decode(&handle)
-			return handle
-		}
-		var other json.RawMessage
-		if dec.Decode(&other) != nil {
-			return 0
+// handleOf is the handle that an argument names, 0 for none, and the argument without it.
+// Hosts write the handle first: what comes after may be a lesson, and is not read for it.
+func handleOf(arg []byte) (handle int, rest []byte) {
+	if after, first := bytes.CutPrefix(arg, []byte(`{"handle":`)); first {
+		n := bytes.IndexAny(after, ",}")
+		if h, err := strconv.Atoi(string(after[:max(n, 0)])); err == nil && h > 0 {
+			return h, append([]byte{'{'}, bytes.TrimPrefix(after[n:], []byte{','})...)
 		}
 	}
-	return 0
+	var fields map[string]json.RawMessage
+	if json.Unmarshal(arg, &fields) != nil || json.Unmarshal(fields["handle"], &handle) != nil {
+		return 0, arg
+	}
+	delete(fields, "handle")
+	rest, err := json.Marshal(fields)
+	if err != nil {
+		return 0, arg
+	}
+	return handle, rest
 }
 
 // explain words an error in the class's words when the call names a session.
@@ -186,19 +184,19 @@ func op[A, R any](name, doc string, f func(*Door, A) (R, error)) Operation {
 	return Operation{Name: name, Doc: doc, Arg: reflect.TypeFor[A](), Answer: reflect.TypeFor[R](),
 		run: func(d *Door, _ int, raw []byte) (any, error) {
 			var a A
-			if err := read(raw, &a); err != nil {
+			if err := form.Read(raw, &a); err != nil {
 				return nil, err
 			}
 			return f(d, a)
 		}}
 }
 
-// on is an operation on an open document.
+// on is an operation on an open document. A field with a wrong name is a mistake of the host.
 func on[A, R any](name, doc string, f func(*session, A) (R, error)) Operation {
 	return Operation{Name: name, Doc: doc, OnOpen: true, Arg: reflect.TypeFor[A](), Answer: reflect.TypeFor[R](),
 		run: func(d *Door, handle int, raw []byte) (any, error) {
 			var a A
-			if err := read(raw, &a, "handle"); err != nil {
+			if err := form.Read(raw, &a); err != nil {
 				return nil, err
 			}
 			s, ok := d.sessions[handle]
@@ -208,9 +206,6 @@ func on[A, R any](name, doc string, f func(*session, A) (R, error)) Operation {
 			return f(s, a)
 		}}
 }
-
-// read is strict: a field with a wrong name is a mistake of the host.
-func read(raw []byte, into any, but ...string) error { return form.Read(raw, into, but...) }
 
 // None is an argument or an answer with nothing in it.
 type None struct{}

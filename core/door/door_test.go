@@ -3,6 +3,7 @@ package door_test
 import (
 	"encoding/json"
 	"fmt"
+	"slices"
 	"strings"
 	"testing"
 
@@ -13,6 +14,7 @@ import (
 	"unitbloom/core/door"
 	"unitbloom/core/lesson"
 	"unitbloom/core/say"
+	"unitbloom/core/sentence"
 )
 
 // desk is an open lesson, seen as a host sees it.
@@ -418,4 +420,76 @@ func TestASetIsAddedInOneAct(t *testing.T) {
 	assert.Equal(t, "The count must be from 2 to 20. 1 is not.",
 		d.try("addSet", map[string]any{"scene": "x", "id": "set", "seed": 3, "count": 1}, nil))
 	assert.NotEmpty(t, d.try("addSet", map[string]any{"scene": "a", "id": "set", "seed": 3, "count": 5}, nil))
+}
+
+// mirror is the pictures of a host that begins with a frame and follows the change lists: the
+// pieces of each model by id.
+type mirror []map[float64][]any
+
+func (d desk) mirror() mirror {
+	d.t.Helper()
+	var f struct {
+		Board struct{ Models []struct{ Pieces [][]any } }
+	}
+	d.call("show", map[string]any{"scene": "a"}, &f)
+	m := make(mirror, len(f.Board.Models))
+	for i, model := range f.Board.Models {
+		m[i] = map[float64][]any{}
+		for _, p := range model.Pieces {
+			m[i][p[0].(float64)] = p
+		}
+	}
+	return m
+}
+
+func (m mirror) follow(out delta) {
+	for i, model := range out.Models {
+		for _, id := range model.Removed {
+			delete(m[i], float64(id))
+		}
+		for k := 0; k < len(model.Moved); k += 3 + model.Moved[k+2] {
+			for _, id := range model.Moved[k+3:][:model.Moved[k+2]] {
+				p := m[i][float64(id)]
+				p[2], p[3] = p[2].(float64)+float64(model.Moved[k]), p[3].(float64)+float64(model.Moved[k+1])
+			}
+		}
+		for _, p := range model.Changed {
+			m[i][p[0].(float64)] = p
+		}
+	}
+}
+
+func TestAHostThatFollowsTheChangesHasThePicture(t *testing.T) {
+	for _, spec := range shipped {
+		for _, mv := range spec.Moves {
+			t.Run(spec.Kind+" "+mv.Kind, func(t *testing.T) {
+				d := openBoard(t, mv.Board)
+				host := d.mirror()
+				for _, move := range append(slices.Clip(mv.Before), board.Move{Kind: mv.Kind, Args: mv.Example}) {
+					host.follow(d.apply(asText(t, move)))
+				}
+				assert.Equal(t, d.mirror(), host)
+			})
+		}
+	}
+}
+
+// The sentence of a board is not judged before it is offered: it is true, and written as a judged
+// one would be.
+func TestTheSentenceOfABoardIsTrue(t *testing.T) {
+	offered := 0
+	for _, spec := range shipped {
+		for _, mv := range spec.Moves {
+			var f struct{ Offers []string }
+			openBoard(t, mv.Board).call("show", map[string]any{"scene": "a"}, &f)
+			for _, line := range f.Offers {
+				v, err := sentence.Judge(line)
+				require.NoError(t, err, mv.Board)
+				assert.Equal(t, "true", v.State, line)
+				assert.Equal(t, line, v.Text)
+				offered++
+			}
+		}
+	}
+	assert.Greater(t, offered, 40)
 }

@@ -513,8 +513,9 @@ type Delta struct {
 }
 
 // ModelDelta is a model with what differs of its pieces: changed ones whole, moved
-// ones as id, x, y in one flat list, since a bundle can move hundreds, and the ids
-// of those gone.
+// ones in one flat list, since a bundle can move hundreds, and the ids of those gone.
+// Those that moved alike stand together: how far to the right and down, in model units,
+// how many they are, and their ids.
 type ModelDelta struct {
 	ModelHead
 	Changed Pieces          `json:"changed"`
@@ -556,11 +557,32 @@ func (s *session) modelDelta(b board.Board, i int, l board.Layout, sc lesson.Sce
 	for k, p := range c.Changed {
 		m.Changed[k] = *p
 	}
-	m.Moved = make([]int32, 0, 3*len(c.Moved))
-	for _, p := range c.Moved {
-		m.Moved = append(m.Moved, int32(p.ID), p.X, p.Y)
-	}
+	m.Moved = inShifts(c.Moved)
 	return m
+}
+
+// inShifts tells moved pieces by how far they moved.
+func inShifts(moved []board.Moved) []int32 {
+	type shift struct {
+		dx, dy int32
+		ids    []int32
+	}
+	var shifts []shift
+	at := map[[2]int32]int{}
+	for _, p := range moved {
+		by := [2]int32{p.DX, p.DY}
+		k, known := at[by]
+		if !known {
+			k = len(shifts)
+			at[by], shifts = k, append(shifts, shift{dx: p.DX, dy: p.DY})
+		}
+		shifts[k].ids = append(shifts[k].ids, int32(p.ID))
+	}
+	out := make([]int32, 0, len(moved)+3*len(shifts))
+	for _, x := range shifts {
+		out = append(append(out, x.dx, x.dy, int32(len(x.ids))), x.ids...)
+	}
+	return out
 }
 
 // shownBecame is what became what among the pieces that a host has seen or will see.

@@ -218,7 +218,7 @@ func TestChangesLeadFromOneLayoutToTheNext(t *testing.T) {
 			}
 			for _, p := range c.Moved {
 				moved := picture[p.ID]
-				moved.X, moved.Y = p.X, p.Y
+				moved.X, moved.Y = moved.X+p.DX, moved.Y+p.DY
 				picture[p.ID] = moved
 			}
 			require.Len(t, picture, len(after.Pieces))

@@ -20,7 +20,7 @@ const own = [
   'door',
   'board',
   'place',
-].concat(['rack', 'cubes', 'counters', 'discs'].map((model) => `model/${model}`));
+].concat(['pieces', 'rack', 'cubes', 'counters', 'discs'].map((model) => `model/${model}`));
 const library =
   'fmt time slices sync sync/... iter cmp unique syscall/... os reflect syscall internal/... io/... errors sort path context strings bytes maps encoding/... math/... unicode/...'.split(
     ' ',

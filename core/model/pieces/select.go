@@ -34,7 +34,8 @@ func (r Rules) Find(list []Piece, sel board.Select) ([]Piece, error) {
 	return pool, nil
 }
 
-// Pool is the pieces of the selector's place, state and part.
+// Pool is the pieces of the selector's place, state and part. They may be the list's own, and
+// are not altered.
 func (r Rules) Pool(list []Piece, sel board.Select) ([]Piece, error) {
 	if !r.Has(sel.Place) {
 		return nil, r.NoPiece(sel.Place)
@@ -47,10 +48,26 @@ func (r Rules) Pool(list []Piece, sel board.Select) ([]Piece, error) {
 	if state < 0 && name != "any" {
 		return nil, board.BadField("state", strconv.Quote(sel.State)+" is not play, crossed, taken, spent, copy or any")
 	}
-	var pool []Piece
-	for _, k := range list {
-		if k.Place == sel.Place && (name == "any" || int(k.State) == state) && (sel.Part == nil || *sel.Part == int(k.Part)) {
-			pool = append(pool, k)
+	of := func(k *Piece) bool {
+		return k.Place == sel.Place && (name == "any" || int(k.State) == state) && (sel.Part == nil || *sel.Part == int(k.Part))
+	}
+	first, last, n := 0, -1, 0
+	for i := range list {
+		if of(&list[i]) {
+			if n == 0 {
+				first = i
+			}
+			last, n = i, n+1
+		}
+	}
+	// They mostly lie side by side, and need no copy.
+	if run := list[first : last+1 : last+1]; len(run) == n {
+		return run, nil
+	}
+	pool := make([]Piece, 0, n)
+	for i := first; i <= last; i++ {
+		if of(&list[i]) {
+			pool = append(pool, list[i])
 		}
 	}
 	return pool, nil

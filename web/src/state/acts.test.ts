@@ -6,7 +6,7 @@ const piece = (id: number, x = 0, look = 'one'): Piece => [id, look, x, 0, 10, 1
 
 test('a change list brings the picture up to date and leaves the rest alone', () => {
   const before = [piece(1), piece(2, 10), piece(3, 20), piece(4, 30)];
-  const after = merge(before, [piece(2, 10, 'ten'), piece(9, 50)], [3, 77, 5], [4]);
+  const after = merge(before, [piece(2, 10, 'ten'), piece(9, 50)], [57, 5, 1, 3], [4]);
   expect(after).toEqual([
     piece(1),
     piece(2, 10, 'ten'),

@@ -177,17 +177,23 @@ function applyDelta(delta: Delta) {
   );
 }
 
-/** Brings pieces up to date; those that did not change stay the same objects. */
+/**
+ * Brings pieces up to date; those that did not change stay the same objects. Moved ones stand
+ * together that moved alike: how far to the right and down, how many, and their ids.
+ */
 export function merge(pieces: Piece[], changed: Piece[], moved: number[], removed: number[]): Piece[] {
   const now = new Map(changed.map((p) => [p[0], p]));
-  const spots = new Map<number, [x: number, y: number]>();
-  for (let i = 0; i < moved.length; i += 3) spots.set(moved[i]!, [moved[i + 1]!, moved[i + 2]!]);
+  const shifts = new Map<number, { dx: number; dy: number }>();
+  for (let i = 0; i < moved.length; i += 3 + moved[i + 2]!) {
+    const by = { dx: moved[i]!, dy: moved[i + 1]! };
+    for (const id of moved.slice(i + 3, i + 3 + moved[i + 2]!)) shifts.set(id, by);
+  }
   const gone = new Set(removed);
   const kept: Piece[] = [];
   for (const p of pieces) {
     if (gone.has(p[0])) continue;
-    const spot = spots.get(p[0]);
-    const same: Piece = spot ? [p[0], p[1], ...spot, p[4], p[5], p[6], p[7], p[8]] : p;
+    const by = shifts.get(p[0]);
+    const same: Piece = by ? [p[0], p[1], p[2] + by.dx, p[3] + by.dy, p[4], p[5], p[6], p[7], p[8]] : p;
     kept.push(now.get(p[0]) ?? same);
     now.delete(p[0]);
   }
