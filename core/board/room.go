@@ -13,11 +13,12 @@ type Room struct {
 	// Tight rooms hold no more than the pieces need.
 	Tight bool
 	Way
-	// Aside says that there are tracks, or a tray of what was taken, which may stand below.
+	// Aside says that there are tracks, groups, or a tray of what was taken, which may stand below.
 	Aside bool
 	// Addends says that there are several, which may lie across.
 	Addends bool
-	// Wraps says that there are more than ten where rows of ten lie under one another.
+	// Wraps says that there are more than ten where rows of ten lie under one another, or groups
+	// that may stand in fewer rows.
 	Wraps bool
 	W, H  int
 	// Chart is the height of what stands above them.
@@ -32,9 +33,11 @@ type Room struct {
 	Reach map[string]Size
 	// Stacks are how many stacks of single pieces a column holds at most.
 	Stacks int
-	// Rows are the heights of the rows from the top, Track that of each track, tray or group.
+	// Rows are the heights of the rows from the top, Track that of each track or tray.
 	Rows  []int
 	Track int
+	// Groups are how many there are at most, Each how many pieces one of them holds.
+	Groups, Each int
 	// Least is the smallest side of any piece, and Kept the room of the copies that are
 	// kept beside the model.
 	Least int
@@ -49,13 +52,13 @@ type Size struct {
 
 // Way is one of the ways in which a model can be laid in a tight room.
 type Way struct {
-	// Below has the tracks, and the tray of what was taken, stand below the chart, not beside
-	// it.
+	// Below has the tracks or groups, and the tray of what was taken, stand below the chart or
+	// the pile, not beside it.
 	Below bool `json:"below"`
 	// Across has addends lie beside one another in a column, not in rows.
 	Across bool `json:"across"`
 	// Abreast has stand beside one another what else stands under one another: the places in a
-	// tray at the side, and what is beyond ten in a row of ten.
+	// tray at the side, what is beyond ten in a row of ten, and more of the groups.
 	Abreast bool `json:"abreast"`
 }
 
@@ -68,7 +71,7 @@ func (r Room) Join(o Room) Room {
 	r.Wraps = r.Wraps || o.Wraps
 	r.Below, r.Across, r.Abreast = r.Below || o.Below, r.Across || o.Across, r.Abreast || o.Abreast
 	r.Chart = max(r.Chart, o.Chart)
-	r.Stacks = max(r.Stacks, o.Stacks)
+	r.Stacks, r.Groups, r.Each = max(r.Stacks, o.Stacks), max(r.Groups, o.Groups), max(r.Each, o.Each)
 	r.W, r.H, r.Track = max(r.W, o.W), max(r.H, o.H), max(r.Track, o.Track)
 	r.Kept = Size{max(r.Kept.W, o.Kept.W), max(r.Kept.H, o.Kept.H)}
 	if r.Least == 0 || o.Least > 0 && o.Least < r.Least {

@@ -54,6 +54,15 @@ func TestAnExampleStandsStillInItsRooms(t *testing.T) {
 			}
 		}
 	}
+	for _, problem := range [][]string{{"12", "÷", "3"}, {"41", "÷", "6"}, {"40", "÷", "8"}, {"18", "÷", "2"}, {"9", "÷", "1"}} {
+		for _, id := range []string{"share", "group"} {
+			e, err := method.Make(method.Request{Method: id, Args: problem, Model: "counters"})
+			require.NoError(t, err)
+			for _, way := range board.Ways {
+				standsStill(t, e.Scene, way)
+			}
+		}
+	}
 	assert.Greater(t, examples, 60)
 }
 
@@ -63,11 +72,12 @@ func standsStill(t *testing.T, sc lesson.Scene, way board.Way) {
 	require.NotEmpty(t, rooms)
 	all := boardsOf(t, sc)
 	columns, taken := map[string]board.Rect{}, map[string]int32{}
-	held := map[place.Place]bool{}
+	held, groups := map[place.Place]bool{}, map[string]board.Rect{}
 	for _, b := range all {
 		for i, room := range rooms[:len(b.Models)] {
 			m, l := b.Models[i], b.LayIn(i, room)
 			assert.Equal(t, [2]int{room.W, room.H}, [2]int{l.W, l.H}, "%s: model %d", sc.Title, i)
+			groupsStandStill(t, sc.Title, l, groups)
 			for _, z := range l.Zones {
 				if z.Place == nil {
 					continue
@@ -109,6 +119,27 @@ func standsStill(t *testing.T, sc lesson.Scene, way board.Way) {
 			}
 		}
 		assert.Equal(t, rooms, lesson.Widened(rooms, b), "%s: nothing of its own asks for more", sc.Title)
+	}
+}
+
+// groupsStandStill holds that a group is where it was when it was made, that its pieces lie
+// within it, and none of another.
+func groupsStandStill(t *testing.T, title string, l board.Layout, known map[string]board.Rect) {
+	t.Helper()
+	for _, z := range l.Zones {
+		if role, _ := z.Is(); role != "group" {
+			continue
+		}
+		at := board.Rect{X: z.X, Y: z.Y, W: z.W, H: z.H}
+		if was, there := known[z.ID]; there {
+			assert.Equal(t, was, at, "%s: %s", title, z.ID)
+		}
+		known[z.ID] = at
+		for _, p := range l.Pieces {
+			x, y := int(p.X+p.W/2), int(p.Y+p.H/2)
+			within := x > at.X && x < at.X+at.W && y > at.Y && y < at.Y+at.H
+			assert.Equal(t, p.Zone == z.ID, within, "%s: a piece of %s at %d, %d, and %s at %v", title, p.Zone, p.X, p.Y, z.ID, at)
+		}
 	}
 }
 

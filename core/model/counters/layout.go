@@ -29,6 +29,13 @@ type box struct {
 	lying []board.Sprite
 }
 
+// grid is boxes of the mat, so many side by side; down has them stand in stacks.
+type grid struct {
+	boxes   []box
+	columns int
+	down    bool
+}
+
 func layout(m board.Model, room board.Room) board.Layout {
 	c := m.(Counters)
 	l := board.Layout{Pieces: make([]board.Sprite, 0, len(c.List)), Settings: c.settings(), Counts: c.counts()}
@@ -43,54 +50,92 @@ func layout(m board.Model, room board.Room) board.Layout {
 	if c.areWays() {
 		l.Flags = append(l.Flags, "ways")
 	}
-	frames, groups := c.frameBoxes(), c.groupBoxes(room)
-	y := 0
-	for i, part := range []struct {
-		boxes   []box
-		columns int
-		down    bool
-	}{
-		{frames, c.frameColumns(), len(frames) > 0 && c.Frames[0].Rows == 1},
-		{c.besideBox(), 1, false},
-		{groups, min(len(groups), 2+len(groups)/5), false},
-	} {
-		took := pack(&l, part.boxes, part.columns, part.down, y) - y
-		l.Room.Rows = append(l.Room.Rows, took)
-		y += room.Row(i, took)
-	}
-	if len(groups) > 0 {
-		l.Room.Track = groups[0].zone.H
-	}
-	switch {
-	case !room.Tight:
+	frames, pile, groups := c.frameBoxes(), c.besideBox(), c.groupBoxes(room)
+	mat := []grid{{frames, c.frameColumns(), len(frames) > 0 && c.Frames[0].Rows == 1}, {boxes: pile, columns: 1}}
+	if !room.Tight {
+		y := lay(&l, room, append(mat, grid{boxes: groups, columns: min(len(groups), 2+len(groups)/5)}))
 		w := max(l.W, minW)
 		l.Move((w-l.W)/2, 0)
 		l.W, l.H = w, max(y-gap, minH)
-	default:
-		l.H = max(y-gap, cell)
+	} else {
+		c.tightly(&l, room, mat, groups)
 	}
 	c.loose(&l)
 	c.tray(&l)
 	return l
 }
 
-// pack lays boxes in a grid below y, row by row or stack by stack, and returns
-// where the next may begin.
-func pack(l *board.Layout, boxes []box, columns int, down bool, y int) int {
-	if len(boxes) == 0 {
-		return y
+// lay lays grids under one another and returns where the next may begin.
+func lay(l *board.Layout, room board.Room, grids []grid) int {
+	y := 0
+	for _, g := range grids {
+		took := g.lay(l, y)
+		y += room.Row(len(l.Room.Rows), took)
+		l.Room.Rows = append(l.Room.Rows, took)
+	}
+	return y
+}
+
+// tightly lays groups below the mat or at its right, where they stand in as many rows as the
+// most of them do.
+func (c Counters) tightly(l *board.Layout, room board.Room, mat []grid, groups []box) {
+	left := lay(l, room, mat)
+	if len(groups) == 0 {
+		l.H = max(left-gap, cell)
+		return
+	}
+	n := max(len(groups), room.Groups)
+	rows := rowsOf(n, room.Way)
+	var right board.Layout
+	grid{boxes: groups, columns: (n + rows - 1) / rows}.lay(&right, 0)
+	high := rows*(groups[0].zone.H+gap) - gap
+	x, y := 0, left
+	if l.H = left + high; !room.Below {
+		// The pile has its room when all of it is shared, too.
+		l.H = max(left-gap, high, cell)
+		l.Move(0, (l.H-left+gap)/2)
+		x, y = max(l.W, c.lineWidth())+gap, (l.H-high)/2
+	}
+	right.Move(x, y)
+	l.W = max(l.W, x+right.W)
+	l.Zones, l.Decor = append(l.Zones, right.Zones...), append(l.Decor, right.Decor...)
+	l.Pieces = append(l.Pieces, right.Pieces...)
+	l.Room.Groups = n
+	l.Room.Aside, l.Room.Wraps = left > 0, n > 1
+	for i := range groups {
+		l.Room.Each = max(l.Room.Each, len(groups[i].lying))
+	}
+}
+
+// rowsOf is in how many rows groups stand: in few where the way is broad.
+func rowsOf(n int, way board.Way) int {
+	rows := 3 + n/10
+	if way.Abreast {
+		rows--
+	}
+	if way.Abreast && way.Below && n <= 5 {
+		rows = 1
+	}
+	return min(n, rows)
+}
+
+// lay lays the boxes below y, row by row or stack by stack, and returns how high they stand,
+// with a gap.
+func (g grid) lay(l *board.Layout, y int) int {
+	if len(g.boxes) == 0 {
+		return 0
 	}
 	w, h := 0, 0
-	for _, b := range boxes {
+	for _, b := range g.boxes {
 		w, h = max(w, b.zone.W), max(h, b.zone.H)
 	}
-	rows := (len(boxes) + columns - 1) / columns
-	for i, b := range boxes {
-		at, row := i%columns, i/columns
-		if down {
+	rows := (len(g.boxes) + g.columns - 1) / g.columns
+	for i, b := range g.boxes {
+		at, row := i%g.columns, i/g.columns
+		if g.down {
 			at, row = i/rows, i%rows
 		}
-		x, top := at*(w+gap), y+row*(h+gapFor(down))
+		x, top := at*(w+gap), y+row*(h+gapFor(g.down))
 		b.zone.X, b.zone.Y = x, top
 		l.Zones = append(l.Zones, b.zone)
 		for _, d := range b.draw {
@@ -103,7 +148,7 @@ func pack(l *board.Layout, boxes []box, columns int, down bool, y int) int {
 		}
 		l.W = max(l.W, x+b.zone.W)
 	}
-	return y + rows*(h+gapFor(down)) - gapFor(down) + gap
+	return rows*(h+gapFor(g.down)) - gapFor(g.down) + gap
 }
 
 func gapFor(down bool) int {
@@ -264,12 +309,17 @@ func (c Counters) slot(i int) (x, y int) {
 	return i%10*cell + i%10/5*fiveGap, i / 10 * cell
 }
 
+// lineWidth is that of a line of counters.
+func (c Counters) lineWidth() int {
+	if c.ByFives {
+		return 5 * cell
+	}
+	return 10*cell + fiveGap
+}
+
 // besideBox is the counters in no frame and no group, in lines.
 func (c Counters) besideBox() []box {
-	b := box{zone: board.Zone{ID: "beside", Label: "beside", W: 10*cell + fiveGap, H: cell}}
-	if c.ByFives {
-		b.zone.W = 5 * cell
-	}
+	b := box{zone: board.Zone{ID: "beside", Label: "beside", W: c.lineWidth(), H: cell}}
 	i := 0
 	for _, k := range c.List {
 		if !lies(k) || k.Frame > 0 || k.Group > 0 || k.Loose {
@@ -289,6 +339,18 @@ func (c Counters) besideBox() []box {
 	return []box{b}
 }
 
+// groupSize is that of a group of so many: two lines of five at least, for a hand to put more in.
+func groupSize(most int) (w, h int) { return 5*cell + 2*inset, max(2, (most+4)/5)*cell + 2*inset }
+
+// tightSize is no more than so many need, and a unit's name.
+func tightSize(most int, named bool) (w, h int) {
+	line := 5
+	if !named {
+		line = min(5, max(2, most))
+	}
+	return line*cell + 2*inset, max(1, (most+4)/5)*cell + 2*inset
+}
+
 // groupBoxes are the groups, all of one size, their counters in lines of five.
 func (c Counters) groupBoxes(room board.Room) []box {
 	boxes := make([]box, c.Groups)
@@ -300,11 +362,14 @@ func (c Counters) groupBoxes(room board.Room) []box {
 			most = max(most, n[k.Group-1])
 		}
 	}
-	lines := max(2, (most+4)/5)
+	w, h := groupSize(most)
+	if room.Tight {
+		most = max(most, room.Each)
+		w, h = tightSize(most, c.Unit != "")
+	}
 	for i := range boxes {
 		id := "group " + strconv.Itoa(i+1)
-		boxes[i].zone = board.Zone{ID: id, Label: id, W: 5*cell + 2*inset,
-			H: max(room.Track, lines*cell+2*inset)}
+		boxes[i].zone = board.Zone{ID: id, Label: id, W: w, H: h}
 		if c.Unit != "" {
 			boxes[i].zone.Text = c.counted(c.inGroup(i + 1))
 		}
