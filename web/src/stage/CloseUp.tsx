@@ -3,6 +3,7 @@
 import { StillPieces } from '../board/KeptCopies';
 import { centreOf } from '../board/geometry';
 import { useLightOf } from '../board/light';
+import { Mark } from '../core/core';
 import { names } from '../shell/names';
 import { useLesson, type DrawnModel } from '../state/lesson';
 import css from './CloseUp.module.css';
@@ -13,9 +14,12 @@ const cx = names(css);
 export function CloseUp({ at }: { at: Place }) {
   const models = useLesson((s) => s.models);
   const lightOf = useLightOf();
-  // Of two columns that are looked at, pieces come into the smaller.
+  // Of columns that are looked at, that into which pieces came, or else the smallest.
   const zone = models
-    .map((model, i) => lightOf(model, i)?.findLast((z) => z.one && at.scales[z.id]))
+    .map((model, i) => {
+      const lit = lightOf(model, i)?.filter((z) => z.one && at.scales[z.id]) ?? [];
+      return lit.findLast((z) => isFresh(columnOf(model, z.id))) ?? lit.at(-1);
+    })
     .find((z) => z !== undefined);
   if (!zone) return null;
   const columns = models.map((model) => columnOf(model, zone.id));
@@ -49,6 +53,8 @@ interface InColumn {
   /** Where the column begins, from above; nowhere for pieces that lie in fives. */
   top: number | undefined;
 }
+
+const isFresh = ({ pieces }: InColumn) => pieces.some((p) => p[7] & Mark.fresh);
 
 function columnOf(model: DrawnModel, id: string): InColumn {
   const zone = model.zones.find((z) => z.id === id);

@@ -60,6 +60,13 @@ describe('the close-up', () => {
     expect(Object.keys(withCloseUp(wide, { ...asked, reach }).closeUp!.scales)).toEqual(['ones']);
   });
 
+  test('of a few pieces has room for the name of its column, and makes none of them huge', () => {
+    const made = withCloseUp(wide, { ...asked, reach: [{ ones: { w: 10, h: 10 } }] });
+    expect(made.closeUp!.scales.ones).toBeCloseTo(1.5 * asked.enough);
+    expect(made.closeUp!.rect.w).toBe(200);
+    expect(within(made.closeUp!.rect)).toBe(true);
+  });
+
   test('is not there where pieces are large, or where no room is left', () => {
     const large = { ...wide, models: [{ ...wide.models[0]!, scale: 2.4 }] };
     const full = { ...wide, models: [{ ...wide.models[0]!, rect: { x: 0, y: 0, w: 880, h: 600 } }] };

@@ -23,8 +23,12 @@ interface Asked {
 const GAP = 18;
 const CAPTION = 44;
 const PAD = 10;
+/** The name of a column has room in this width. */
+const NAMED = 200;
 /** A larger picture is at least so much larger, or it only says the same twice. */
 const GAIN = 1.4;
+/** And its pieces are at most so much larger than is enough. */
+const MOST = 1.5;
 
 /**
  * The composition with room for a close-up, or as it was where that gains too little. What several
@@ -110,12 +114,12 @@ function inside(free: Rect, scale: number, { unit, reach, enough }: Asked): Clos
   const pad = 2 * PAD * unit;
   const fitting = Object.entries(alongside(reach))
     .map(([zone, size]) => {
-      const fit = Math.min((free.w - pad) / size.w, (free.h - pad - caption) / size.h, 1.3 * enough);
+      const fit = Math.min((free.w - pad) / size.w, (free.h - pad - caption) / size.h, MOST * enough);
       return { zone, size, fit };
     })
     .filter((column) => column.fit >= GAIN * scale);
   if (fitting.length === 0) return undefined;
-  const w = Math.max(...fitting.map((f) => f.size.w * f.fit)) + pad;
+  const w = Math.min(free.w, Math.max(NAMED * unit, ...fitting.map((f) => f.size.w * f.fit + pad)));
   const h = Math.max(...fitting.map((f) => f.size.h * f.fit)) + pad + caption;
   const rect = { x: free.x + (free.w - w) / 2, y: free.y + (free.h - h) / 2, w, h };
   return { rect, scales: Object.fromEntries(fitting.map((f) => [f.zone, f.fit])), caption };
