@@ -36,8 +36,9 @@ type Room struct {
 	// Rows are the heights of the rows from the top, Track that of each track or tray.
 	Rows  []int
 	Track int
-	// Groups are how many there are at most, Each how many pieces one of them holds.
-	Groups, Each int
+	// Groups are how many there are at most, Each how many pieces one of them holds, Pile how
+	// many lie beside them.
+	Groups, Each, Pile int
 	// Least is the smallest side of any piece, and Kept the room of the copies that are
 	// kept beside the model.
 	Least int
@@ -72,6 +73,7 @@ func (r Room) Join(o Room) Room {
 	r.Below, r.Across, r.Abreast = r.Below || o.Below, r.Across || o.Across, r.Abreast || o.Abreast
 	r.Chart = max(r.Chart, o.Chart)
 	r.Stacks, r.Groups, r.Each = max(r.Stacks, o.Stacks), max(r.Groups, o.Groups), max(r.Each, o.Each)
+	r.Pile = max(r.Pile, o.Pile)
 	r.W, r.H, r.Track = max(r.W, o.W), max(r.H, o.H), max(r.Track, o.Track)
 	r.Kept = Size{max(r.Kept.W, o.Kept.W), max(r.Kept.H, o.Kept.H)}
 	if r.Least == 0 || o.Least > 0 && o.Least < r.Least {

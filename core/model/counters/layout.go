@@ -50,7 +50,7 @@ func layout(m board.Model, room board.Room) board.Layout {
 	if c.areWays() {
 		l.Flags = append(l.Flags, "ways")
 	}
-	frames, pile, groups := c.frameBoxes(), c.besideBox(), c.groupBoxes(room)
+	frames, pile, groups := c.frameBoxes(), c.besideBox(room), c.groupBoxes(room)
 	mat := []grid{{frames, c.frameColumns(), len(frames) > 0 && c.Frames[0].Rows == 1}, {boxes: pile, columns: 1}}
 	if !room.Tight {
 		y := lay(&l, room, append(mat, grid{boxes: groups, columns: min(len(groups), 2+len(groups)/5)}))
@@ -80,31 +80,35 @@ func lay(l *board.Layout, room board.Room, grids []grid) int {
 // most of them do.
 func (c Counters) tightly(l *board.Layout, room board.Room, mat []grid, groups []box) {
 	left := lay(l, room, mat)
-	if len(groups) == 0 {
+	for _, pile := range mat[1].boxes {
+		l.Room.Pile = len(pile.lying)
+	}
+	n := max(len(groups), room.Groups)
+	if n == 0 {
 		l.H = max(left-gap, cell)
 		return
 	}
-	n := max(len(groups), room.Groups)
+	l.Room.Groups = n
+	for i := range groups {
+		l.Room.Each = max(l.Room.Each, len(groups[i].lying))
+	}
 	rows := rowsOf(n, room.Way)
 	var right board.Layout
 	grid{boxes: groups, columns: (n + rows - 1) / rows}.lay(&right, 0)
-	high := rows*(groups[0].zone.H+gap) - gap
+	_, h := tightSize(max(room.Each, l.Room.Each), c.Unit != "")
+	high := rows*(h+gap) - gap
 	x, y := 0, left
 	if l.H = left + high; !room.Below {
-		// The pile has its room when all of it is shared, too.
 		l.H = max(left-gap, high, cell)
 		l.Move(0, (l.H-left+gap)/2)
-		x, y = max(l.W, c.lineWidth())+gap, (l.H-high)/2
+		// The pile has its room when all of it is shared, too.
+		x, y = max(l.W, c.lineOf(room.Pile))+gap, (l.H-high)/2
 	}
 	right.Move(x, y)
 	l.W = max(l.W, x+right.W)
 	l.Zones, l.Decor = append(l.Zones, right.Zones...), append(l.Decor, right.Decor...)
 	l.Pieces = append(l.Pieces, right.Pieces...)
-	l.Room.Groups = n
 	l.Room.Aside, l.Room.Wraps = left > 0, n > 1
-	for i := range groups {
-		l.Room.Each = max(l.Room.Each, len(groups[i].lying))
-	}
 }
 
 // rowsOf is in how many rows groups stand: in few where the way is broad.
@@ -309,17 +313,22 @@ func (c Counters) slot(i int) (x, y int) {
 	return i%10*cell + i%10/5*fiveGap, i / 10 * cell
 }
 
-// lineWidth is that of a line of counters.
-func (c Counters) lineWidth() int {
+// lineOf is how wide the longest line of so many counters is.
+func (c Counters) lineOf(n int) int {
+	most := 10
 	if c.ByFives {
-		return 5 * cell
+		most = 5
 	}
-	return 10*cell + fiveGap
+	if n = min(n, most); n == 0 {
+		return 0
+	}
+	x, _ := c.slot(n - 1)
+	return x + cell
 }
 
 // besideBox is the counters in no frame and no group, in lines.
-func (c Counters) besideBox() []box {
-	b := box{zone: board.Zone{ID: "beside", Label: "beside", W: c.lineWidth(), H: cell}}
+func (c Counters) besideBox(room board.Room) []box {
+	b := box{zone: board.Zone{ID: "beside", Label: "beside", W: c.lineOf(10), H: cell}}
 	i := 0
 	for _, k := range c.List {
 		if !lies(k) || k.Frame > 0 || k.Group > 0 || k.Loose {
@@ -335,6 +344,9 @@ func (c Counters) besideBox() []box {
 	}
 	if i == 0 && len(c.Frames)+c.Groups > 0 {
 		return nil
+	}
+	if room.Tight && max(c.Groups, room.Groups) > 0 {
+		b.zone.W = c.lineOf(max(i, room.Pile))
 	}
 	return []box{b}
 }

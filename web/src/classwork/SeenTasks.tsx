@@ -41,6 +41,7 @@ export function SeenTasks({ tasks, fault }: Props) {
 function Lines({ lines }: { lines: FaceLine[] }) {
   const rows = lines.filter((l) => l.kind === 'heads' || l.kind === 'row');
   const cells = (l: FaceLine) => l.cells.map((c) => (c.blank ? '□' : c.text));
+  const others = lines.filter((l) => l.kind !== 'said' && !rows.includes(l));
   return (
     <>
       {rows.length > 0 && (
@@ -56,12 +57,9 @@ function Lines({ lines }: { lines: FaceLine[] }) {
           </tbody>
         </table>
       )}
-      <p className={cx('lines')}>
-        {lines
-          .filter((l) => l.kind !== 'said' && !rows.includes(l))
-          .map((l) => cells(l).join(' '))
-          .join(' · ')}
-      </p>
+      {others.length > 0 && (
+        <p className={cx('lines')}>{others.map((l) => cells(l).join(' ')).join(' · ')}</p>
+      )}
     </>
   );
 }

@@ -80,12 +80,12 @@ export function TeachPage() {
 
 /** What is said and asked, with the answer that the class does not have yet. */
 function Now({ told: { frame, outline } }: { told: Told }) {
-  const steps = outline.scenes.find((s) => s.id === frame.scene)?.steps ?? [];
-  const step = steps[frame.phase ? frame.step : frame.step - 1];
+  const scene = outline.scenes.find((s) => s.id === frame.scene);
+  const step = scene?.steps[frame.phase ? frame.step : frame.step - 1];
   if (!step) return <p>{frame.steps > 0 ? 'The beginning: nothing is said yet.' : 'What you do by hand.'}</p>;
   return (
     <>
-      <p>{step.say}</p>
+      {step.say && <p>{step.say}</p>}
       {step.ask && <p className={cx('asked')}>{step.ask}</p>}
       {step.answer && (
         <p className={cx('answer')}>
@@ -93,7 +93,9 @@ function Now({ told: { frame, outline } }: { told: Told }) {
           {step.answer}
         </p>
       )}
-      {step.look && <p className={cx('look')}>{step.look}</p>}
+      {step.look && (
+        <p className={cx('look')}>{scene?.page === 'word' ? step.look : `Look at: ${step.look}`}</p>
+      )}
     </>
   );
 }
@@ -110,7 +112,8 @@ function Coming({ told: { frame, outline } }: { told: Told }) {
     );
   }
   const scene = outline.scenes[at + 1];
-  return <p>{scene ? `${scene.title}: the next scene.` : 'The end of the lesson.'}</p>;
+  if (!scene) return <p>The end of the lesson.</p>;
+  return <p>{scene.title ? `${scene.title}: the next scene.` : 'The next scene.'}</p>;
 }
 
 interface AsideProps {

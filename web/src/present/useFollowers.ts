@@ -3,7 +3,7 @@
 import { useEffect } from 'react';
 import { useToday } from '../classwork/useClass';
 import { classes, type StageView } from '../state/classroom';
-import { readTitle, useLesson, type LessonState } from '../state/lesson';
+import { isPaper, readTitle, useLesson, type LessonState } from '../state/lesson';
 import { hear } from '../state/stream';
 
 /** How often the stage is sent at most, in milliseconds. */
@@ -18,7 +18,7 @@ export function stageOf({ frame, models, outline }: LessonState): StageView {
     say: begun ? frame.prompt.say : '',
     ask: begun ? frame.prompt.ask : '',
     answer: begun && frame.prompt.ask && !frame.open ? frame.prompt.answer : '',
-    models: scene?.page && scene.page !== 'word' ? [] : models,
+    models: isPaper(scene?.page, models) ? [] : models,
     written: frame.written,
     lines: frame.lines.flatMap((l) => (l.text ? [l.text] : [])),
   };

@@ -129,16 +129,23 @@ export const initial: LessonState = {
 
 export const useLesson = create<LessonState>(() => initial);
 
-/** What the scene that is shown is, when it is not a board alone. */
 /** What a class reads of what a scene is called: not the number that it is to say. */
 export const readTitle = (scene: SceneLine | undefined) => (scene && !scene.unnamed ? scene.title : '');
 
+/** What the scene that is shown is, when it is not a board alone. */
 export const usePage = () => useLesson((s) => s.outline.scenes.find((x) => x.id === s.frame.scene)?.page);
 
-/** Whether the scene shows no board: the objective of the lesson, or nothing but paper. */
+/**
+ * Whether a class sees no board: the objective of the lesson, nothing but paper, or a word with
+ * nothing to show it.
+ */
+export const isPaper = (page: SceneLine['page'], models: DrawnModel[]) =>
+  page === 'objective' || page === 'blank' || (page === 'word' && models.every((m) => m.pieces.length === 0));
+
+/** Whether the scene shows no board. Where it is prepared, a word has one to build on. */
 export const useIsPaper = () => {
   const page = usePage();
-  return page === 'objective' || page === 'blank';
+  return useLesson((s) => isPaper(page, s.models) && (s.presenting || page !== 'word'));
 };
 
 export const set = useLesson.setState;
