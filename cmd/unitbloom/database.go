@@ -74,9 +74,9 @@ func checkCommand() *cobra.Command {
 
 func tell(out io.Writer, path string, st store.State) {
 	fmt.Fprintf(out, "%s: sound, %s.\n", path, size(st.Bytes))
-	fmt.Fprintf(out, "%s, and %d that can be brought back. %d saves since the lessons were last written whole, or kept "+
+	fmt.Fprintf(out, "%s, and %d that can be brought back. %s since the lessons were last written whole, or kept "+
 		"to be known again.\n",
-		lessons(st.Lessons), st.Deleted, st.Operations)
+		lessons(st.Lessons), st.Deleted, counted(st.Operations, "save"))
 	fmt.Fprintf(out, "Form: %s.\n", strings.Join(st.Migrations, ", "))
 	if st.InUse {
 		fmt.Fprintln(out, "A server has it open.")
@@ -86,11 +86,14 @@ func tell(out io.Writer, path string, st store.State) {
 	}
 }
 
-func lessons(n int64) string {
-	if n == 1 {
-		return "1 lesson"
+func lessons(n int64) string { return counted(n, "lesson") }
+
+// counted is so many of a thing.
+func counted(n int64, thing string) string {
+	if n != 1 {
+		thing += "s"
 	}
-	return fmt.Sprintf("%d lessons", n)
+	return fmt.Sprintf("%d %s", n, thing)
 }
 
 func size(bytes int64) string {

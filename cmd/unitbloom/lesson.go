@@ -46,7 +46,7 @@ func lessonCommand() *cobra.Command {
 				for _, f := range faults {
 					lines = append(lines, f.Error())
 				}
-				return fmt.Errorf("%s", strings.Join(lines, "; "))
+				return fmt.Errorf("%s", strings.Join(lines, "\n"))
 			}
 			if len(l.Scenes) == 0 {
 				return fmt.Errorf("the file %q has no problem. Write one a line, like 58 + 67", args[0])

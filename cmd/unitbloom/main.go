@@ -53,22 +53,31 @@ func run(args []string) int {
 	return 1
 }
 
-// plain is the error in one line, without the mark of a usage error.
+// plain is the error in one line of sentences, without the mark of a usage error.
 func plain(err error) string {
-	text := err.Error()
 	if errors.Is(err, errUsage) {
-		text = text[len(errUsage.Error())+2:] // it ends with a line to copy
-	} else {
-		text = say.Ended(text)
+		return begun(err.Error()[len(errUsage.Error())+2:]) // it ends with a line to copy
 	}
-	return strings.ReplaceAll(text, "\n", "; ")
+	var lines []string
+	for line := range strings.SplitSeq(err.Error(), "\n") {
+		lines = append(lines, say.Ended(begun(line)))
+	}
+	return strings.Join(lines, " ")
+}
+
+// begun is a text that begins as a sentence does. A path keeps its letters.
+func begun(text string) string {
+	if first, _, _ := strings.Cut(text, " "); strings.ContainsAny(first, "./:[") {
+		return text
+	}
+	return say.Capital(text)
 }
 
 // arguments checks the number of arguments as a usage error.
 func arguments(check cobra.PositionalArgs) cobra.PositionalArgs {
 	return func(cmd *cobra.Command, args []string) error {
-		if err := check(cmd, args); err != nil {
-			return fmt.Errorf("%w: %w. Use: %s", errUsage, err, cmd.UseLine())
+		if check(cmd, args) != nil {
+			return fmt.Errorf("%w: these are not its arguments. Use: %s", errUsage, cmd.UseLine())
 		}
 		return nil
 	}

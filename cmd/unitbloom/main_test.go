@@ -132,19 +132,19 @@ func TestReadAndErrors(t *testing.T) {
 		says   string
 	}{
 		{[]string{"read", "abc"}, 1, `“abc” is not a number. Write digits, like 146 or 3.05`},
-		{[]string{"read"}, 2, "requires at least 1 arg(s)"},
-		{[]string{"reed", "1"}, 2, `unknown command "reed"`},
-		{[]string{"read", "1", "--jason"}, 2, "unknown flag: --jason"},
+		{[]string{"read"}, 2, "These are not its arguments. Use: unitbloom read NUMBER"},
+		{[]string{"reed", "1"}, 2, `Unknown command "reed"`},
+		{[]string{"read", "1", "--jason"}, 2, "Unknown flag: --jason"},
 		{[]string{"example", "column-add", "-3", "4"}, 1, "from 0 to 9999999.999"},
-		{[]string{"example"}, 2, "say which method"},
+		{[]string{"example"}, 2, "Say which method"},
 		{[]string{"example", "column-add", "1", "2", "--set", "marks"}, 2, "is not key=value"},
 		{[]string{"example", "column-add", "1", "2", "--set", "marks=left"}, 1, "Marks cannot be left. Use above, below."},
-		{[]string{"example", "--batch", "nowhere.csv"}, 1, `the file "nowhere.csv" does not open`},
-		{[]string{"backup", "x", "--data", "nowhere.db"}, 1, `there is no database at "nowhere.db"`},
+		{[]string{"example", "--batch", "nowhere.csv"}, 1, `The file "nowhere.csv" does not open`},
+		{[]string{"backup", "x", "--data", "nowhere.db"}, 1, `There is no database at "nowhere.db"`},
 		{[]string{"serve", "--proxy", "proxy.school", "--data", filepath.Join(t.TempDir(), "x.db")}, 2,
 			"no address of a proxy"},
 		{[]string{"serve", "--cert", "a.pem", "--data", filepath.Join(t.TempDir(), "x.db")}, 2, "go together"},
-		{[]string{"link", "--data", filepath.Join(t.TempDir(), "x.db")}, 1, "there is no database"},
+		{[]string{"link", "--data", filepath.Join(t.TempDir(), "x.db")}, 1, "There is no database"},
 	} {
 		out, errs, status := runs(t, "", c.args...)
 		assert.Equal(t, c.status, status, c.args)
@@ -289,7 +289,7 @@ func TestAKilledRestoreLeavesTheOldOrTheNew(t *testing.T) {
 	<-acks
 	out, errs, status := runs(t, "", "restore", backup, "--data", data)
 	assert.Equal(t, 1, status, "never while a server runs: %s", out)
-	assert.Contains(t, errs, "another Unit Bloom has the database")
+	assert.Contains(t, errs, "Another Unit Bloom has the database")
 	require.NoError(t, app.cmd.Process.Kill())
 	made := 13 + 1
 	for range acks {

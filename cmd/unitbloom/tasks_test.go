@@ -66,10 +66,10 @@ func TestTasksAreMadeAndRefused(t *testing.T) {
 		status   int
 		args     []string
 	}{
-		{"", "say which kind", 2, []string{"task"}},
+		{"", "Say which kind", 2, []string{"task"}},
 		{"", "There is no task called dance", 1, []string{"task", "dance", "3"}},
 		{"", "colour", 1, []string{"task", "build", "3", "--set", "colour=red"}},
-		{"", "give a task and an answer", 2, []string{"mark"}},
+		{"", "Give a task and an answer", 2, []string{"mark"}},
 		{"", "does not open", 1, []string{"mark", "--task", "nowhere.json", "--answer", "-"}},
 		{`{"way 1":5}`, "this is not what belongs here", 1, []string{"mark", "--task", path, "--answer", "-"}},
 		{`{"way 9":"5"}`, "nothing called way 9", 1, []string{"mark", "--task", path, "--answer", "-"}},

@@ -240,10 +240,10 @@ func (v Value) text(form string, w Vocabulary) string {
 
 // sentences begins each sentence with a capital, wherever a value stands first.
 func sentences(s string) string {
-	s = capital(s)
+	s = Capital(s)
 	for i := 0; i+2 < len(s); i++ {
 		if (s[i] == '.' || s[i] == '!') && s[i+1] == ' ' {
-			s = s[:i+2] + capital(s[i+2:])
+			s = s[:i+2] + Capital(s[i+2:])
 		}
 	}
 	return s
@@ -257,7 +257,8 @@ func Ended(s string) string {
 	return s + "."
 }
 
-func capital(s string) string {
+// Capital is a text that begins with a capital letter.
+func Capital(s string) string {
 	for i, r := range s {
 		return string(unicode.ToUpper(r)) + s[i+len(string(r)):]
 	}
@@ -314,9 +315,9 @@ var defaultShapes = []string{"cube", "long", "flat", "big cube"}
 // BondName is what the class calls a whole with its parts, to begin a label.
 func (w Vocabulary) BondName() string {
 	if w.Bond == "" {
-		return capital(BondNames[0])
+		return Capital(BondNames[0])
 	}
-	return capital(w.Bond)
+	return Capital(w.Bond)
 }
 
 // Shape is the name of the block of a place from ones to thousands.
@@ -444,7 +445,7 @@ func (w Vocabulary) Places(top, low place.Place) string {
 	for p := top; p >= low; p-- {
 		names = append(names, w.PlaceName(p, 2))
 	}
-	return capital(Listed(names))
+	return Capital(Listed(names))
 }
 
 // UnitForm is a unit form in the class's words.
