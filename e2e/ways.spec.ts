@@ -13,6 +13,7 @@ test('a child’s way is taken in while presenting: typed, drawn round, and kept
   await page.keyboard.press('Enter');
   await expect(told(page).getByRole('listitem')).toHaveText(/Mirren.*8 \+ 2 \+ 3 = 13/);
   await expect(page.locator('.WayLayer_way-ring')).toHaveCount(3);
+  await expect(page.getByLabel('What was seen'), 'for the next child').toBeFocused();
   // A second way is drawn: the five of each row; what is outside is the third part.
   const beads = page.locator('[data-piece]');
   // The board has made room for what is told beside it.
@@ -50,6 +51,12 @@ test('a child’s way is taken in while presenting: typed, drawn round, and kept
   await said.press('Enter');
   await expect(page.getByRole('alert')).toContainText('comes to 12, and there are 13');
   await expect(told(page).getByRole('listitem')).toHaveCount(2);
+  // Under a rack they stand beside one another, and the beads stay large.
+  await expect.poll(async () => (await beads.first().boundingBox())!.width).toBeGreaterThanOrEqual(40);
+  const [one, other] = await Promise.all(
+    [0, 1].map((i) => told(page).getByRole('listitem').nth(i).boundingBox()),
+  );
+  expect(other!.x).toBeGreaterThan(one!.x + one!.width);
   await page.getByRole('button', { name: 'Take all off' }).click();
   await expect(told(page)).toHaveCount(0);
   await page.getByRole('button', { name: 'Done' }).click();

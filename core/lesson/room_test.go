@@ -1,6 +1,7 @@
 package lesson_test
 
 import (
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -54,9 +55,9 @@ func TestAnExampleStandsStillInItsRooms(t *testing.T) {
 			}
 		}
 	}
-	for _, problem := range [][]string{{"12", "÷", "3"}, {"41", "÷", "6"}, {"40", "÷", "8"}, {"18", "÷", "2"}, {"9", "÷", "1"}} {
+	for _, problem := range []string{"12 ÷ 3", "41 ÷ 6", "40 ÷ 8", "18 ÷ 2", "9 ÷ 1"} {
 		for _, id := range []string{"share", "group"} {
-			e, err := method.Make(method.Request{Method: id, Args: problem, Model: "counters"})
+			e, err := method.Make(method.Request{Method: id, Args: strings.Fields(problem), Model: "counters"})
 			require.NoError(t, err)
 			for _, way := range board.Ways {
 				standsStill(t, e.Scene, way)
@@ -142,7 +143,7 @@ func groupsStandStill(t *testing.T, title string, l board.Layout, known map[stri
 		for _, p := range l.Pieces {
 			x, y := int(p.X+p.W/2), int(p.Y+p.H/2)
 			within := x > at.X && x < at.X+at.W && y > at.Y && y < at.Y+at.H
-			assert.Equal(t, p.Zone == z.ID, within, "%s: a piece of %s at %d, %d, and %s at %v", title, p.Zone, p.X, p.Y, z.ID, at)
+			assert.Equal(t, p.Zone == z.ID, within, "%s: of %s at %d, %d, and %s at %v", title, p.Zone, p.X, p.Y, z.ID, at)
 		}
 	}
 }

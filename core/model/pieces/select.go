@@ -49,7 +49,8 @@ func (r Rules) Pool(list []Piece, sel board.Select) ([]Piece, error) {
 		return nil, board.BadField("state", strconv.Quote(sel.State)+" is not play, crossed, taken, spent, copy or any")
 	}
 	of := func(k *Piece) bool {
-		return k.Place == sel.Place && (name == "any" || int(k.State) == state) && (sel.Part == nil || *sel.Part == int(k.Part))
+		return k.Place == sel.Place && (name == "any" || int(k.State) == state) &&
+			(sel.Part == nil || *sel.Part == int(k.Part))
 	}
 	first, last, n := 0, -1, 0
 	for i := range list {

@@ -323,7 +323,7 @@ export interface Calls {
     arg: {
       handle: number;
       /**
-       * Below has the tracks, and the tray of what was taken, stand below the chart, not beside it.
+       * Below has the tracks or groups, and the tray of what was taken, stand below the chart or the pile, not beside it.
        */
       below: boolean;
       /**
@@ -331,7 +331,7 @@ export interface Calls {
        */
       across: boolean;
       /**
-       * Abreast has stand beside one another what else stands under one another: the places in a tray at the side, and what is beyond ten in a row of ten.
+       * Abreast has stand beside one another what else stands under one another: the places in a tray at the side, what is beyond ten in a row of ten, and more of the groups.
        */
       abreast: boolean;
     };
@@ -4411,7 +4411,7 @@ export interface Focus1 {
 }
 export interface Extent {
   /**
-   * Below has the tracks, and the tray of what was taken, stand below the chart, not beside it.
+   * Below has the tracks or groups, and the tray of what was taken, stand below the chart or the pile, not beside it.
    */
   below: boolean;
   /**
@@ -4419,7 +4419,7 @@ export interface Extent {
    */
   across: boolean;
   /**
-   * Abreast has stand beside one another what else stands under one another: the places in a tray at the side, and what is beyond ten in a row of ten.
+   * Abreast has stand beside one another what else stands under one another: the places in a tray at the side, what is beyond ten in a row of ten, and more of the groups.
    */
   abreast: boolean;
   models: ModelExtent[];
@@ -4451,7 +4451,7 @@ export interface WrittenExtent {
  */
 export interface Way {
   /**
-   * Below has the tracks, and the tray of what was taken, stand below the chart, not beside it.
+   * Below has the tracks or groups, and the tray of what was taken, stand below the chart or the pile, not beside it.
    */
   below: boolean;
   /**
@@ -4459,7 +4459,7 @@ export interface Way {
    */
   across: boolean;
   /**
-   * Abreast has stand beside one another what else stands under one another: the places in a tray at the side, and what is beyond ten in a row of ten.
+   * Abreast has stand beside one another what else stands under one another: the places in a tray at the side, what is beyond ten in a row of ten, and more of the groups.
    */
   abreast: boolean;
 }
@@ -4489,7 +4489,7 @@ export interface Arrangements {
 }
 export interface Arrangement {
   /**
-   * Below has the tracks, and the tray of what was taken, stand below the chart, not beside it.
+   * Below has the tracks or groups, and the tray of what was taken, stand below the chart or the pile, not beside it.
    */
   below: boolean;
   /**
@@ -4497,7 +4497,7 @@ export interface Arrangement {
    */
   across: boolean;
   /**
-   * Abreast has stand beside one another what else stands under one another: the places in a tray at the side, and what is beyond ten in a row of ten.
+   * Abreast has stand beside one another what else stands under one another: the places in a tray at the side, what is beyond ten in a row of ten, and more of the groups.
    */
   abreast: boolean;
   models: Size[];

@@ -1,7 +1,7 @@
 // A child's way is taken in while the board is looked at: what was said is typed, or
 // drawn round on the board, with the child's name if wanted.
-import { Button, Input } from 'antd';
-import { useState } from 'react';
+import { Button, Input, type InputRef } from 'antd';
+import { useRef, useState } from 'react';
 import { call } from '../core/core';
 import { attempt, edit } from '../state/acts';
 import { applyFrame, useLesson } from '../state/lesson';
@@ -21,7 +21,10 @@ function Taking() {
   const ways = useLesson((s) => s.frame.ways);
   const [text, setText] = useState('');
   const [name, setName] = useState('');
+  const said = useRef<InputRef>(null);
   const takeIn = () => {
+    // The next child speaks, or this one again.
+    said.current?.focus();
     if (!edit((handle) => call('takeIn', { handle, model, text, drawn, name: name.trim() }))) return;
     setText('');
     setName('');
@@ -37,6 +40,7 @@ function Taking() {
       }}
     >
       <Input
+        ref={said}
         className={cx('said')}
         aria-label="What was seen"
         placeholder={

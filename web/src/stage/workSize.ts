@@ -137,18 +137,22 @@ export function workSize(
         h: rows * (Math.ceil(digit * TABLE.high) + 2),
       });
     }
-    const seen: Block = { w: 0, h: 0 };
-    if (ways.length > 0) {
-      const size = digit * WAY.text;
-      const rows = said.reduce((n, [name]) => n + (name ? 2 : 1), 0);
-      const branches = ways.filter(hasBranches);
-      const across = branches.map((w) => (w.parts.length * 64 * WAY.branches * digit) / 84);
-      seen.w = Math.max(...said.map(([, text]) => text! * size), ...across) + 40;
-      seen.h =
-        rows * Math.ceil(size * WAY.high) +
-        branches.length * digit * WAY.branches +
-        ways.length * (digit * WAY.pad + 24);
-    }
+    const size = digit * WAY.text;
+    const seen = (row ? alongside : below)(
+      ways.map((way, i) => {
+        const [name, text] = said[i]!;
+        const branches = hasBranches(way) ? way.parts.length * 64 * (WAY.branches / 84) * digit : 0;
+        return {
+          w: Math.max(name! * size, text! * size, branches) + 40,
+          h:
+            (name ? 2 : 1) * Math.ceil(size * WAY.high) +
+            (branches && digit * WAY.branches) +
+            digit * WAY.pad +
+            24,
+        };
+      }),
+      row ? BETWEEN * digit : 0,
+    );
     const parts = [grid, drawn, below(told, gap), seen].filter((part) => part.h > 0);
     const { w, h } = row ? alongside(parts, BETWEEN * digit) : below(parts, gap);
     // And the lines of the grid, what letters hang below their own, and a digit that comes, which is larger.

@@ -108,7 +108,7 @@ export function edit(run: (handle: number) => Update): boolean {
 }
 
 function update(u: Update) {
-  set({ outline: u.outline, selected: new Set() });
+  set({ outline: u.outline, selected: new Set(), notice: undefined });
   applyFrame(u.frame);
   saveEdits(u.edits);
 }
