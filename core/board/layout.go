@@ -207,13 +207,16 @@ func (b Board) LayIn(i int, room Room) Layout {
 	l := LayIn(b.Models[i], room)
 	if room.Tight {
 		for _, m := range b.Tiles[i].Kept {
-			kept := LayOut(m)
+			kept := LayKept(m, room)
 			l.Room.Kept.W += kept.W + KeptGap
 			l.Room.Kept.H = max(l.Room.Kept.H, kept.H)
 		}
 	}
 	return l
 }
+
+// LayKept is the layout of a copy that is kept beside a model which is laid in a room.
+func LayKept(m Model, room Room) Layout { return LayIn(m, Room{Tight: room.Tight}) }
 
 // LayOut is the layout of a model.
 func LayOut(m Model) Layout { return LayIn(m, Room{}) }

@@ -250,10 +250,29 @@ func (s *session) recordable(sc lesson.Scene, b board.Board) string {
 		}
 	case len(sc.Steps) == 0 && sc.Page.Shows() && !b.IsCovered(0) && len(s.secrets(sc, b)) == 0:
 		if form := b.Models[0].InPlay(); len(form) > 0 {
-			return form.String() + " = " + board.Total(b.Models[0]).String()
+			return seenAs(b.Models[0], form) + " = " + board.Total(b.Models[0]).String()
 		}
 	}
 	return ""
+}
+
+// seenAs is a number by what is seen of it: single pieces by the parts that they lie in, like
+// the rows of a rack, and others by their places.
+func seenAs(m board.Model, form place.UnitForm) string {
+	spec, _ := board.SpecOf(m.Kind())
+	if spec.Parts == nil || len(form) > 1 || form[0].Place != place.Ones {
+		return form.String()
+	}
+	var parts []string
+	for _, n := range spec.Parts(m) {
+		if !n.IsZero() {
+			parts = append(parts, n.String())
+		}
+	}
+	if len(parts) < 2 {
+		return form.String()
+	}
+	return strings.Join(parts, " + ")
 }
 
 // compare is the first two models with the sign between their numbers.

@@ -474,6 +474,19 @@ func TestAHostThatFollowsTheChangesHasThePicture(t *testing.T) {
 	}
 }
 
+// Single pieces are written by the parts that they are seen in, others by their places.
+func TestASentenceIsOfferedOfWhatIsSeen(t *testing.T) {
+	for notation, line := range map[string]string{
+		"rack 2: 8 6": "8 + 6 = 14", "rack 2: 8 0": "8 ones = 8", "counters 2x5: 6 + 3": "6 + 3 = 9",
+		"cubes 3a5b":    "3 + 5 = 8",
+		"blocks 3t 14o": "3 tens 14 ones = 44", "blocks 4t": "4 tens = 40", "discs 12o": "12 ones = 12",
+	} {
+		var f struct{ Offers []string }
+		openBoard(t, notation).call("show", map[string]any{"scene": "a"}, &f)
+		assert.Equal(t, []string{line}, f.Offers, notation)
+	}
+}
+
 // The sentence of a board is not judged before it is offered: it is true, and written as a judged
 // one would be.
 func TestTheSentenceOfABoardIsTrue(t *testing.T) {

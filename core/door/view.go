@@ -438,7 +438,7 @@ func (s *session) modelHead(b board.Board, i int, l board.Layout, sc lesson.Scen
 		m.ReadOuts = append(m.ReadOuts, out)
 	}
 	for _, kept := range tile.Kept {
-		k := spelled(board.LayOut(kept), w)
+		k := spelled(board.LayKept(kept, l.Room), w)
 		m.Kept = append(m.Kept, KeptView{
 			W: k.W, H: k.H, Flags: orNone(k.Flags), Zones: s.zoneViews(i, k.Zones, h), Decor: orNone(k.Decor), Pieces: k.Pieces,
 		})

@@ -90,8 +90,8 @@ export function Kept() {
       )}
       {chosen && <Noticed key={chosen.join()} lit={lit} />}
       {offers.map((line) => (
-        <Button key={line} className={cx('offer')} aria-label={`Write ${line}`} onClick={() => keep(line)}>
-          + {line}
+        <Button key={line} className={cx('offer')} onClick={() => keep(line)}>
+          <small>Write</small> {line}
         </Button>
       ))}
       <label className={cx('own')}>
