@@ -65,12 +65,13 @@ func writerOf(t reflect.Type) writer {
 	if known, ok := writers.Load(t); ok {
 		return known.(writer)
 	}
-	var w writer
-	// A type that holds itself finds this one.
-	writers.Store(t, writer(func(out []byte, v reflect.Value) ([]byte, error) { return w(out, v) }))
-	w = makeWriter(t)
-	writers.Store(t, w)
-	return w
+	made, _ := writers.LoadOrStore(t, makeWriter(t))
+	return made.(writer)
+}
+
+// later is the writer of a type that is made when a value is written: a type may hold itself.
+func later(t reflect.Type) func() writer {
+	return sync.OnceValue(func() writer { return writerOf(t) })
 }
 
 func makeWriter(t reflect.Type) writer {
@@ -95,7 +96,7 @@ func makeWriter(t reflect.Type) writer {
 		return text
 	case reflect.Slice:
 		if t.Elem().Kind() != reflect.Uint8 {
-			return listOf(writerOf(t.Elem()))
+			return listOf(later(t.Elem()))
 		}
 	case reflect.Struct:
 		return fieldsOf(t)
@@ -128,11 +129,12 @@ func text(out []byte, v reflect.Value) ([]byte, error) {
 	return append(append(append(out, '"'), s...), '"'), nil
 }
 
-func listOf(one writer) writer {
+func listOf(item func() writer) writer {
 	return func(out []byte, v reflect.Value) ([]byte, error) {
 		if v.IsNil() {
 			return append(out, "null"...), nil
 		}
+		one := item()
 		out = append(out, '[')
 		for i := range v.Len() {
 			if i > 0 {
@@ -152,7 +154,7 @@ type field struct {
 	path      []int
 	key       string
 	omitEmpty bool
-	write     writer
+	writer    func() writer
 }
 
 func fieldsOf(t reflect.Type) writer {
@@ -160,7 +162,7 @@ func fieldsOf(t reflect.Type) writer {
 	for _, f := range reflect.VisibleFields(t) {
 		name, options, _ := strings.Cut(f.Tag.Get("json"), ",")
 		if name != "" && name != "-" {
-			fields = append(fields, field{f.Index, `"` + name + `":`, options == "omitempty", writerOf(f.Type)})
+			fields = append(fields, field{f.Index, `"` + name + `":`, options == "omitempty", later(f.Type)})
 		}
 	}
 	return func(out []byte, v reflect.Value) (_ []byte, err error) {
@@ -173,7 +175,7 @@ func fieldsOf(t reflect.Type) writer {
 			}
 			out = append(append(out, sign), f.key...)
 			sign = ','
-			if out, err = f.write(out, value); err != nil {
+			if out, err = f.writer()(out, value); err != nil {
 				return out, err
 			}
 		}

@@ -3,6 +3,7 @@ package door
 import (
 	"encoding/json"
 	"reflect"
+	"sync"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -13,6 +14,28 @@ import (
 	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
+
+// branch is a type that holds itself.
+type branch struct {
+	Name  string   `json:"name"`
+	Under []branch `json:"under"`
+}
+
+// A server answers many at once, the first of a type too.
+func TestAnswersAreWrittenForManyAtOnce(t *testing.T) {
+	type leaf struct {
+		Tree []branch `json:"tree"`
+	}
+	var all sync.WaitGroup
+	for range 16 {
+		all.Go(func() {
+			got, err := encode(nil, reflect.ValueOf(leaf{Tree: []branch{{Name: "x"}}}))
+			assert.NoError(t, err)
+			assert.Equal(t, `{"tree":[{"name":"x","under":null}]}`, string(got))
+		})
+	}
+	all.Wait()
+}
 
 // What is written here is what the standard library writes, sign by sign, of every answer that
 // a lesson can give.
@@ -30,7 +53,8 @@ func TestAnswersAreWrittenAsTheLibraryDoes(t *testing.T) {
 			Part  *int               `json:"part,omitempty"`
 			Bytes []byte             `json:"bytes"`
 			Half  float64            `json:"half"`
-		}{Names: map[string]string{"b": "2", "a": "<"}, Bytes: []byte{1, 2}, Half: 0.5},
+			Under []branch           `json:"under"`
+		}{Under: []branch{{Name: "a", Under: []branch{{Name: "b"}}}}, Names: map[string]string{"b": "2", "a": "<"}, Bytes: []byte{1, 2}, Half: 0.5},
 	}
 	run := func(op, arg string) {
 		handle, rest := handleOf([]byte(arg))
