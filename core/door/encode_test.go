@@ -54,7 +54,8 @@ func TestAnswersAreWrittenAsTheLibraryDoes(t *testing.T) {
 			Bytes []byte             `json:"bytes"`
 			Half  float64            `json:"half"`
 			Under []branch           `json:"under"`
-		}{Under: []branch{{Name: "a", Under: []branch{{Name: "b"}}}}, Names: map[string]string{"b": "2", "a": "<"}, Bytes: []byte{1, 2}, Half: 0.5},
+		}{Under: []branch{{Name: "a", Under: []branch{{Name: "b"}}}}, Names: map[string]string{"b": "2", "a": "<"},
+			Bytes: []byte{1, 2}, Half: 0.5},
 	}
 	run := func(op, arg string) {
 		handle, rest := handleOf([]byte(arg))
