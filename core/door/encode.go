@@ -52,8 +52,8 @@ func appendInts(out []byte, list []int32) []byte {
 }
 
 // encode writes an answer as the standard library does, by ways that were made once for
-// each type: the library reads over again what a MarshalJSON wrote, once for each level, and
-// half of the time that a class waits for a move went into that.
+// each type: the library reads over again what a MarshalJSON wrote, once for each level. With
+// the library, and with fields looked up anew, a fifth of a move on a few pieces went into that.
 func encode(out []byte, v reflect.Value) ([]byte, error) { return writerOf(v.Type())(out, v) }
 
 // writer writes values of one type.

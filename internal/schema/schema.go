@@ -153,7 +153,7 @@ func naming(t reflect.Type) string {
 }
 
 // modelName is the definition of a model. No other definition ends so.
-func modelName(kind string) string { return title(kind) + "Model" }
+func modelName(kind string) string { return say.Capital(kind) + "Model" }
 
 // mapper replaces the types whose JSON form is their own.
 func mapper(t reflect.Type) *jsonschema.Schema {
@@ -196,11 +196,11 @@ func define(s *jsonschema.Schema) {
 	for _, spec := range board.Specs() {
 		kinds = append(kinds, modelRef(s, spec))
 		for _, mv := range spec.Moves {
-			moves = append(moves, moveRef(s, "MoveOf"+title(spec.Kind)+title(mv.Kind), mv))
+			moves = append(moves, moveRef(s, "MoveOf"+say.Capital(spec.Kind)+say.Capital(mv.Kind), mv))
 		}
 	}
 	for _, mv := range board.BoardMoves() {
-		moves = append(moves, moveRef(s, "MoveOnBoard"+title(mv.Kind), mv))
+		moves = append(moves, moveRef(s, "MoveOnBoard"+say.Capital(mv.Kind), mv))
 	}
 	s.Definitions["Model"] = &jsonschema.Schema{Description: "One model, told by its kind.", OneOf: kinds}
 	s.Definitions["Move"] = &jsonschema.Schema{Description: "One act, told by its kind.", AnyOf: moves}
@@ -288,7 +288,5 @@ func moveRef(s *jsonschema.Schema, name string, mv board.MoveSpec) *jsonschema.S
 	}
 	return ref(name)
 }
-
-func title(s string) string { return strings.ToUpper(s[:1]) + s[1:] }
 
 func ptr(n int) *uint64 { v := uint64(n); return &v }

@@ -5,7 +5,7 @@ import { WordMenu } from '../board/controls';
 import { call } from '../core/core';
 import { newId } from '../state/api';
 import { edit, show } from '../state/acts';
-import { useLesson } from '../state/lesson';
+import { lookTold, useLesson } from '../state/lesson';
 import { back, next, reveal } from '../state/walk';
 import { OpenDialog } from './OpenDialog';
 import { names } from '../shell/names';
@@ -41,7 +41,7 @@ export function Prompt() {
                 )}
               </p>
             )}
-            {frame.prompt.look && <p className={cx('look')}>Look at: {frame.prompt.look}</p>}
+            {frame.prompt.look && <p className={cx('look')}>{lookTold(scene.page, frame.prompt.look)}</p>}
           </>
         )}
         {frame.prompt.misfit && <p className={cx('misfit-note')}>{frame.prompt.misfit}</p>}

@@ -4,6 +4,7 @@ import { Button, Input } from 'antd';
 import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
 import { names } from '../shell/names';
+import { lookTold } from '../state/lesson';
 import { useClassWindow, type Press, type Told } from './link';
 import css from './TeachPage.module.css';
 
@@ -93,9 +94,7 @@ function Now({ told: { frame, outline } }: { told: Told }) {
           {step.answer}
         </p>
       )}
-      {step.look && (
-        <p className={cx('look')}>{scene?.page === 'word' ? step.look : `Look at: ${step.look}`}</p>
-      )}
+      {step.look && <p className={cx('look')}>{lookTold(scene?.page, step.look)}</p>}
     </>
   );
 }

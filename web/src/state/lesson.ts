@@ -148,6 +148,10 @@ export const useIsPaper = () => {
   return useLesson((s) => isPaper(page, s.models) && (s.presenting || page !== 'word'));
 };
 
+/** What a step has its class look at, told to the teacher; of a word it is what all say together. */
+export const lookTold = (page: SceneLine['page'], look: string) =>
+  page === 'word' ? look : `Look at: ${look}`;
+
 export const set = useLesson.setState;
 export const get = useLesson.getState;
 
