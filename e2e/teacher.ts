@@ -1,6 +1,6 @@
 // What the tests do as a teacher would, by role and name; the application they do it in, and
 // the browser profile, one of each for a worker.
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import {
@@ -38,10 +38,12 @@ export const test = base.extend<object, { app: App; profile: BrowserContext }>({
       const folder = mkdtempSync(join(tmpdir(), 'unitbloom-profile-'));
       const profile = await chromium.launchPersistentContext(folder, {
         ...launch,
+        args: [...launch.args, '--renderer-process-limit=1'],
         viewport: { width: 1280, height: 800 },
         serviceWorkers: 'block',
         baseURL: app.url,
       });
+      await keepTheCore(profile.pages()[0]!, app);
       await use(profile);
       await profile.close();
       rmSync(folder, { recursive: true, force: true });
@@ -73,6 +75,18 @@ export const test = base.extend<object, { app: App; profile: BrowserContext }>({
     expect(faults, 'nothing went wrong in the page').toEqual([]);
   },
 });
+
+/**
+ * A page that stays holds the compiled core, and the pages of tests run in its process: compiled for
+ * each of them, it is a sixth of a run.
+ */
+async function keepTheCore(page: Page, { url }: App) {
+  await page.goto(`${url}/healthz`);
+  const core = readdirSync('web/dist/assets').find((name) => name.endsWith('.wasm'));
+  await page.evaluate(async (file) => {
+    Object.assign(globalThis, { core: await WebAssembly.compileStreaming(fetch(file)) });
+  }, `/assets/${core}`);
+}
 
 /** What a test may leave in a browser. */
 const STORED = 'cookies,local_storage,indexeddb,cache_storage,service_workers,file_systems';

@@ -7,7 +7,7 @@ import piecesCss from '../board/pieces.css?inline';
 import { views, type Kind } from '../board/views';
 import { Mark } from '../ink/strokes';
 import { widthOf } from '../shell/widthOf';
-import { readTitle } from '../state/lesson';
+import { isPaper, readTitle } from '../state/lesson';
 import { Column, GAP, NoteSheet, partsBeside, tiles, toldOf, type Shown } from './parts';
 
 const PAD = 28;
@@ -76,10 +76,28 @@ function described({ models, outline, frame, record, date }: Shown): string {
   return [...said, ...notes, ...lines, date.toLocaleDateString()].join('\n');
 }
 
+/** What a page without a board tells. */
+function toldOn(page: 'objective' | 'word' | 'blank' | undefined, { outline, frame }: Shown): string {
+  if (page === 'objective') return outline.objective || outline.title;
+  return page === 'word' ? (frame.prompt.say ?? '') : '';
+}
+
+/** A text in lines that are no wider. */
+function folded(text: string, size: number, width: number): string[] {
+  const lines: string[] = [];
+  for (const word of text.split(' ').filter(Boolean)) {
+    const longer = lines.length ? `${lines.at(-1)} ${word}` : word;
+    if (lines.length && widthOf(longer, size) <= width) lines[lines.length - 1] = longer;
+    else lines.push(word);
+  }
+  return lines;
+}
+
 function Picture({ shown, font }: { shown: Shown; font: string }) {
   const { models, frame, outline, date } = shown;
   const scene = outline.scenes.find((s) => s.id === frame.scene);
-  const paper = scene?.page === 'objective' || scene?.page === 'blank';
+  const paper = isPaper(scene?.page, models);
+  const told = paper ? folded(toldOn(scene?.page, shown), 34, 900) : [];
   const drawn = tiles(paper ? [] : models, frame);
   const beside = partsBeside(shown);
   const titles = new Set([outline.title, readTitle(scene)].filter(Boolean));
@@ -88,6 +106,7 @@ function Picture({ shown, font }: { shown: Shown; font: string }) {
     w: Math.max(
       480,
       widthOf(title, 26) + 170,
+      ...told.map((line) => widthOf(line, 34)),
       drawn.reduce((w, t) => w + t.w + GAP, -GAP),
     ),
     h: Math.max(200, ...drawn.map((t) => t.h)),
@@ -107,7 +126,9 @@ function Picture({ shown, font }: { shown: Shown; font: string }) {
       aria-labelledby="picture-title picture-text"
     >
       <title id="picture-title">{title}</title>
-      <desc id="picture-text">{described(shown)}</desc>
+      <desc id="picture-text">
+        {[...told, described(paper ? { ...shown, models: [] } : shown)].join(' ')}
+      </desc>
       <style>{`@font-face{font-family:Andika;src:url(${font})}text{font-family:Andika,sans-serif;fill:#22302c}${piecesCss}`}</style>
       <rect width={width} height={height} fill="#FBF8F1" />
       <text x={PAD} y={PAD + 18} fontSize="26">
@@ -117,11 +138,11 @@ function Picture({ shown, font }: { shown: Shown; font: string }) {
         {date.toLocaleDateString()}
       </text>
       <g transform={`translate(${PAD} ${PAD + HEAD})`}>
-        {scene?.page === 'objective' && (
-          <text x={board.w / 2} y={board.h / 2} fontSize="34" textAnchor="middle">
-            {outline.objective || outline.title}
+        {told.map((line, i) => (
+          <text key={i} x={board.w / 2} y={board.h / 2 + i * 46} fontSize="34" textAnchor="middle">
+            {line}
           </text>
-        )}
+        ))}
         {drawn.map((tile, i) => (
           <g key={i} transform={`translate(${at(i)} 0)`}>
             {tile.drawing}

@@ -15,7 +15,7 @@ import linesCss from '../record/Lines.module.css?inline';
 import { Written } from '../record/Written';
 import writtenCss from '../record/Written.module.css?inline';
 import { names } from '../shell/names';
-import { readTitle, useLesson } from '../state/lesson';
+import { isPaper, readTitle, useLesson } from '../state/lesson';
 import tokensCss from '../tokens.css?inline';
 import { largest, Pictured } from './Pictured';
 import css from './webPage.module.css';
@@ -141,7 +141,9 @@ function Slide({ outline, scene, panel, room, of }: SlideProps) {
         {prompt.answer && <p className={cx('answer')}>{prompt.answer}</p>}
       </div>
       <div className={cx('shown')}>
-        <Pictured models={board.models} room={room} name={`The board: ${title}`} />
+        {!isPaper(scene.page, board.models) && (
+          <Pictured models={board.models} room={room} name={`The board: ${title}`} />
+        )}
         {wrote && (
           <div className={cx('work')}>
             {written && <Written work={written} still />}

@@ -139,7 +139,7 @@ export const usePage = () => useLesson((s) => s.outline.scenes.find((x) => x.id 
  * Whether a class sees no board: the objective of the lesson, nothing but paper, or a word with
  * nothing to show it.
  */
-export const isPaper = (page: SceneLine['page'], models: DrawnModel[]) =>
+export const isPaper = (page: SceneLine['page'], models: readonly { pieces: readonly unknown[] }[]) =>
   page === 'objective' || page === 'blank' || (page === 'word' && models.every((m) => m.pieces.length === 0));
 
 /** Whether the scene shows no board. Where it is prepared, a word has one to build on. */
