@@ -33,9 +33,10 @@ type Room struct {
 	Reach map[string]Size
 	// Stacks are how many stacks of single pieces a column holds at most.
 	Stacks int
-	// Rows are the heights of the rows from the top, Track that of each track or tray.
-	Rows  []int
-	Track int
+	// Rows are the heights of the rows from the top, Track that of each track or tray, and Lane
+	// the width of each track.
+	Rows        []int
+	Track, Lane int
 	// Groups are how many there are at most, Each how many pieces one of them holds, Pile how
 	// many lie beside them.
 	Groups, Each, Pile int
@@ -74,7 +75,7 @@ func (r Room) Join(o Room) Room {
 	r.Chart = max(r.Chart, o.Chart)
 	r.Stacks, r.Groups, r.Each = max(r.Stacks, o.Stacks), max(r.Groups, o.Groups), max(r.Each, o.Each)
 	r.Pile = max(r.Pile, o.Pile)
-	r.W, r.H, r.Track = max(r.W, o.W), max(r.H, o.H), max(r.Track, o.Track)
+	r.W, r.H, r.Track, r.Lane = max(r.W, o.W), max(r.H, o.H), max(r.Track, o.Track), max(r.Lane, o.Lane)
 	r.Kept = Size{max(r.Kept.W, o.Kept.W), max(r.Kept.H, o.Kept.H)}
 	if r.Least == 0 || o.Least > 0 && o.Least < r.Least {
 		r.Least = o.Least

@@ -55,16 +55,20 @@ func TestAnExampleStandsStillInItsRooms(t *testing.T) {
 			}
 		}
 	}
-	for _, problem := range []string{"12 ÷ 3", "41 ÷ 6", "40 ÷ 8", "18 ÷ 2", "9 ÷ 1"} {
-		for _, id := range []string{"share", "group"} {
-			e, err := method.Make(method.Request{Method: id, Args: strings.Fields(problem), Model: "counters"})
-			require.NoError(t, err)
+	for _, problem := range []string{"12 ÷ 3", "41 ÷ 6", "40 ÷ 8", "18 ÷ 2", "9 ÷ 1", "97 ÷ 9", "618 ÷ 5", "1234 ÷ 2"} {
+		for _, on := range [][2]string{{"share", "counters"}, {"group", "counters"}, {"share", "discs"}} {
+			e, err := method.Make(method.Request{Method: on[0], Args: strings.Fields(problem), Model: on[1]})
+			if err != nil {
+				assert.Equal(t, "counters", on[1], "%s of many discs: %v", problem, err)
+				continue
+			}
 			for _, way := range board.Ways {
 				standsStill(t, e.Scene, way)
 			}
+			examples++
 		}
 	}
-	assert.Greater(t, examples, 60)
+	assert.Greater(t, examples, 80)
 }
 
 func standsStill(t *testing.T, sc lesson.Scene, way board.Way) {
@@ -145,6 +149,34 @@ func groupsStandStill(t *testing.T, title string, l board.Layout, known map[stri
 			within := x > at.X && x < at.X+at.W && y > at.Y && y < at.Y+at.H
 			assert.Equal(t, p.Zone == z.ID, within, "%s: of %s at %d, %d, and %s at %v", title, p.Zone, p.X, p.Y, z.ID, at)
 		}
+	}
+}
+
+// A track is as wide as the most that it holds and what it says of itself, and tracks stand beside
+// one another under the chart where they have room.
+func TestTracksTakeTheRoomThatTheyNeed(t *testing.T) {
+	for problem, rows := range map[string]int{"97 ÷ 4": 4, "12 ÷ 4": 2, "88 ÷ 2": 2} {
+		e, err := method.Make(method.Request{Method: "share", Args: strings.Fields(problem), Model: "discs"})
+		require.NoError(t, err)
+		room := e.Scene.Rooms(board.Way{Below: true})[0]
+		most, width := 0, 0
+		tops := map[int]bool{}
+		for _, b := range boardsOf(t, e.Scene) {
+			l := b.LayIn(0, room)
+			left := map[string]int{}
+			for _, z := range l.Zones {
+				if role, _ := z.Is(); role == "group" {
+					left[z.ID], tops[z.Y], width = z.X, true, z.W
+				}
+			}
+			for _, p := range l.Pieces {
+				if x, in := left[p.Zone]; in {
+					most = max(most, int(p.X+p.W)-x)
+				}
+			}
+		}
+		assert.LessOrEqual(t, width-most, 12+2*14, problem)
+		assert.Len(t, tops, rows, problem)
 	}
 }
 

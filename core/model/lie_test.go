@@ -88,7 +88,7 @@ func lie(t *testing.T, out *strings.Builder, m board.Model) {
 		if room.Tight {
 			r := l.Room
 			fmt.Fprintf(&text, "room chart %d, columns %v, reach %v, rows %v, ", r.Chart, r.Columns, r.Reach, r.Rows)
-			fmt.Fprintf(&text, "track %d, groups %d of %d and %d, ", r.Track, r.Groups, r.Each, r.Pile)
+			fmt.Fprintf(&text, "track %d × %d, groups %d of %d and %d, ", r.Lane, r.Track, r.Groups, r.Each, r.Pile)
 			fmt.Fprintf(&text, "taken %v, least %d, kept %v, aside %t, addends %t, wraps %t\n", r.Taken,
 				r.Least, r.Kept, r.Aside, r.Addends, r.Wraps)
 		}

@@ -13,19 +13,23 @@ import (
 // Model units: a disc is 30 across, at a pitch of 34, in lines of five. A full
 // column of more than fifty goes over to lines of ten.
 const (
-	disc     = 30
-	pitch    = 34
-	padX     = 12
-	padY     = 14
-	rowGap   = 16
-	minLines = 3 // of a row though it is empty
-	many     = 50
-	cardW    = 56
-	cardH    = 68
-	trackGap = 26
-	runGap   = 10                           // in a track, after five and where the place changes
-	track    = 10*pitch + 2*runGap + 2*padX // width of a track
-	tightMin = 3*pitch + 2*padX             // of a column in a tight room: room for its name
+	disc      = 30
+	pitch     = 34
+	padX      = 12
+	padY      = 14
+	rowGap    = 16
+	tightGap  = 10
+	minLines  = 3 // of a row though it is empty
+	many      = 50
+	cardW     = 56
+	cardH     = 68
+	trackGap  = 26
+	trackLine = 8                            // between tracks
+	trackHigh = pitch + 2*padX - 4           // of a track with one line
+	letter    = 14                           // of what a track says of itself
+	runGap    = 10                           // in a track, after five and where the place changes
+	track     = 10*pitch + 2*runGap + 2*padX // width of a track
+	tightMin  = 3*pitch + 2*padX             // of a column in a tight room: room for its name
 )
 
 func layout(m board.Model, room board.Room) board.Layout {
@@ -154,7 +158,15 @@ func (g *grid) height(r int) int {
 	if r == 0 {
 		lines++ // for the digits of the start
 	}
-	return lines*pitch + rowGap
+	return lines*pitch + g.gap()
+}
+
+// gap is the one between rows: enough for the line, where there is no more room than pieces need.
+func (g *grid) gap() int {
+	if g.room.Tight {
+		return tightGap
+	}
+	return rowGap
 }
 
 func slot(i, n int) (x, y int) {
@@ -182,7 +194,7 @@ func (g *grid) columns(l *board.Layout) {
 	for _, h := range g.heights {
 		total += h
 	}
-	l.H = total + 2*padY - rowGap
+	l.H = total + 2*padY - g.gap()
 	l.Room = g.took
 	for p := g.top; p >= g.bottom; p-- {
 		i := p - place.Smallest
@@ -348,9 +360,10 @@ func (g *grid) runDown(l *board.Layout) {
 	}
 }
 
-// inTrack places the discs of a track along its lines, and counts the lines: five and five of one
-// place, with a gap where the place changes, so that 2 tens 4 ones are not five and one.
-func inTrack(discs []pieces.Piece) (at [][2]int, lines int) {
+// inTrack places the discs of a track along its lines, counts the lines, and tells how wide the
+// widest is: five and five of one place, with a gap where the place changes, so that 2 tens 4 ones
+// are not five and one.
+func inTrack(discs []pieces.Piece) (at [][2]int, lines, wide int) {
 	at = make([][2]int, len(discs))
 	x, line, run := 0, 0, 0
 	for i := range discs {
@@ -368,12 +381,14 @@ func inTrack(discs []pieces.Piece) (at [][2]int, lines int) {
 			line++
 		}
 		at[i] = [2]int{x, line * pitch}
+		wide = max(wide, x+disc)
 		run++
 	}
-	return at, line + 1
+	return at, line + 1, wide
 }
 
-// tracks lays the groups at the side of the chart or below it.
+// tracks lays the groups at the side of the chart or below it. In a tight room they are no wider
+// than they need.
 func (g *grid) tracks(l *board.Layout) {
 	d := g.Discs
 	if d.Groups == 0 {
@@ -386,37 +401,58 @@ func (g *grid) tracks(l *board.Layout) {
 		}
 	}
 	worth := d.inGroups()
-	x, y := l.W+trackGap, 0
-	even := (l.H - (d.Groups-1)*8) / d.Groups
+	places := make([][][2]int, d.Groups)
+	for i, discs := range in {
+		lines, wide := 0, 0
+		places[i], lines, wide = inTrack(discs)
+		l.Room.Track = max(l.Room.Track, (lines-1)*pitch+trackHigh)
+		l.Room.Lane = max(l.Room.Lane, tightMin, wide+2*padX+len(worth[i])*letter)
+	}
+	l.Room.Groups, l.Room.Aside, l.Room.Wraps = d.Groups, true, d.Groups > 1
+	w, least, n := track, 0, d.Groups
+	if g.room.Tight {
+		w, least, n = max(l.Room.Lane, g.room.Lane), max(l.Room.Track, g.room.Track), max(n, g.room.Groups)
+	}
+	rows := g.rowsOf(n, (l.W+trackLine)/(w+trackLine))
+	left, y, even := l.W+trackGap, 0, (l.H-(rows-1)*trackLine)/rows
 	if g.room.Below {
-		x, y, even = 0, l.H+trackGap/2, 0
+		left, y, even = 0, l.H+trackGap/2, 0
 	}
-	places, high := make([][][2]int, d.Groups), make([]int, d.Groups)
+	per, next := (n+rows-1)/rows, y
 	for i, discs := range in {
-		var lines int
-		places[i], lines = inTrack(discs)
-		high[i] = lines*pitch + 2*padX - 4
-	}
-	least := slices.Max(high)
-	l.Room.Track, l.Room.Aside = least, true
-	for i, discs := range in {
-		name := "group " + strconv.Itoa(i+1)
-		h := max(even, high[i])
-		if g.room.Tight {
-			h = max(even, least, g.room.Track)
+		if i%per == 0 {
+			y = next
 		}
-		count := 0
+		x, name, count, h := left+i%per*(w+trackLine), "group "+strconv.Itoa(i+1), 0, max(even, least, trackHigh)
 		for n := range discs {
-			l.Pieces = append(l.Pieces, d.sprite(&discs[n], x+padX+places[i][n][0], y+padX-2+places[i][n][1], name))
+			at := places[i][n]
+			h = max(h, at[1]+trackHigh)
+			l.Pieces = append(l.Pieces, d.sprite(&discs[n], x+padX+at[0], y+padX-2+at[1], name))
 			if discs[n].State == pieces.Play {
 				count++
 			}
 		}
-		l.Zones = append(l.Zones, board.Zone{ID: name, Label: name, Count: count, Text: worth[i], X: x, Y: y, W: track, H: h})
-		l.Decor = append(l.Decor, board.Decor{Kind: "group", X: x, Y: y, W: track, H: h, Zone: name})
-		y += h + 8
+		l.Zones = append(l.Zones, board.Zone{ID: name, Label: name, Count: count, Text: worth[i], X: x, Y: y, W: w, H: h})
+		l.Decor = append(l.Decor, board.Decor{Kind: "group", X: x, Y: y, W: w, H: h, Zone: name})
+		next = max(next, y+h+trackLine)
+		l.W = max(l.W, x+w)
 	}
-	l.W, l.H = max(l.W, x+track), max(l.H, y-8)
+	l.H = max(l.H, next-trackLine)
+}
+
+// rowsOf is in how many rows n tracks stand, where so many have room side by side under the chart.
+func (g *grid) rowsOf(n, under int) int {
+	per := 1
+	switch {
+	case !g.room.Tight:
+	case g.room.Below && g.room.Abreast:
+		per = min(n, 5)
+	case g.room.Below:
+		per = max(1, under)
+	case g.room.Abreast:
+		per = 2
+	}
+	return (n + per - 1) / per
 }
 
 // tray adds the Taken tray when something was taken: at the right, or below.
