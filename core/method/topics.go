@@ -41,9 +41,12 @@ func TopicsOf(l lesson.Lesson) []string {
 	return slices.DeleteFunc(slices.Clone(Topics), func(topic string) bool { return !there[topic] })
 }
 
-// FoundBy is the text that a search goes through, in small letters: the lesson's title and
-// objective, its scenes and problems, its word cards and what its record says.
-func FoundBy(l lesson.Lesson) string {
+// FoundBy is the text that a search goes through, as it is sought: what Told tells.
+func FoundBy(l lesson.Lesson) string { return Sought(Told(l)) }
+
+// Told is what a lesson tells of itself: its title and objective, its scenes and problems, its word
+// cards and what its record says.
+func Told(l lesson.Lesson) string {
 	parts := []string{l.Title, l.Objective}
 	for _, sc := range l.Scenes {
 		if parts = append(parts, sc.Title); sc.Title == "" {
@@ -56,20 +59,35 @@ func FoundBy(l lesson.Lesson) string {
 	for _, entry := range l.Record {
 		parts = append(parts, entry.Text)
 	}
-	return Sought(strings.Join(parts, " \n"))
+	return strings.Join(parts, " \n")
 }
 
-// Sought is a text as it is sought: signs and spaces of a sum may be written in any way.
+// plainSigns are those that a keyboard has, in place of those of print.
+var plainSigns = strings.NewReplacer("−", "-", "–", "-", "×", "x", "*", "x", "÷", "/")
+
+// Sought is a text as it is sought, in small letters: signs and spaces of a sum may be written in
+// any way.
 func Sought(text string) string {
-	text = strings.NewReplacer("−", "-", "–", "-", "×", "x", "*", "x", "÷", "/").Replace(strings.ToLower(text))
-	words := strings.Fields(text)
 	var b strings.Builder
-	for i, word := range words {
-		sign := strings.Trim(word, "+-x/=<>") == ""
-		if i > 0 && !sign && strings.Trim(words[i-1], "+-x/=<>") != "" {
+	b.Grow(len(text))
+	joins := true // to what stands before, without a space
+	for word := range strings.FieldsSeq(plainSigns.Replace(strings.ToLower(text))) {
+		sign := allSigns(word)
+		if !sign && !joins {
 			b.WriteByte(' ')
 		}
 		b.WriteString(word)
+		joins = sign
 	}
 	return b.String()
+}
+
+// allSigns reports whether a word has nothing but the signs of a sum.
+func allSigns(word string) bool {
+	for i := range len(word) {
+		if strings.IndexByte("+-x/=<>", word[i]) < 0 {
+			return false
+		}
+	}
+	return true
 }

@@ -14,6 +14,7 @@ import (
 	"regexp"
 	"slices"
 	"strings"
+	"sync"
 	"testing"
 	"testing/fstest"
 	"time"
@@ -260,6 +261,30 @@ func BenchmarkCostlyBody(b *testing.B) {
 				send(b, "POST", ts.URL+"/api/lessons", body)
 			}
 		})
+	}
+}
+
+// Lessons with a long record, each with a writer of its own.
+func BenchmarkSavesByFiveWriters(b *testing.B) {
+	ts, _ := start(b, server.Config{})
+	line := `{"text":"bulbs are planted in the bed by the long wall, in rows of ten and of five"},`
+	file := strings.Replace(lessonFile, `"format":2`, `"format":2,"record":[`+
+		strings.TrimSuffix(strings.Repeat(line, 1900), ",")+`]`, 1)
+	at := make([]string, 5)
+	for i := range at {
+		var made struct{ ID string }
+		require.NoError(b, json.Unmarshal([]byte(send(b, "POST", ts.URL+"/api/lessons", file).body), &made))
+		at[i] = ts.URL + "/api/lessons/" + made.ID + "/saves"
+	}
+	for rev := 1; b.Loop(); rev++ {
+		var writers sync.WaitGroup
+		for i := range at {
+			writers.Go(func() {
+				r := send(b, "POST", at[i], saveBody(fmt.Sprint(i, "-", rev), rev, fmt.Sprint("t", i)))
+				assert.Equal(b, 200, r.status, r.body)
+			})
+		}
+		writers.Wait()
 	}
 }
 

@@ -6,6 +6,7 @@ import (
 	"errors"
 	"fmt"
 	"hash/crc32"
+	"time"
 
 	"gorm.io/gorm"
 
@@ -182,17 +183,18 @@ func (s *Store) saveIn(tx *gorm.DB, id string, save Save) (int, error) {
 	if row.Rev != save.Base {
 		return row.Rev, ErrStale
 	}
-	l, err := s.document(tx, id, row.Rev)
+	before, err := s.document(tx, id, row.Rev)
 	if err != nil {
 		return row.Rev, err
 	}
+	l := before
 	for i, e := range save.Edits {
 		if l, err = lesson.Apply(l, e); err != nil {
 			return row.Rev, &EditError{i, err}
 		}
 	}
 	next := row.Rev + 1
-	if err := s.keep(tx, id, next, l, save); err != nil {
+	if err := s.keep(tx, id, next, before, l, save); err != nil {
 		return row.Rev, err
 	}
 	s.remember(id, decodedLesson{next, l})
@@ -201,18 +203,23 @@ func (s *Store) saveIn(tx *gorm.DB, id string, save Save) (int, error) {
 
 // keep writes the operation, and now and then the whole document, so that a
 // save of a large lesson is as quick as one of a small lesson.
-func (s *Store) keep(tx *gorm.DB, id string, rev int, l lesson.Lesson, save Save) error {
+func (s *Store) keep(tx *gorm.DB, id string, rev int, before, l lesson.Lesson, save Save) error {
 	edits, err := json.Marshal(save.Edits)
 	if err != nil {
 		return err
 	}
+	changed := map[string]any{
+		"title": l.Title, "objective": l.Objective, "scenes": len(l.Scenes), "rev": rev,
+		"updated_at": inAllDigits(s.now()), "topics": topics(l),
+	}
+	// Most saves change nothing that is told: what is sought of a long record is not written again.
+	if method.Told(l) != method.Told(before) {
+		changed["found"] = method.FoundBy(l)
+	}
 	op := Operation{LessonID: id, ID: save.Operation, Rev: rev, Format: lesson.Format, Edits: edits, CreatedAt: s.now()}
 	err = errors.Join(
 		tx.Create(&op).Error,
-		tx.Model(&Row{}).Where("id = ?", id).Updates(map[string]any{
-			"title": l.Title, "objective": l.Objective, "scenes": len(l.Scenes), "rev": rev, "updated_at": s.now(),
-			"topics": topics(l), "found": method.FoundBy(l),
-		}).Error,
+		tx.Model(&Row{}).Where("id = ?", id).Updates(changed).Error,
 	)
 	if err != nil || (rev+turnOf(id))%SnapshotEvery != 0 {
 		return err
@@ -223,6 +230,10 @@ func (s *Store) keep(tx *gorm.DB, id string, rev int, l lesson.Lesson, save Save
 	}
 	return tx.Model(&Document{}).Where("lesson_id = ?", id).Updates(map[string]any{"rev": rev, "doc": doc}).Error
 }
+
+// inAllDigits is a time, to ten nanoseconds, that is written with as many digits as any. A row that keeps
+// its length is written over where it differs; of another, all that is sought is written anew.
+func inAllDigits(t time.Time) time.Time { return t.Truncate(10).Add(1) }
 
 // turnOf spreads the whole documents of lessons that are saved in step over
 // different saves.

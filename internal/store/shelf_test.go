@@ -54,6 +54,16 @@ func TestTheShelfIsSearchedSortedAndFiled(t *testing.T) {
 		assert.Equal(t, len(strings.Fields(want)), page.Total, text)
 		assert.Equal(t, 4, page.All)
 	}
+	// What a save adds is found, and what it leaves as it was still is.
+	for id, edit := range map[string]lesson.Edit{
+		"rack": {Kind: "record", Record: []lesson.Entry{{Text: "Snowdrops first"}}},
+		"plus": {Kind: "notes", Scene: "a", Notes: []lesson.Note{{ID: "n", Text: "here"}}},
+	} {
+		_, err := s.Save(id, store.Save{Operation: "1", Base: 1, Edits: []lesson.Edit{edit}})
+		require.NoError(t, err)
+	}
+	assert.Equal(t, "rack", ids(shelf(t, s, store.Query{Text: "snowdrops"})))
+	assert.Equal(t, "plus", ids(shelf(t, s, store.Query{Text: "67 58"})))
 	assert.Equal(t, "minus", ids(shelf(t, s, store.Query{Topic: "subtraction"})))
 	assert.Equal(t, "minus plus rack share", ids(shelf(t, s, store.Query{Sort: "title"})))
 	assert.Equal(t, "rack plus minus share", ids(shelf(t, s, store.Query{Sort: "topic"})))

@@ -3,6 +3,7 @@ package store_test
 import (
 	"encoding/json"
 	"fmt"
+	"os"
 	"path/filepath"
 	"sync"
 	"testing"
@@ -118,6 +119,33 @@ func TestAReopenedLessonReplaysWhatCameSinceItWasWritten(t *testing.T) {
 		require.Equal(t, fmt.Sprint(153+rev), total(t, s, "x"))
 	}
 	require.NoError(t, s.Close())
+}
+
+// A save of one move is as small beside a long record as beside none.
+func TestASaveWritesLittleOfALongLesson(t *testing.T) {
+	s, path := open(t)
+	l := sample(t, "x")
+	for i := range 1900 {
+		l.Record = append(l.Record, lesson.Entry{Text: fmt.Sprintf("%060d", i)})
+	}
+	_, err := s.Create("", l)
+	require.NoError(t, err)
+	size := func() int64 {
+		log, err := os.Stat(path + "-wal")
+		require.NoError(t, err)
+		return log.Size()
+	}
+	large, was := 0, size()
+	for rev := 1; rev <= store.SnapshotEvery; rev++ {
+		_, err := s.Save("x", store.Save{Operation: fmt.Sprint(rev), Base: rev, Edits: place("1 one")})
+		require.NoError(t, err)
+		now := size()
+		if now-was > 60_000 {
+			large++
+		}
+		was = now
+	}
+	assert.LessOrEqual(t, large, 2, "the first, whose row becomes longer, and the one that writes all of it")
 }
 
 func TestDeletedLessonsComeBack(t *testing.T) {
