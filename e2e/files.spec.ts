@@ -53,6 +53,32 @@ test('a broken file is refused with the path and the reason', async ({ page }) =
   await expect(page.getByText('Broken')).toHaveCount(0);
 });
 
+test('a word with nothing to show it stands alone in a picture, in lines that fit', async ({ page }) => {
+  const meaning = 'Compost is what leaves and peelings become when they lie together for a whole long year.';
+  const models = [blocks({})];
+  const made = await page.request.post('/api/lessons', {
+    data: {
+      format: 2,
+      id: '',
+      title: 'Planting day',
+      words: {},
+      scenes: [{ id: 'a', title: 'compost', page: 'word', start: { models }, steps: [{ say: meaning }] }],
+    },
+  });
+  await page.goto(`/lesson/${((await made.json()) as { id: string }).id}`);
+  await expect(page.getByRole('button', { name: 'Planting day' })).toBeVisible();
+  const drawn = async () => readFileSync((await take(page, 'Board as SVG')).path, 'utf8');
+  const word = await drawn();
+  expect(word).toMatch(/text-anchor="middle">compost</);
+  expect(word).not.toMatch(/>tens<|Base-ten blocks/);
+  await page.getByRole('button', { name: /^Step 1/ }).click();
+  await expect(page.getByText(meaning)).toBeVisible();
+  const told = await drawn();
+  const lines = [...told.matchAll(/text-anchor="middle">([^<]+)</g)].map((m) => m[1]);
+  expect(lines.length).toBeGreaterThan(1);
+  expect(lines.join(' ')).toBe(meaning);
+});
+
 test('pictures hold what is seen, and nothing that is covered or held back', async ({ page }) => {
   await open(page, [blocks({ hundreds: 1, tens: 4, ones: 6 }), rack(6, 8)], ['unitForm']);
   const whole = readFileSync((await take(page, 'Board as SVG')).path, 'utf8');

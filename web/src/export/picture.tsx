@@ -5,6 +5,7 @@ import { flushSync } from 'react-dom';
 import { createRoot } from 'react-dom/client';
 import piecesCss from '../board/pieces.css?inline';
 import { views, type Kind } from '../board/views';
+import type { Outline } from '../core/core';
 import { Mark } from '../ink/strokes';
 import { widthOf } from '../shell/widthOf';
 import { isPaper, readTitle } from '../state/lesson';
@@ -77,9 +78,9 @@ function described({ models, outline, frame, record, date }: Shown): string {
 }
 
 /** What a page without a board tells. */
-function toldOn(page: 'objective' | 'word' | 'blank' | undefined, { outline, frame }: Shown): string {
-  if (page === 'objective') return outline.objective || outline.title;
-  return page === 'word' ? (frame.prompt.say ?? '') : '';
+function toldOn({ outline, frame }: Shown, scene: Outline['scenes'][number] | undefined): string {
+  if (scene?.page === 'objective') return outline.objective || outline.title;
+  return scene?.page === 'word' ? frame.prompt.say || scene.title : '';
 }
 
 /** A text in lines that are no wider. */
@@ -97,7 +98,7 @@ function Picture({ shown, font }: { shown: Shown; font: string }) {
   const { models, frame, outline, date } = shown;
   const scene = outline.scenes.find((s) => s.id === frame.scene);
   const paper = isPaper(scene?.page, models);
-  const told = paper ? folded(toldOn(scene?.page, shown), 34, 900) : [];
+  const told = paper ? folded(toldOn(shown, scene), 34, 900) : [];
   const drawn = tiles(paper ? [] : models, frame);
   const beside = partsBeside(shown);
   const titles = new Set([outline.title, readTitle(scene)].filter(Boolean));
