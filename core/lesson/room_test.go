@@ -175,7 +175,7 @@ func TestTracksTakeTheRoomThatTheyNeed(t *testing.T) {
 				}
 			}
 		}
-		assert.LessOrEqual(t, width-most, 12+2*14, problem)
+		assert.LessOrEqual(t, width-most, 12+2*20, problem)
 		assert.Len(t, tops, rows, problem)
 	}
 }

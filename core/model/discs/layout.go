@@ -26,7 +26,7 @@ const (
 	trackGap  = 26
 	trackLine = 8                            // between tracks
 	trackHigh = pitch + 2*padX - 4           // of a track with one line
-	letter    = 14                           // of what a track says of itself
+	letter    = 20                           // of what a track says of itself
 	runGap    = 10                           // in a track, after five and where the place changes
 	track     = 10*pitch + 2*runGap + 2*padX // width of a track
 	tightMin  = 3*pitch + 2*padX             // of a column in a tight room: room for its name
