@@ -34,6 +34,7 @@ const blocks = (counts) => ({
 
 /** Bytes that a save writes: five pages of the database's log. */
 const WRITTEN = 20_600;
+const WRITERS = 5;
 const laptop = { width: 1280, height: 800 };
 const app = await startApp();
 const json = async (method, path, body) => {
@@ -321,24 +322,15 @@ async function saves() {
   const record = Array.from({ length: 1900 }, (_, i) => ({
     text: `${i} bulbs are planted in the bed by the long wall, in rows of ten and of five`,
   }));
-  const took = [];
   const lessons = [];
-  for (let n = 0; n < 5; n++)
+  for (let n = 0; n < WRITERS; n++)
     lessons.push(await create(lessonOf([blocks({ tens: 40, ones: 60 })], { record })));
-  await Promise.all(
-    lessons.map(async (id, writer) => {
-      for (let rev = 1; rev <= 80; rev++) {
-        const edits = [{ kind: 'play', scene: 'a', moves: [{ kind: 'place', amount: '1 one' }] }];
-        const start = performance.now();
-        await json('POST', `/api/lessons/${id}/saves`, {
-          operation: `${writer}-${rev}`,
-          base: rev,
-          holder: `w${writer}`,
-          edits,
-        });
-        took.push(performance.now() - start);
-        await new Promise((resume) => setTimeout(resume, 50 - (performance.now() - start)));
-      }
+  const took = await byWriters((writer, rev) =>
+    json('POST', `/api/lessons/${lessons[writer]}/saves`, {
+      operation: `${writer}-${rev}`,
+      base: rev,
+      holder: `w${writer}`,
+      edits: [{ kind: 'play', scene: 'a', moves: [{ kind: 'place', amount: '1 one' }] }],
     }),
   );
   const size = JSON.stringify(record).length;
@@ -354,26 +346,31 @@ async function saves() {
 /** What five writers wait for the disc where each write is flushed, and nothing else is done. */
 async function flushes() {
   const file = await open(join(dirname(app.data), 'flushed'), 'w');
-  const took = [];
   let turn = Promise.resolve();
-  const flushed = () => {
+  const took = await byWriters(() => {
     turn = turn.then(async () => {
       await file.write(new Uint8Array(WRITTEN));
       await file.datasync();
     });
     return turn;
-  };
+  });
+  await file.close();
+  return took;
+}
+
+/** How long each act of five writers takes, 80 each, 20 a second. */
+async function byWriters(act) {
+  const took = [];
   await Promise.all(
-    Array.from({ length: 5 }, async () => {
-      for (let n = 0; n < 80; n++) {
+    Array.from({ length: WRITERS }, async (_, writer) => {
+      for (let n = 1; n <= 80; n++) {
         const start = performance.now();
-        await flushed();
+        await act(writer, n);
         took.push(performance.now() - start);
         await new Promise((resume) => setTimeout(resume, 50 - (performance.now() - start)));
       }
     }),
   );
-  await file.close();
   return took;
 }
 

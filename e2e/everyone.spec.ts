@@ -5,6 +5,7 @@ import {
   expect,
   fingers,
   open,
+  openScenes,
   pieces,
   present,
   rack,
@@ -298,11 +299,7 @@ test('on a phone a number is built, bundled and presented', async ({ page }) => 
 test('on a phone a note at the edge is read whole', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   const notes = [{ id: 'n', text: 'yesterday fourteen', on: {}, x: 9300, y: 3000 }];
-  const scenes = [{ id: 'a', title: 'Board', start: { models: [blocks({ ones: 4 })] }, notes }];
-  const made = await page.request.post('/api/lessons', {
-    data: { format: 2, id: '', title: 'Planting day', words: {}, scenes },
-  });
-  await page.goto(`/lesson/${((await made.json()) as { id: string }).id}`);
+  await openScenes(page, [{ id: 'a', title: 'Board', start: { models: [blocks({ ones: 4 })] }, notes }]);
   const note = (await page.locator('.Notes_note').boundingBox())!;
   expect(note.x).toBeGreaterThan(0);
   expect(note.x + note.width).toBeLessThanOrEqual(391);

@@ -1,6 +1,19 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { blocks, choose, expect, open, present, rack, saved, says, test, verb, write } from './teacher';
+import {
+  blocks,
+  choose,
+  expect,
+  open,
+  openScenes,
+  present,
+  rack,
+  saved,
+  says,
+  test,
+  verb,
+  write,
+} from './teacher';
 
 async function take(page: Page, what: string) {
   const [file] = await Promise.all([page.waitForEvent('download'), choose(page, 'Export', what)]);
@@ -56,17 +69,9 @@ test('a broken file is refused with the path and the reason', async ({ page }) =
 test('a word with nothing to show it stands alone in a picture, in lines that fit', async ({ page }) => {
   const meaning = 'Compost is what leaves and peelings become when they lie together for a whole long year.';
   const models = [blocks({})];
-  const made = await page.request.post('/api/lessons', {
-    data: {
-      format: 2,
-      id: '',
-      title: 'Planting day',
-      words: {},
-      scenes: [{ id: 'a', title: 'compost', page: 'word', start: { models }, steps: [{ say: meaning }] }],
-    },
-  });
-  await page.goto(`/lesson/${((await made.json()) as { id: string }).id}`);
-  await expect(page.getByRole('button', { name: 'Planting day' })).toBeVisible();
+  await openScenes(page, [
+    { id: 'a', title: 'compost', page: 'word', start: { models }, steps: [{ say: meaning }] },
+  ]);
   const drawn = async () => readFileSync((await take(page, 'Board as SVG')).path, 'utf8');
   const word = await drawn();
   expect(word).toMatch(/text-anchor="middle">compost</);

@@ -6,6 +6,7 @@ import {
   choose,
   expect,
   newLesson,
+  lessonOf,
   open,
   saved,
   says,
@@ -348,16 +349,8 @@ test('a large scene is undone by a small save', async ({ page }) => {
     on: {},
     points: points.map(([x, y]) => [x!, y! + n]),
   }));
-  const made = await page.request.post('/api/lessons', {
-    data: {
-      format: 2,
-      id: '',
-      title: 'Planting day',
-      words: {},
-      scenes: [{ id: 'a', title: 'Board', start: { models: [blocks({ ones: 1 })] }, show: ['numeral'], ink }],
-    },
-  });
-  const { id } = (await made.json()) as { id: string };
+  const start = { models: [blocks({ ones: 1 })] };
+  const id = await lessonOf(page, [{ id: 'a', title: 'Board', start, show: ['numeral'], ink }]);
   await page.goto(`/lesson/${id}`);
   await expect(says(page, 'numeral')).toHaveText('1', patient);
   await page.getByRole('button', { name: 'Add 1 ten' }).click();

@@ -112,7 +112,7 @@ export async function sentTo(page: Page): Promise<() => number> {
   return () => bytes;
 }
 
-type Scene = { id: string; title: string; start: { models: object[] }; show?: string[] };
+type Scene = { id: string; title: string; start: { models: object[] }; [more: string]: unknown };
 
 export const blocks = (counts: Record<string, number>): object => ({
   kind: 'blocks',
@@ -211,15 +211,24 @@ export async function newLesson(page: Page, title: string) {
 
 /** Opens a new lesson with these models on its one board. */
 export async function open(page: Page, models: object[], show = ['numeral', 'unitForm']): Promise<string> {
-  const scenes: Scene[] = models.length ? [{ id: 'a', title: 'Board', start: { models }, show }] : [];
+  return openScenes(page, models.length ? [{ id: 'a', title: 'Board', start: { models }, show }] : []);
+}
+
+/** Opens a new lesson with these scenes. */
+export async function openScenes(page: Page, scenes: Scene[]): Promise<string> {
+  const id = await lessonOf(page, scenes);
+  await page.goto(`/lesson/${id}`);
+  await expect(page.getByRole('button', { name: 'Planting day' })).toBeVisible();
+  return id;
+}
+
+/** Makes a lesson of these scenes and gives its id. */
+export async function lessonOf(page: Page, scenes: Scene[]): Promise<string> {
   const made = await page.request.post('/api/lessons', {
     data: { format: 2, id: '', title: 'Planting day', words: {}, scenes },
   });
   expect(made.status(), await made.text()).toBe(201);
-  const { id } = (await made.json()) as { id: string };
-  await page.goto(`/lesson/${id}`);
-  await expect(page.getByRole('button', { name: 'Planting day' })).toBeVisible();
-  return id;
+  return ((await made.json()) as { id: string }).id;
 }
 
 /** A read-out's text. */

@@ -72,7 +72,7 @@ func Sought(text string) string {
 	b.Grow(len(text))
 	joins := true // to what stands before, without a space
 	for word := range strings.FieldsSeq(plainSigns.Replace(strings.ToLower(text))) {
-		sign := allSigns(word)
+		sign := strings.Trim(word, "+-x/=<>") == ""
 		if !sign && !joins {
 			b.WriteByte(' ')
 		}
@@ -80,14 +80,4 @@ func Sought(text string) string {
 		joins = sign
 	}
 	return b.String()
-}
-
-// allSigns reports whether a word has nothing but the signs of a sum.
-func allSigns(word string) bool {
-	for i := range len(word) {
-		if strings.IndexByte("+-x/=<>", word[i]) < 0 {
-			return false
-		}
-	}
-	return true
 }

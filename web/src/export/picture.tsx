@@ -13,6 +13,9 @@ import { Column, GAP, NoteSheet, partsBeside, tiles, toldOf, type Shown } from '
 
 const PAD = 28;
 const HEAD = 48;
+/** What a page without a board tells: its letters, and how wide its lines are at most. */
+const TOLD = 34;
+const WIDEST = 900;
 /** What ink on the board itself is measured in: ten-thousandths of it. */
 const BOARD = 10_000;
 
@@ -98,7 +101,7 @@ function Picture({ shown, font }: { shown: Shown; font: string }) {
   const { models, frame, outline, date } = shown;
   const scene = outline.scenes.find((s) => s.id === frame.scene);
   const paper = isPaper(scene?.page, models);
-  const told = paper ? folded(toldOn(shown, scene), 34, 900) : [];
+  const told = paper ? folded(toldOn(shown, scene), TOLD, WIDEST) : [];
   const drawn = tiles(paper ? [] : models, frame);
   const beside = partsBeside(shown);
   const titles = new Set([outline.title, readTitle(scene)].filter(Boolean));
@@ -107,7 +110,7 @@ function Picture({ shown, font }: { shown: Shown; font: string }) {
     w: Math.max(
       480,
       widthOf(title, 26) + 170,
-      ...told.map((line) => widthOf(line, 34)),
+      ...told.map((line) => widthOf(line, TOLD)),
       drawn.reduce((w, t) => w + t.w + GAP, -GAP),
     ),
     h: Math.max(200, ...drawn.map((t) => t.h)),
@@ -140,7 +143,7 @@ function Picture({ shown, font }: { shown: Shown; font: string }) {
       </text>
       <g transform={`translate(${PAD} ${PAD + HEAD})`}>
         {told.map((line, i) => (
-          <text key={i} x={board.w / 2} y={board.h / 2 + i * 46} fontSize="34" textAnchor="middle">
+          <text key={i} x={board.w / 2} y={board.h / 2 + i * 46} fontSize={TOLD} textAnchor="middle">
             {line}
           </text>
         ))}
