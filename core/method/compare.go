@@ -25,7 +25,7 @@ var compare = Spec{
 	Options: []Option{checkByInverse},
 	make:    makeCompare,
 	read: func(text string) []string {
-		for _, sep := range []string{" and ", ",", "?", "<", ">", "="} {
+		for _, sep := range []string{" and ", ",", "?", "□", "_", "<", ">", "="} {
 			if strings.Contains(text, sep) {
 				parts := strings.Split(text, sep)
 				for i := range parts {
@@ -75,8 +75,11 @@ func makeCompare(r Request) (Example, error) {
 		}
 		at := say.PlaceName("place", p)
 		if x == y {
-			m.step(lesson.Step{Say: line("compare.both", at, say.Pieces("pieces", say.Given, x, p)),
-				Look: line("look.place", at)})
+			both := line("compare.both", at, say.Pieces("pieces", say.Given, x, p))
+			if x == 0 {
+				both = line("compare.both.none", at)
+			}
+			m.step(lesson.Step{Say: both, Look: line("look.place", at)})
 			continue
 		}
 		decided = true
@@ -84,12 +87,13 @@ func makeCompare(r Request) (Example, error) {
 		if y > x {
 			big, small, large, less = y, x, w[1].String(), w[0].String()
 		}
-		m.first(lesson.Step{
-			Say: line("compare.at", at), Ask: line("compare.larger"),
-			Answer: line("compare.larger.answer", answerText("large", large), say.Pieces("x", say.Part, big, p),
-				say.Pieces("y", say.Part, small, p), answerText("less", less)),
-			Look: line("look.place", at),
-		})
+		larger, than, has := answerText("large", large), answerText("less", less), say.Pieces("x", say.Part, big, p)
+		said := line("compare.larger.answer", larger, has, say.Pieces("y", say.Part, small, p), than)
+		if small == 0 {
+			said = line("compare.larger.none", larger, has, than)
+		}
+		m.first(lesson.Step{Say: line("compare.at", at), Ask: line("compare.larger"), Answer: said,
+			Look: line("look.place", at)})
 		if p > min(lowest(a), lowest(b)) {
 			m.why(line("compare.why"), line("compare.why.answer", at))
 		}

@@ -432,6 +432,9 @@ func hasSigns(text string) bool { return strings.ContainsAny(text, "+-−–×x*
 func methodOf(text string) string {
 	switch {
 	case strings.ContainsAny(text, "?□_"):
+		if !strings.ContainsAny(text, "=,") && (!hasSigns(text) || strings.Count(text, "+") == 2) {
+			return compare.ID // 402 ? 420
+		}
 		return unknown.ID
 	case strings.Contains(text, ",") && !hasSigns(text):
 		return compare.ID

@@ -131,7 +131,7 @@ func TestWhatIsSaidToBeThereIsThere(t *testing.T) {
 // Numbers of unlike length stand place under place: the zeros that fill the shorter one are told.
 func TestZerosThatFillANumberAreTold(t *testing.T) {
 	e := asking(t, "column-add", "3.70", "+", "2")
-	assert.Equal(t, "Build 2 below it, ones under ones. We write 2.00 for 2: it is worth the same.",
+	assert.Equal(t, "Build 2 too, ones with ones. We write 2.00 for 2: it is worth the same.",
 		e.Scene.Steps[1].Say.Text(say.Vocabulary{}))
 	assert.Equal(t, "200", cells(e, "addend 2"))
 	assert.NotContains(t, e.Scene.Steps[0].Say.Text(say.Vocabulary{}), "worth the same")

@@ -18,6 +18,10 @@ func TestALineComesToWhatItSays(t *testing.T) {
 	for line, want := range map[string]struct{ as, title, total string }{
 		"58 + 67":                 {"Column addition on base-ten blocks", "58 + 67", ""},
 		"58+67=":                  {"Column addition on base-ten blocks", "58 + 67", ""},
+		"1,000 - 1":               {"Column subtraction on base-ten blocks", "1000 − 1", ""},
+		"402 ? 420":               {"Compare on place value discs", "402 and 420", ""},
+		"402 < 420":               {"Compare on place value discs", "", ""},
+		"7 + 5 ? 6 + 6":           {"", "7 + 5 and 6 + 6", ""},
 		"58 + 67 on discs":        {"Column addition on place value discs", "58 + 67", ""},
 		"402 - 167":               {"Column subtraction on base-ten blocks", "402 − 167", ""},
 		"8 + 5":                   {"Addition facts on bead rack", "8 + 5", ""},

@@ -188,3 +188,22 @@ func TestAMoveIsSplitIntoSinglePieces(t *testing.T) {
 		}
 	}
 }
+
+// A sum that is typed is said as it is: what it comes to is the class's to find.
+func TestASumThatIsBuiltIsNotWorkedOut(t *testing.T) {
+	said := 0
+	for _, spec := range board.Specs() {
+		if spec.Acts.Build == nil {
+			continue
+		}
+		b, err := board.Parse(spec.Empty(0))
+		require.NoError(t, err, spec.Kind)
+		_, effect, err := board.Apply(b, spec.Acts.Build("5 + 4"))
+		if err != nil {
+			continue // the tally of the tests takes no sum
+		}
+		assert.Equal(t, "5 + 4 built.", effect.Said.Text(say.Vocabulary{}), spec.Kind)
+		said++
+	}
+	assert.Equal(t, 5, said)
+}

@@ -49,6 +49,15 @@ func Number(name string, role Role, n place.Number) Value { return Text(name, ro
 // Int is a count without a unit.
 func Int(name string, role Role, n int) Value { return Text(name, role, strconv.Itoa(n)) }
 
+// Sum is numbers with plus signs between them, for what is not to be worked out yet: "7 + 5".
+func Sum[N any](name string, role Role, addends []N) Value {
+	texts := make([]string, len(addends))
+	for i, n := range addends {
+		texts[i] = fmt.Sprint(n)
+	}
+	return Text(name, role, strings.Join(texts, " + "))
+}
+
 // Pieces is a count of a place, printed "6 ones" or "1 ten".
 func Pieces(name string, role Role, n int, p place.Place) Value {
 	return Value{Name: name, Role: role, Text: strconv.Itoa(n), Place: &p}

@@ -113,16 +113,21 @@ func grouped(b *strings.Builder, digits, group string) {
 }
 
 // Plain is a typed text with its numbers as the core reads them: the opposite of Spell.
-// What is no number, or is grouped otherwise, stays for the reader to judge.
+// What is no number, or is grouped otherwise, stays for the reader to judge; but 1,000 is a
+// thousand wherever the comma is no decimal sign.
 func (w Vocabulary) Plain(text string) string {
 	group, point := w.marks()
-	if group == "" && point == "." {
+	if group == "" && point == "." && !strings.Contains(text, ",") {
 		return text
 	}
 	return eachNumber(text, func(b *strings.Builder, i, end int) int {
 		b.WriteString(text[i:end])
 		if end-i <= 3 {
-			for wide := groupAt(text, end, group); group != "" && wide > 0; wide = groupAt(text, end, group) {
+			sign := group
+			if group != "," && point == "." && commaGroups(text, i, end) {
+				sign = ","
+			}
+			for wide := groupAt(text, end, sign); sign != "" && wide > 0; wide = groupAt(text, end, sign) {
 				b.WriteString(text[end+wide : end+wide+3])
 				end += wide + 3
 			}
@@ -133,6 +138,20 @@ func (w Vocabulary) Plain(text string) string {
 		}
 		return end
 	})
+}
+
+// commaGroups reports whether the commas after the digits from i to end group one number: it has at most
+// seven digits, and none of a list comes after it.
+func commaGroups(text string, i, end int) bool {
+	if text[i] == '0' || i > 0 && text[i-1] == ',' || groupAt(text, end, ",") == 0 {
+		return false
+	}
+	digits := end - i
+	for ; groupAt(text, end, ",") > 0; end += len(",000") {
+		digits += 3
+	}
+	list := end+1 < len(text) && text[end] == ',' && digitsFrom(text, end+1) > end+1
+	return digits <= 7 && !list
 }
 
 // spaces are what may stand for the space of a group.

@@ -61,7 +61,20 @@ func TestTypedNumbersOfAClassAreRead(t *testing.T) {
 	assert.Equal(t, "1234 567", spaces.Plain("1234 567"), "a number of four digits has no group after it")
 	assert.Equal(t, "1234567.5", say.Vocabulary{Numbers: "4,002.5"}.Plain("1,234,567.5"))
 	assert.Equal(t, "1,46", say.Vocabulary{Numbers: "4,002.5"}.Plain("1,46"), "it is left for the reader to refuse")
-	assert.Equal(t, "4,002", say.Vocabulary{}.Plain("4,002"))
+}
+
+// A teacher may type 1,000 whatever her class writes, where a comma is no decimal sign.
+func TestACommaMayGroupWhatIsTyped(t *testing.T) {
+	for typed, want := range map[string]string{
+		"1,000 - 1": "1000 - 1", "4,002": "4002", "2,500+1,250": "2500+1250", "1,234,567.5": "1234567.5",
+		"38, 740": "38, 740", "38,74": "38,74", "100,200,300": "100,200,300", "5,100,20": "5,100,20",
+		"0,100": "0,100", "1234,567": "1234,567", "1,46": "1,46", "7,": "7,", "share,97,4": "share,97,4",
+	} {
+		for _, form := range []string{"", "4002.5", "4 002.5"} {
+			assert.Equal(t, want, say.Vocabulary{Numbers: form}.Plain(typed), form)
+		}
+	}
+	assert.Equal(t, "4.002", say.Vocabulary{Numbers: "4002,5"}.Plain("4,002"), "here it is the decimal sign")
 }
 
 func TestAndIsLeftOutWhereTheClassDoesNotSayIt(t *testing.T) {

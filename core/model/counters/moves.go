@@ -92,7 +92,11 @@ func (c Counters) build(a NumberArgs, t *board.Tx) (Counters, error) {
 	if err := c.inRange(n); err != nil {
 		return c, err
 	}
-	t.Say("did.built", say.Text("form", say.Given, c.counted(n)))
+	built := say.Text("form", say.Given, c.counted(n))
+	if faces[1] > 0 {
+		built = say.Sum("form", say.Given, faces[:])
+	}
+	t.Say("did.built", built)
 	first := t.TakeIDs(n)
 	c.List = append(many(faces[0], false, first), many(faces[1], true, first+board.PieceID(faces[0]))...)
 	return c.fill(anyPiece), nil

@@ -143,7 +143,11 @@ func (c Cubes) build(a NumberArgs, t *board.Tx) (Cubes, error) {
 		}
 		list = append(list, cubesOf(n, part, 1, t)...)
 	}
-	t.Say("did.built", say.Form("form", say.Given, pieces.FormOf(list)))
+	built := say.Form("form", say.Given, pieces.FormOf(list))
+	if len(want.parts) > 1 {
+		built = say.Sum("form", say.Given, want.parts)
+	}
+	t.Say("did.built", built)
 	return c.With(list), nil
 }
 

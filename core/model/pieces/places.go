@@ -117,14 +117,24 @@ func (k Kit[M]) Build(m M, a AmountArgs, t *board.Tx) (M, error) {
 		return m, err
 	}
 	var list []Piece
+	var addends []place.Number
 	for i, form := range forms {
 		part := a.Part
 		if len(forms) > 1 {
 			part = i + 1
 		}
 		list = append(list, Make(form, part, t)...)
+		worth, err := form.Total()
+		if err != nil {
+			return m, board.BadNumber(err)
+		}
+		addends = append(addends, worth)
 	}
-	t.Say("did.built", say.Form("form", say.Given, FormOf(list)))
+	built := say.Form("form", say.Given, FormOf(list))
+	if len(addends) > 1 {
+		built = say.Sum("form", say.Given, addends)
+	}
+	t.Say("did.built", built)
 	next := m.With(Insert(nil, list...))
 	if _, err := next.InPlay().Total(); err != nil {
 		return m, board.BadNumber(err)

@@ -223,7 +223,7 @@ func (r Rack) build(a NumberArgs, t *board.Tx) (Rack, error) {
 	left = append(left, make([]int, len(next.Left)-len(left))...)
 	next.Pushes += fewest(next.Left, left)
 	next.Left, next.Rings = left, nil
-	t.Say("did.built", say.Int("form", say.Given, sumOf(addends)))
+	t.Say("did.built", say.Sum("form", say.Given, addends))
 	return next, nil
 }
 
