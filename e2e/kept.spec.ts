@@ -73,6 +73,8 @@ test('a newer application is taken up when all is saved', async ({ page, context
   await page.getByRole('button', { name: 'Add 1 one' }).click();
   const reload = page.getByRole('alert').getByRole('button', { name: 'Reload' });
   await expect(reload).toBeEnabled();
+  // It takes its room from the bench, whose foot stays in sight.
+  expect(await page.evaluate(() => document.documentElement.scrollHeight)).toBe(800);
   await context.unroute('**/api/**');
   await page.evaluate(() => Object.assign(window, { before: true }));
   await reload.click();

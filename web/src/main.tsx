@@ -127,14 +127,15 @@ function NewBuild() {
   const [there, setThere] = useState(false);
   const [taking, setTaking] = useState(false);
   const saved = useLesson((s) => s.save.unsent === 0);
-  // A class is not told: it is said when she comes back to the lesson.
-  const before = useLesson((s) => s.presenting);
+  // A class is not told, nor she beside it: it is said when she comes back to the lesson.
+  const before = useLesson((s) => s.presenting) || location.pathname.endsWith('/teach');
   useEffect(() => onNewBuild(() => setThere(true)), []);
   if (!there || before) return null;
   if (atDesk) return <NewBuildAtDesk />;
   return (
     <Alert
       banner
+      className="new-build"
       type="info"
       title="This tab runs an older Unit Bloom than the server."
       action={

@@ -11,6 +11,7 @@ const presses = [
   ['→, Space, Page Down', 'Next'],
   ['←, Page Up', 'Back'],
   ['R', 'Reveal the answer, or what is held back'],
+  ['0 to 9', 'A number for a free board'],
 ] as const;
 
 interface Props {

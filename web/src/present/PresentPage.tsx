@@ -1,6 +1,7 @@
 // Presenting gives all to the board: one prompt line, the written work if wanted, ten
 // petals for progress. What is done by hand is written to a showing of the lesson.
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { glance } from '../board/glance';
 import { useToday } from '../classwork/useClass';
@@ -67,6 +68,7 @@ export function PresentPage() {
   const frame = useLesson((s) => s.frame);
   const scene = useLesson((s) => s.outline.scenes.find((x) => x.id === s.frame.scene));
   const showing = useLesson((s) => s.showing);
+  const hasModels = useLesson((s) => s.models.length > 0);
   const { forward, backward, offered, keep, putAway, ended } = useSteps();
   const { pace, setPace } = usePlay(forward);
   const quit = useQuit(id);
@@ -140,17 +142,25 @@ export function PresentPage() {
   const byKey = Object.fromEntries(
     groups.flatMap((g) => g.deeds).flatMap((d) => (d.key && !d.off ? [[keyOf(d.key), d.run]] : [])),
   );
-  usePresentingKeys({
-    ...byKey,
-    ArrowRight: forward,
-    PageDown: forward,
-    ' ': forward,
-    ArrowLeft: backward,
-    PageUp: backward,
-    r: reveal,
-    // What is open closes first.
-    Escape: open ? turn(open) : quit,
-  });
+  // The digit itself goes into the field.
+  const startTyping = () => {
+    flushSync(() => setSeen((x) => ({ ...x, hand: true })));
+    document.querySelector<HTMLElement>('[data-typed]')?.focus();
+  };
+  usePresentingKeys(
+    {
+      ...byKey,
+      ArrowRight: forward,
+      PageDown: forward,
+      ' ': forward,
+      ArrowLeft: backward,
+      PageUp: backward,
+      r: reveal,
+      // What is open closes first.
+      Escape: open ? turn(open) : quit,
+    },
+    free && hasModels ? startTyping : undefined,
+  );
 
   if (status !== 'open' || !scene) return <main className={cx('present')} aria-busy="true" />;
   if (seen.blank) return <Blank showAgain={turn('blank')} />;

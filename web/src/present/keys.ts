@@ -18,11 +18,12 @@ function isOver(e: KeyboardEvent): boolean {
   return [...document.querySelectorAll(dialog)].some((el) => el.checkVisibility());
 }
 
-export function usePresentingKeys(acts: KeyActs) {
-  const now = useRef(acts);
+/** What each key does; a digit begins a number, in the field that `startTyping` puts the focus in. */
+export function usePresentingKeys(acts: KeyActs, startTyping?: () => void) {
+  const now = useRef({ acts, startTyping });
   // What is seen can be pressed at once: not only when the page has had time for more.
   useLayoutEffect(() => {
-    now.current = acts;
+    now.current = { acts, startTyping };
   });
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
@@ -31,9 +32,12 @@ export function usePresentingKeys(acts: KeyActs) {
       if (e.ctrlKey || e.metaKey) {
         if (key !== 'z') return;
         change(e.shiftKey ? 'redo' : 'undo');
-      } else if (now.current[key]) {
-        now.current[key]();
-      } else return;
+      } else if (now.current.acts[key]) {
+        now.current.acts[key]();
+      } else {
+        if (/^\d$/.test(key)) now.current.startTyping?.();
+        return;
+      }
       e.preventDefault();
       e.stopPropagation();
     };

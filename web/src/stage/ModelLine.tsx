@@ -48,6 +48,7 @@ export function ModelLine({ model, index, whole, alone = true, children }: Props
       <Input
         ref={input}
         className={cx('typed')}
+        data-typed=""
         aria-label={`Type a number for the ${view.title.toLowerCase()}`}
         placeholder={view.hint}
         value={text}
