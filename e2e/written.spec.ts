@@ -141,7 +141,7 @@ test('charts that are compared stand under one another, with a zero where a digi
   page,
 }) => {
   await open(page, [blocks({})]);
-  await make(page, 'Numbers', 'Compare', '0.5, 0.45');
+  await make(page, 'Numbers', 'Compare', '12.5, 3.45');
   await add(page);
   await step(page, 3).click();
   await settled(page);
@@ -149,8 +149,19 @@ test('charts that are compared stand under one another, with a zero where a digi
   const [above, below] = [(await tenths.first().boundingBox())!, (await tenths.last().boundingBox())!];
   expect(below.y).toBeGreaterThan(above.y + above.height);
   expect(Math.abs(below.x - above.x)).toBeLessThan(2);
-  await expect(page.locator('#board .card-digit')).toHaveText(['0', '5', '0', '0', '4', '5']);
-  await expect(page.locator('.Lines_lines')).toContainText('0.5 = 0.50');
+  await expect(page.locator('#board .card-digit')).toHaveText(['1', '2', '5', '0', '3', '4', '5']);
+  await expect(page.locator('.Lines_lines')).toContainText('12.5 = 12.50');
+  // Where they are written, too: point under point.
+  const points = await page.locator('.Lines_lines td').evaluateAll((cells) =>
+    cells.map((cell) => {
+      const digits = document.createRange();
+      digits.setStart(cell.firstChild!, cell.textContent!.indexOf('.'));
+      digits.setEnd(cell.firstChild!, cell.textContent!.indexOf('.') + 1);
+      return Math.round(digits.getBoundingClientRect().x);
+    }),
+  );
+  expect(points).toHaveLength(2);
+  expect(Math.abs(points[0]! - points[1]!)).toBeLessThanOrEqual(1);
 });
 
 test('a step of an example takes the moves that the teacher makes on the board', async ({ page }) => {

@@ -53,7 +53,7 @@ type ModelExtent struct {
 }
 
 // WrittenExtent is all that an example writes outside its grid: its sentences and texts, its
-// bonds, and the cells of its table.
+// bonds, and the cells of its table with what they lack at their ends.
 type WrittenExtent struct {
 	Lines []string   `json:"lines"`
 	Bonds int        `json:"bonds"`
@@ -199,13 +199,17 @@ func lookedAt(sc lesson.Scene, models int) func(map[string]board.Size) map[strin
 }
 
 func writtenExtent(sc lesson.Scene, doc lesson.Lesson) WrittenExtent {
-	w := WrittenExtent{Lines: []string{}, Table: [][]string{}}
+	w, most := WrittenExtent{Lines: []string{}, Table: [][]string{}}, decimalsOf(sc)
 	for _, step := range sc.Steps {
 		for _, wr := range step.Write {
+			ends := most.ends(wr.Cells, doc.Words.Point())
 			wr = wr.Spelled(doc.Words)
 			switch {
 			case wr.Kind == "cell":
 			case len(wr.Cells) > 0:
+				for i, end := range ends {
+					wr.Cells[i] += end
+				}
 				if len(wr.Heads) > 0 {
 					w.Table = append(w.Table, wr.Heads)
 				}

@@ -674,11 +674,13 @@ func rowsOf(marks string, uses func(row string) bool) []string {
 }
 
 // WrittenLine is one thing written beside the grid: a sentence or a text, a bond
-// with its whole and parts, or a row of a table with its cells.
+// with its whole and parts, or a row of a table with its cells and what each lacks at its
+// end, for its digits to stand under those of numbers with more places.
 type WrittenLine struct {
 	Kind  string   `json:"kind"`
 	Text  string   `json:"text,omitempty"`
 	Cells []string `json:"cells,omitempty"`
+	Ends  []string `json:"ends,omitempty"`
 	Heads []string `json:"heads,omitempty"`
 	Whole string   `json:"whole,omitempty"`
 	Parts []string `json:"parts,omitempty"`
@@ -701,7 +703,7 @@ func written(sc lesson.Scene, n int, b board.Board, words say.Vocabulary) (*Writ
 	if w.Marks == "" {
 		w.Marks = "above"
 	}
-	lines := []WrittenLine{}
+	lines, most := []WrittenLine{}, decimalsOf(sc)
 	top, low, grid := place.Ones, place.Ones, false
 	used := map[string]bool{}
 	for i, step := range sc.Steps {
@@ -717,8 +719,9 @@ func written(sc lesson.Scene, n int, b board.Board, words say.Vocabulary) (*Writ
 					w.Cells = append(w.Cells, cellOf(wr, b, i == n-1))
 				}
 			case i < n:
+				ends := most.ends(wr.Cells, w.Point)
 				wr = wr.Spelled(words)
-				lines = append(lines, WrittenLine{wr.Kind, wr.Text, wr.Cells, wr.Heads, wr.Whole, wr.Parts})
+				lines = append(lines, WrittenLine{wr.Kind, wr.Text, wr.Cells, ends, wr.Heads, wr.Whole, wr.Parts})
 			}
 		}
 	}

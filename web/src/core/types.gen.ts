@@ -4382,6 +4382,7 @@ export interface WrittenLine {
   kind: string;
   text?: string;
   cells?: string[];
+  ends?: string[];
   heads?: string[];
   whole?: string;
   parts?: string[];

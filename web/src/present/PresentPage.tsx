@@ -172,9 +172,9 @@ export function PresentPage() {
       <Cue title={readTitle(scene)} yourTurn={yourTurn} />
       <div className={cx('middle')}>
         <Composition written={seen.written} all={seen.all} building={free && seen.hand}>
-          {({ work, rows, laid, bonds, equals, closeUp }) => (
+          {({ work, rows, laid, bonds, equals, columns, closeUp }) => (
             <>
-              {work && <WrittenSide at={work} rows={rows} row={laid.row} bonds={bonds} equals={equals} />}
+              {work && <WrittenSide at={work} row={laid.row} {...{ rows, bonds, equals, columns }} />}
               {closeUp && <CloseUp at={closeUp} />}
             </>
           )}

@@ -19,9 +19,11 @@ interface Props {
   bonds: number;
   /** How far from their beginning the = of all sentences stands, in pixels. */
   equals: number;
+  /** How wide the columns of its table will be, in pixels. */
+  columns: number[];
 }
 
-export function WrittenSide({ at, rows, row, bonds, equals }: Props) {
+export function WrittenSide({ at, rows, row, bonds, equals, columns }: Props) {
   const { written, lines, ways } = useLesson((s) => s.frame);
   const side = useRef<HTMLElement>(null);
   useEffect(() => {
@@ -45,7 +47,7 @@ export function WrittenSide({ at, rows, row, bonds, equals }: Props) {
           <Lines lines={drawn} />
         </div>
       )}
-      {told.length > 0 && <Lines lines={told} rows={rows} equals={equals} />}
+      {told.length > 0 && <Lines lines={told} rows={rows} equals={equals} columns={columns} />}
       <WaysTold />
     </aside>
   );

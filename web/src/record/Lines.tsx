@@ -24,6 +24,9 @@ function gathered(lines: WrittenLine[]): WrittenLine[][] {
 /** Whether a cell has a number in it, which is larger than words are. */
 export const hasNumber = (cell: string) => /\d/.test(cell);
 
+/** Whether it is a number alone, or with its sign: such stand under one another, place under place. */
+const isNumber = (cell: string) => hasNumber(cell) && /^[+−×÷]?[\d\s.,]+$/.test(cell);
+
 export const isBond = (line: WrittenLine) => line.kind === 'bond';
 
 interface Props {
@@ -32,22 +35,24 @@ interface Props {
   rows?: number;
   /** How far from their beginning the = of sentences stands, in pixels; each has its own when not told. */
   equals?: number;
+  /** How wide the columns of a table will be, in pixels; as wide as what stands there when not told. */
+  columns?: number[];
 }
 
-export function Lines({ lines, rows = Infinity, equals = 0 }: Props) {
+export function Lines({ lines, rows = Infinity, equals = 0, columns }: Props) {
   return (
     <div className={cx('lines')} role="group" aria-label="Written in this example">
       {gathered(lines).map((group, i) => {
         const first = group[0]!;
         if (first.kind === 'row') {
-          if (rows === Infinity) return <Table key={i} heads={first.heads} rows={group} />;
+          if (rows === Infinity) return <Table key={i} heads={first.heads} rows={group} columns={columns} />;
           const parts = Array.from({ length: Math.ceil(group.length / rows) }, (_, k) =>
             group.slice(k * rows, (k + 1) * rows),
           );
           return (
             <div key={i} className={cx('tables')}>
               {parts.map((part, k) => (
-                <Table key={k} heads={first.heads} rows={part} />
+                <Table key={k} heads={first.heads} rows={part} columns={columns} />
               ))}
             </div>
           );
@@ -80,14 +85,25 @@ function Sentence({ text, equals }: { text: string; equals: number }) {
   );
 }
 
-function Table({ heads, rows }: { heads: string[] | undefined; rows: WrittenLine[] }) {
+interface TableProps extends Pick<Props, 'columns'> {
+  heads: string[] | undefined;
+  rows: WrittenLine[];
+}
+
+function Table({ heads, rows, columns = [] }: TableProps) {
+  const first = rows[0]?.cells ?? [];
   return (
     <table>
+      <colgroup>
+        {columns.slice(0, first.length).map((width, k) => (
+          <col key={k} style={{ width }} />
+        ))}
+      </colgroup>
       {heads && (
         <thead>
           <tr>
             {heads.map((head, k) => (
-              <th key={k} scope="col">
+              <th key={k} scope="col" className={cx(isNumber(first[k] ?? '') ? 'aligned' : '')}>
                 {head}
               </th>
             ))}
@@ -98,7 +114,11 @@ function Table({ heads, rows }: { heads: string[] | undefined; rows: WrittenLine
         {rows.map((row, n) => (
           <tr key={n}>
             {(row.cells ?? []).map((cell, k) => (
-              <td key={k} className={cx(hasNumber(cell) ? 'number' : '')}>
+              <td
+                key={k}
+                data-end={row.ends?.[k]}
+                className={cx(hasNumber(cell) ? (isNumber(cell) ? 'number aligned' : 'number') : '')}
+              >
                 {cell}
               </td>
             ))}

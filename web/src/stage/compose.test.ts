@@ -82,6 +82,16 @@ describe('the composition', () => {
     }
   });
 
+  test('breaks no sentence where smaller digits, or another place, leave it whole', () => {
+    const extents = [extent([[300, 300, 10]])];
+    const told: WorkSize = (digit) => ({ w: 5 * digit, h: 2 * digit, breaks: digit > 64 });
+    const size = (of: WorkSize) => compose({ ...asked, work: of, extents, round: [round('blocks')] }).digit;
+    expect(size((digit, laid) => ({ ...told(digit, laid), breaks: false }))).toBeGreaterThan(64);
+    expect(size(told)).toBe(64);
+    // Where digits would become too small to be read, it is broken.
+    expect(size((digit, laid) => ({ ...told(digit, laid), breaks: digit > 38 }))).toBeGreaterThan(64);
+  });
+
   test('lays a grid and lines beside one another below a wide model, where that leaves it more room', () => {
     const parts: WorkSize = (digit, { row }) =>
       row ? { w: 14 * digit, h: 3 * digit } : { w: 8 * digit, h: 5.5 * digit };

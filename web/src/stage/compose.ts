@@ -19,8 +19,8 @@ export interface Round {
   rim: number;
 }
 
-/** How large the written work is with digits of a size, in the way in which it is laid. */
-export type WorkSize = (digit: number, laid: Laid) => { w: number; h: number };
+/** How large the written work is with digits of a size, in the way in which it is laid; whether a sentence breaks. */
+export type WorkSize = (digit: number, laid: Laid) => { w: number; h: number; breaks?: boolean };
 
 interface Asked {
   room: { w: number; h: number };
@@ -54,7 +54,7 @@ const CLOSE = 0.9;
 
 type Sides = 'row' | 'column';
 
-type Candidate = Composition & { least: number; reach: Record<string, Size>[] };
+type Candidate = Composition & { least: number; breaks: boolean; reach: Record<string, Size>[] };
 
 /** The composition, with a larger picture of the column that is worked where there is one. */
 export type Enlarged = Composition & { closeUp?: CloseUp | undefined };
@@ -76,7 +76,7 @@ export function compose(asked: Asked): Enlarged {
     }
   }
   const best = bestOf(ways, READABLE * asked.unit);
-  const { least: _, reach: _reach, ...way } = enlarged(asked, ways, best) ?? best;
+  const { least: _, breaks: _breaks, reach: _reach, ...way } = enlarged(asked, ways, best) ?? best;
   return way;
 }
 
@@ -89,6 +89,7 @@ function enlarged({ enough, room, unit, round }: Asked, ways: Candidate[], best:
   if (!enough || !alike || best.models.every((m) => m.scale >= enough)) return undefined;
   const larger = ways
     .filter((w) => w.digit >= Math.min(best.digit, GOOD * unit) && w.least >= best.least * CLOSE)
+    .filter((w) => best.breaks || !w.breaks)
     .flatMap((w) => {
       const closeUp = withCloseUp(w, { room, unit, reach: w.reach, enough });
       return closeUp.closeUp ? [{ ...w, ...closeUp }] : [];
@@ -101,10 +102,13 @@ function enlarged({ enough, room, unit, round }: Asked, ways: Candidate[], best:
 
 /**
  * Of the ways with digits that can be read the one with the largest pieces, and of those about as
- * large, the largest digits. Where no digits can be read, they and the pieces count alike.
+ * large, the largest digits; none that breaks a sentence where another breaks none. Where no digits
+ * can be read, they and the pieces count alike.
  */
-function bestOf<W extends { digit: number; least: number }>(ways: W[], readable: number): W {
-  const legal = ways.filter((w) => w.digit >= readable);
+function bestOf(ways: Candidate[], readable: number): Candidate {
+  const readily = ways.filter((w) => w.digit >= readable);
+  const unbroken = readily.filter((w) => !w.breaks);
+  const legal = unbroken.length > 0 ? unbroken : readily;
   if (legal.length === 0) return ways.reduce((a, b) => (b.digit * b.least > a.digit * a.least ? b : a));
   const best = Math.max(...legal.map((w) => w.least));
   const good = legal.filter((w) => w.least >= best * WORTH);
@@ -229,5 +233,6 @@ function arranged(
   const { below, across, abreast } = extent;
   const way: Way = { below, across, abreast };
   const reach = extent.models.map((m) => m.reach);
-  return { way, models: rects, work, digit: digit * unit, laid, above, least, reach };
+  const breaks = size?.breaks ?? false;
+  return { way, models: rects, work, digit: digit * unit, laid, above, least, breaks, reach };
 }

@@ -9,7 +9,7 @@ import { widthOf } from '../shell/widthOf';
 import { finishBeats } from '../state/motion';
 import type { Way } from './arrangement';
 import { compose, type Enlarged, type Round } from './compose';
-import { besidesOf, equalsAt, rowsOf, workSize } from './workSize';
+import { besidesOf, columnsOf, equalsAt, rowsOf, workSize } from './workSize';
 
 /** The names over columns, in pixels at 1280 × 800: as large as they should be, and as small as they may. */
 const NAME = { large: 36, small: 28 };
@@ -26,6 +26,8 @@ export interface Composed extends Enlarged {
   bonds: number;
   /** How far from their beginning the = of all sentences stands, in pixels. */
   equals: number;
+  /** How wide the columns of a table are in the end, in pixels. */
+  columns: number[];
   rounds: Round[];
   /** The size of the names over columns, and whether their counts stand below them. */
   name: number;
@@ -89,6 +91,7 @@ export function useComposition(
       rows: beside > 1 ? rowsOf(told.table, beside) : Infinity,
       bonds: told.bonds,
       equals: equalsAt(told.lines, size.w, made.laid, made.digit),
+      columns: columnsOf(told.table, made.digit),
     };
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key, fonts]);
@@ -116,6 +119,7 @@ const bare: Composed = {
   rows: Infinity,
   bonds: 0,
   equals: 0,
+  columns: [],
   above: false,
   rounds: [],
   name: 0,
@@ -132,7 +136,7 @@ function composedOf(
   besides: number[],
   unit: number,
   building: boolean,
-): Omit<Composed, 'rows' | 'bonds' | 'equals'> {
+): Omit<Composed, 'rows' | 'bonds' | 'equals' | 'columns'> {
   const enough = (views[models[0]!.kind as Kind].enough || 0) * unit;
   const attempt = (name: number, twoLines: boolean) => {
     const rounds = models.map((m) =>

@@ -37,7 +37,7 @@ export const hasBranches = (way: Frame['ways'][number]) => way.parts.length > 1 
  * The columns of a table: the widest text of each, beside digits of a size. Letters are as wide as they
  * are drawn at their size: not everywhere in proportion.
  */
-function columnsOf(table: string[][], digit: number): number[] {
+export function columnsOf(table: string[][], digit: number): number[] {
   const widths: number[] = [];
   for (const row of table) {
     row.forEach((text, i) => {
@@ -114,6 +114,7 @@ export function workSize(
     }
     const gap = GAP * digit;
     const told: Block[] = [];
+    let breaks = false;
     const bond = { w: digit * BOND.w, h: digit * BOND.h };
     const drawn = (row ? alongside : below)(
       Array.from({ length: bonds }, () => bond),
@@ -124,6 +125,7 @@ export function workSize(
       const widest = widestOf(room, place, row, size);
       const printed = texts.map((w, i) => (w > widest ? broken(lines[i]!, size, widest) : { rows: 1, w }));
       const rows = printed.reduce((n, d) => n + d.rows, 0);
+      breaks = rows > texts.length;
       told.push({
         w: 2 + (aligned <= widest ? aligned : Math.max(...printed.map((d) => d.w))),
         h: rows * Math.ceil(size * LINE.high),
@@ -156,6 +158,6 @@ export function workSize(
     const parts = [grid, drawn, below(told, gap), seen].filter((part) => part.h > 0);
     const { w, h } = row ? alongside(parts, BETWEEN * digit) : below(parts, gap);
     // And the lines of the grid, what letters hang below their own, and a digit that comes, which is larger.
-    return { w: Math.ceil(w) + 4, h: Math.ceil(h + 0.2 * digit) + 6 };
+    return { w: Math.ceil(w) + 4, h: Math.ceil(h + 0.2 * digit) + 6, breaks };
   };
 }
