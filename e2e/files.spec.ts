@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import {
   blocks,
   choose,
+  discs,
   expect,
   open,
   openScenes,
@@ -82,6 +83,47 @@ test('a word with nothing to show it stands alone in a picture, in lines that fi
   const lines = [...told.matchAll(/text-anchor="middle">([^<]+)</g)].map((m) => m[1]);
   expect(lines.length).toBeGreaterThan(1);
   expect(lines.join(' ')).toBe(meaning);
+});
+
+test('in a picture charts that are compared, and what is written of them, stand place under place', async ({
+  page,
+}) => {
+  const written = [
+    { kind: 'row', heads: ['number'], cells: ['12.5'] },
+    { kind: 'row', cells: ['3.45'] },
+    { kind: 'bond', whole: '9', parts: ['5', '4'] },
+    { kind: 'sentence', text: '12.5 > 3.45' },
+  ];
+  const models = [discs({ tens: 1, ones: 2 }), discs({ tens: 1, ones: 3 })];
+  await openScenes(page, [
+    { id: 'a', title: 'A', start: { models }, steps: [{ say: 'Look.', write: written }] },
+  ]);
+  await page.getByRole('button', { name: /^Step 1/ }).click();
+  await expect(page.locator('.Lines_lines')).toContainText('12.5 > 3.45');
+  const svg = readFileSync((await take(page, 'Board as SVG')).path, 'utf8');
+  const seen = await page.evaluate((text) => {
+    const holder = document.body.appendChild(document.createElement('div'));
+    holder.innerHTML = text;
+    const texts = [...holder.querySelectorAll('text')];
+    const of = (word: string) => texts.filter((t) => t.textContent === word);
+    const point = (word: string) => {
+      const [t] = of(word);
+      return t!.getStartPositionOfChar(word.indexOf('.')).x;
+    };
+    const ones = texts.filter((t) => t.textContent!.startsWith('ones')).map((t) => t.getBoundingClientRect());
+    const drawn = {
+      points: ['12.5', '3.45'].map(point),
+      ones: ones.map(({ x, y }) => ({ x, y })),
+      whole: of('9').length,
+    };
+    holder.remove();
+    return drawn;
+  }, svg);
+  expect(Math.abs(seen.points[0]! - seen.points[1]!)).toBeLessThan(1);
+  expect(seen.whole).toBe(1);
+  expect(seen.ones).toHaveLength(2);
+  expect(Math.abs(seen.ones[0]!.x - seen.ones[1]!.x)).toBeLessThan(1);
+  expect(seen.ones[1]!.y).toBeGreaterThan(seen.ones[0]!.y + 100);
 });
 
 test('pictures hold what is seen, and nothing that is covered or held back', async ({ page }) => {

@@ -90,7 +90,8 @@ func TestALineMayBeSaidInWords(t *testing.T) {
 		"array 3 by 4": "3 × 4", "3 x 4 array": "3 × 4", "6 by 7": "6 × 7", "skip count by 5": "0 in steps of 5",
 		"fifty-eight plus sixty-seven": "58 + 67", "half of twenty": "20 ÷ 2", "skip count by 3": "0 in steps of 3",
 		"ten more than two hundred and six": "206 + 10", "seven times six": "7 × 6",
-		"a tenth of 34": "34 ÷ 10", "8 PLUS 5 on counters": "8 + 5",
+		"a tenth of 34": "34 ÷ 10", "8 PLUS 5 on counters": "8 + 5", "402 or 420": "402 and 420",
+		"which is bigger 3.5 or 3.45": "3.5 and 3.45", "is 99 more than 101?": "99 and 101",
 	} {
 		g, faults := method.Grant(line, nil, say.Vocabulary{})
 		require.Empty(t, faults, line)

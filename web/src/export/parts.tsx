@@ -1,19 +1,18 @@
-// The parts of a picture: a model with all that lies on it and is read out of it, the
-// written work, the record. Each tells how large it is.
+// The parts of a picture that a model has: all that lies on it and is read out of it. Each part tells
+// how large it is.
 import type { ReactNode } from 'react';
 import { StillPieces } from '../board/KeptCopies';
 import { Mark } from '../ink/strokes';
 import { cornerOf } from '../ink/spot';
 import { widthOf } from '../shell/widthOf';
-import { gridColumns } from '../record/Written';
 import type { DrawnModel, LessonState } from '../state/lesson';
 
 /** Pixels to a model unit. */
 const UNIT = 2;
 export const GAP = 44;
 const NAME = 30;
-const LINE = 40;
-const TEXT = 26;
+export const LINE = 40;
+export const TEXT = 26;
 
 /** What a picture is made of. */
 export interface Shown extends Pick<LessonState, 'models' | 'frame' | 'outline'> {
@@ -23,13 +22,13 @@ export interface Shown extends Pick<LessonState, 'models' | 'frame' | 'outline'>
   date: Date;
 }
 
-interface Part {
+export interface Part {
   w: number;
   h: number;
   drawing: ReactNode;
 }
 
-type Frame = LessonState['frame'];
+export type Frame = LessonState['frame'];
 
 /** The models, each in its tile. */
 export const tiles = (models: DrawnModel[], frame: Frame): Part[] => models.map((m, i) => tile(m, i, frame));
@@ -171,7 +170,7 @@ function ModelPicture({ model }: { model: DrawnModel }) {
   );
 }
 
-function Bond({ whole, parts }: { whole: string; parts: string[] }) {
+export function Bond({ whole, parts }: { whole: string; parts: string[] }) {
   const w = Math.max(2, parts.length) * 90;
   const oval = (x: number, y: number, text: string) => (
     <g key={`${x} ${y}`}>
@@ -200,115 +199,4 @@ function Bond({ whole, parts }: { whole: string; parts: string[] }) {
       {parts.map((text, i) => oval(at(i), 76, text))}
     </>
   );
-}
-
-/** The written work and the record, where they are wanted and there are any. */
-export function partsBeside({ frame, outline, record, written }: Shown): Part[] {
-  const parts: Part[] = [];
-  if (written && (frame.written || frame.lines.length > 0)) parts.push(workPart(frame));
-  if (record && outline.record.length > 0) {
-    parts.push(
-      textsPart(
-        `Our ${outline.words.maths ?? 'maths'}`,
-        outline.record.map((line) => line.text),
-      ),
-    );
-  }
-  return parts;
-}
-
-export function Column({ part }: { part: Part }) {
-  return (
-    <>
-      <path d={`M${-GAP / 2} 0v${part.h}`} stroke="#a8325e" strokeWidth="2" />
-      {part.drawing}
-    </>
-  );
-}
-
-function textsPart(head: string, lines: string[]): Part {
-  return {
-    w: Math.max(160, ...[head, ...lines].map((t) => widthOf(t, TEXT))),
-    h: (lines.length + 1) * LINE,
-    drawing: (
-      <>
-        <text y={26} fontSize="20">
-          {head}
-        </text>
-        {lines.map((line, i) => (
-          <text key={i} y={LINE * (i + 2) - 12} fontSize={TEXT}>
-            {line}
-          </text>
-        ))}
-      </>
-    ),
-  };
-}
-
-const CELL = 52;
-
-function workPart(frame: Frame): Part {
-  const grid = frame.written;
-  const rows = grid?.rows ?? [];
-  const places = grid ? gridColumns(grid) : [];
-  const high = (row: string) => (row === 'mark' ? CELL * 0.7 : CELL);
-  const topOf = (i: number) => rows.slice(0, i).reduce((y, row) => y + high(row), 0);
-  const gridHigh = topOf(rows.length);
-  const lines = frame.lines.map((l) =>
-    l.kind === 'row'
-      ? (l.cells ?? []).join('   ')
-      : l.kind === 'bond'
-        ? `${l.whole}: ${(l.parts ?? []).join(', ')}`
-        : (l.text ?? ''),
-  );
-  const text = textsPart('', lines);
-  return {
-    w: Math.max(places.length * CELL, lines.length > 0 ? text.w : 0),
-    h: gridHigh + 20 + lines.length * LINE,
-    drawing: (
-      <>
-        {rows.map((row, i) =>
-          places.map((place, k) => {
-            const cell = grid!.cells.findLast((c) => c.row === row && c.place === place);
-            const mark =
-              row === 'dividend' && grid!.cells.findLast((c) => c.row === 'mark' && c.place === place);
-            const [x, y] = [k * CELL, topOf(i)];
-            return (
-              <g key={place}>
-                {place && <rect x={x} y={y} width={CELL} height={high(row)} fill="none" stroke="#e3dcc9" />}
-                {cell && (
-                  <text
-                    x={x + CELL / 2}
-                    y={y + high(row) * 0.74}
-                    fontSize={row === 'mark' ? 24 : 36}
-                    textAnchor="middle"
-                  >
-                    {cell.text}
-                  </text>
-                )}
-                {mark && (
-                  <text x={x + 10} y={y + 22} fontSize="20" textAnchor="middle">
-                    {mark.text}
-                  </text>
-                )}
-                {cell && place === 'tenths' && grid!.pointed.includes(row) && (
-                  <text x={x} y={y + high(row) * 0.74} fontSize="36" textAnchor="middle">
-                    {grid!.point}
-                  </text>
-                )}
-              </g>
-            );
-          }),
-        )}
-        {rows.map(
-          (row, i) =>
-            (row === 'sum' || row === 'dividend') &&
-            rows.length > 1 && (
-              <path key={row} d={`M0 ${topOf(i)}h${places.length * CELL}`} stroke="#22302c" strokeWidth="3" />
-            ),
-        )}
-        <g transform={`translate(0 ${gridHigh - LINE + 10})`}>{lines.length > 0 && text.drawing}</g>
-      </>
-    ),
-  };
 }

@@ -9,7 +9,8 @@ import type { Outline } from '../core/core';
 import { Mark } from '../ink/strokes';
 import { widthOf } from '../shell/widthOf';
 import { isPaper, readTitle } from '../state/lesson';
-import { Column, GAP, NoteSheet, partsBeside, tiles, toldOf, type Shown } from './parts';
+import { Column, partsBeside } from './beside';
+import { GAP, NoteSheet, tiles, toldOf, type Shown } from './parts';
 
 const PAD = 28;
 const HEAD = 48;
@@ -106,19 +107,26 @@ function Picture({ shown, font }: { shown: Shown; font: string }) {
   const beside = partsBeside(shown);
   const titles = new Set([outline.title, readTitle(scene)].filter(Boolean));
   const title = [...titles].join(' – ');
+  // Charts that are compared stand under one another, as the class sees them.
+  const under = models.every((m) => m.kind === models[0]!.kind && views[m.kind as Kind].under);
+  const along = drawn.reduce((sum, t) => sum + (under ? t.h : t.w) + GAP, -GAP);
+  const across = drawn.map((t) => (under ? t.w : t.h));
   const board = {
     w: Math.max(
       480,
       widthOf(title, 26) + 170,
       ...told.map((line) => widthOf(line, TOLD)),
-      drawn.reduce((w, t) => w + t.w + GAP, -GAP),
+      ...(under ? across : [along]),
     ),
-    h: Math.max(200, ...drawn.map((t) => t.h)),
+    h: Math.max(200, ...(under ? [along] : across)),
   };
   const sideWidth = beside.reduce((w, part) => w + part.w + GAP, 0);
   const width = board.w + sideWidth + 2 * PAD;
   const height = PAD + HEAD + Math.max(board.h, ...beside.map((part) => part.h)) + PAD;
-  const at = (i: number) => drawn.slice(0, i).reduce((x, t) => x + t.w + GAP, 0);
+  const at = (i: number) => {
+    const before = drawn.slice(0, i).reduce((sum, t) => sum + (under ? t.h : t.w) + GAP, 0);
+    return under ? `0 ${before}` : `${before} 0`;
+  };
   return (
     <svg
       xmlns="http://www.w3.org/2000/svg"
@@ -148,7 +156,7 @@ function Picture({ shown, font }: { shown: Shown; font: string }) {
           </text>
         ))}
         {drawn.map((tile, i) => (
-          <g key={i} transform={`translate(${at(i)} 0)`}>
+          <g key={i} transform={`translate(${at(i)})`}>
             {tile.drawing}
           </g>
         ))}

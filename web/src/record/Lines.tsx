@@ -11,7 +11,7 @@ import css from './Lines.module.css';
 const cx = names(css);
 
 /** Lines with the rows of a table gathered. */
-function gathered(lines: WrittenLine[]): WrittenLine[][] {
+export function gathered(lines: WrittenLine[]): WrittenLine[][] {
   const groups: WrittenLine[][] = [];
   for (const line of lines) {
     const last = groups[groups.length - 1];
@@ -25,7 +25,7 @@ function gathered(lines: WrittenLine[]): WrittenLine[][] {
 export const hasNumber = (cell: string) => /\d/.test(cell);
 
 /** Whether it is a number alone, or with its sign: such stand under one another, place under place. */
-const isNumber = (cell: string) => hasNumber(cell) && /^[+−×÷]?[\d\s.,]+$/.test(cell);
+export const isNumber = (cell: string) => hasNumber(cell) && /^[+−×÷]?[\d\s.,]+$/.test(cell);
 
 export const isBond = (line: WrittenLine) => line.kind === 'bond';
 
