@@ -258,9 +258,12 @@ func (f exampleFlags) fromLine(text string, options map[string]string, words say
 }
 
 func encode(w io.Writer, value any) error {
-	enc := json.NewEncoder(w)
-	enc.SetEscapeHTML(false)
-	return enc.Encode(value)
+	body, err := form.JSON(value)
+	if err != nil {
+		return err
+	}
+	_, err = w.Write(append(body, '\n'))
+	return err
 }
 
 // printExample prints the example as a teacher would read it out, one way after another

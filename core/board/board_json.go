@@ -67,7 +67,7 @@ func (b Board) MarshalJSON() ([]byte, error) {
 func marshalModels(models []Model) ([]json.RawMessage, error) {
 	out := make([]json.RawMessage, len(models))
 	for i, m := range models {
-		raw, err := json.Marshal(m)
+		raw, err := form.JSON(m)
 		if err != nil {
 			return nil, err
 		}

@@ -365,11 +365,11 @@ func (mv Move) MarshalJSON() ([]byte, error) {
 	if mv.Args == nil && mv.raw != nil {
 		return mv.raw, nil
 	}
-	head, err := json.Marshal(moveHead{mv.Kind, mv.Model})
+	head, err := form.JSON(moveHead{mv.Kind, mv.Model})
 	if err != nil || mv.Args == nil {
 		return head, err
 	}
-	args, err := json.Marshal(mv.Args)
+	args, err := form.JSON(mv.Args)
 	if err != nil || len(args) == 2 {
 		return head, err
 	}
@@ -386,7 +386,7 @@ func (mv *Move) UnmarshalJSON(b []byte) error {
 	if head.Kind == "" {
 		return fmt.Errorf("kind: a move needs a kind, like \"bundle\"")
 	}
-	*mv = Move{Kind: head.Kind, Model: head.Model, raw: slices.Clone(b)}
+	*mv = Move{Kind: head.Kind, Model: head.Model, raw: form.Compact(b)}
 	return nil
 }
 

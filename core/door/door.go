@@ -88,7 +88,7 @@ func refusal(f Failure) []byte {
 }
 
 func (d *Door) success(op string, result any) []byte {
-	body, err := encode(append(make([]byte, 0, d.room[op]), `{"ok":`...), reflect.ValueOf(result))
+	body, err := form.Append(append(make([]byte, 0, d.room[op]), `{"ok":`...), result)
 	if err != nil {
 		panic(err)
 	}

@@ -80,7 +80,7 @@ func Keep(raw []byte, into any) (Extra, error) {
 	known := Fields(t)
 	for name, value := range fields {
 		if !slices.Contains(known, name) {
-			extra[name] = value
+			extra[name] = Compact(value)
 			delete(fields, name)
 		}
 	}
@@ -90,6 +90,16 @@ func Keep(raw []byte, into any) (Extra, error) {
 	}
 	reflect.ValueOf(into).Elem().SetZero()
 	return extra, strict(rest, into)
+}
+
+// Compact is JSON of its own, without spaces between its values.
+func Compact(raw []byte) json.RawMessage {
+	var b bytes.Buffer
+	b.Grow(len(raw))
+	if json.Compact(&b, raw) != nil {
+		return slices.Clone(raw)
+	}
+	return b.Bytes()
 }
 
 func strict(raw []byte, into any) error {
@@ -108,7 +118,7 @@ func strict(raw []byte, into any) error {
 
 // Write is the JSON of a value with the fields that came with it.
 func Write(value any, extra Extra) ([]byte, error) {
-	raw, err := json.Marshal(value)
+	raw, err := JSON(value)
 	if err != nil || len(extra) == 0 {
 		return raw, err
 	}

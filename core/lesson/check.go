@@ -1,7 +1,6 @@
 package lesson
 
 import (
-	"encoding/json"
 	"fmt"
 	"reflect"
 	"slices"
@@ -232,11 +231,11 @@ func (l Lesson) fits(before Lesson) error {
 	if l.atMost() <= MaxBytes {
 		return nil
 	}
-	now, err := json.Marshal(l)
+	now, err := form.JSON(l)
 	if err != nil || len(now) <= MaxBytes {
 		return err
 	}
-	if was, err := json.Marshal(before); err == nil && len(now) <= len(was) {
+	if was, err := form.JSON(before); err == nil && len(now) <= len(was) {
 		return nil // it is on its way back
 	}
 	return fmt.Errorf("this lesson is full: it would be longer than %d MB. Begin a new one, or take some scenes or ink "+
@@ -283,7 +282,7 @@ func (s *Scene) atMost() int {
 
 func (s *Scene) bytesOfSteps() int {
 	if s.stepBytes == 0 && len(s.Steps) > 0 {
-		raw, err := json.Marshal(s.Steps)
+		raw, err := form.JSON(s.Steps)
 		if err != nil {
 			return MaxBytes
 		}

@@ -1,9 +1,10 @@
 package lesson
 
 import (
-	"encoding/json"
 	"reflect"
 	"slices"
+
+	"unitbloom/core/form"
 )
 
 // Difference is the edits that turn one lesson into another: what an act, an undo
@@ -100,7 +101,7 @@ func (d *differ) steps(scene string, at, drop int, come []Step) {
 	for {
 		n, size := 0, 0
 		for n < len(come) && (n == 0 || size < partBytes) {
-			raw, _ := json.Marshal(come[n])
+			raw, _ := form.JSON(come[n])
 			size += len(raw)
 			n++
 		}

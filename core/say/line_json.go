@@ -11,9 +11,9 @@ import (
 // catalogue as an object, and an empty line as "".
 func (l Line) MarshalJSON() ([]byte, error) {
 	if l.Own != "" || l.Message.IsZero() {
-		return json.Marshal(l.Own)
+		return form.JSON(l.Own)
 	}
-	return json.Marshal(l.Message)
+	return form.JSON(l.Message)
 }
 
 // UnmarshalJSON reads either form.

@@ -11,6 +11,7 @@ import (
 
 	"gorm.io/gorm"
 
+	"unitbloom/core/form"
 	"unitbloom/core/lesson"
 	"unitbloom/core/method"
 )
@@ -76,7 +77,7 @@ func (s *Store) create(owner string, list []lesson.Lesson, showingOf string) (re
 	fresh := map[string]lesson.Lesson{}
 	err = s.write.Transaction(func(tx *gorm.DB) error {
 		for _, l := range list {
-			doc, err := json.Marshal(l)
+			doc, err := form.JSON(l)
 			if err != nil {
 				return err
 			}
@@ -128,7 +129,7 @@ func (s *Store) Get(id string) (doc []byte, rev int, err error) {
 			return err
 		}
 		rev = row.Rev
-		doc, err = json.Marshal(l)
+		doc, err = form.JSON(l)
 		return err
 	})
 	return doc, rev, err

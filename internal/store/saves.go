@@ -10,6 +10,7 @@ import (
 
 	"gorm.io/gorm"
 
+	"unitbloom/core/form"
 	"unitbloom/core/lesson"
 	"unitbloom/core/method"
 )
@@ -144,7 +145,7 @@ func (s *Store) done(tx *gorm.DB, id string, save Save) (rev int, done bool, err
 	if err != nil || len(was) == 0 {
 		return 0, false, err
 	}
-	edits, err := json.Marshal(save.Edits)
+	edits, err := form.JSON(save.Edits)
 	if err != nil {
 		return 0, false, err
 	}
@@ -164,7 +165,7 @@ func sameEdits(kept, now []byte) bool {
 	if json.Unmarshal(kept, &edits) != nil {
 		return false
 	}
-	again, err := json.Marshal(edits)
+	again, err := form.JSON(edits)
 	return err == nil && bytes.Equal(again, now)
 }
 
@@ -204,7 +205,7 @@ func (s *Store) saveIn(tx *gorm.DB, id string, save Save) (int, error) {
 // keep writes the operation, and now and then the whole document, so that a
 // save of a large lesson is as quick as one of a small lesson.
 func (s *Store) keep(tx *gorm.DB, id string, rev int, before, l lesson.Lesson, save Save) error {
-	edits, err := json.Marshal(save.Edits)
+	edits, err := form.JSON(save.Edits)
 	if err != nil {
 		return err
 	}
@@ -224,7 +225,7 @@ func (s *Store) keep(tx *gorm.DB, id string, rev int, before, l lesson.Lesson, s
 	if err != nil || (rev+turnOf(id))%SnapshotEvery != 0 {
 		return err
 	}
-	doc, err := json.Marshal(l)
+	doc, err := form.JSON(l)
 	if err != nil {
 		return err
 	}

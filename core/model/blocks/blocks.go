@@ -9,6 +9,7 @@ import (
 	"slices"
 
 	"unitbloom/core/board"
+	"unitbloom/core/form"
 	"unitbloom/core/model/pieces"
 	"unitbloom/core/place"
 )
@@ -94,7 +95,7 @@ func (b Blocks) MarshalJSON() ([]byte, error) {
 	if b.UpTo > Smallest {
 		s.UpTo = &b.UpTo
 	}
-	return json.Marshal(s)
+	return form.JSON(s)
 }
 
 func decode(raw json.RawMessage, ids *board.IDs) (board.Model, error) {

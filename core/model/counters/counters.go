@@ -10,6 +10,7 @@ import (
 	"slices"
 
 	"unitbloom/core/board"
+	"unitbloom/core/form"
 	"unitbloom/core/model/pieces"
 	"unitbloom/core/place"
 )
@@ -215,7 +216,7 @@ func (c Counters) MarshalJSON() ([]byte, error) {
 	if c.Pairs {
 		out.Fill = "pairs"
 	}
-	return json.Marshal(out)
+	return form.JSON(out)
 }
 
 func decode(raw json.RawMessage, ids *board.IDs) (board.Model, error) {

@@ -11,6 +11,7 @@ import (
 	"strings"
 
 	"unitbloom/core/board"
+	"unitbloom/core/form"
 	"unitbloom/core/model/pieces"
 	"unitbloom/core/place"
 )
@@ -125,7 +126,7 @@ type JSON struct {
 
 // MarshalJSON writes runs; ids are left out.
 func (c Cubes) MarshalJSON() ([]byte, error) {
-	return json.Marshal(JSON{"cubes", pieces.Runs(c.List)})
+	return form.JSON(JSON{"cubes", pieces.Runs(c.List)})
 }
 
 func decode(raw json.RawMessage, ids *board.IDs) (board.Model, error) {

@@ -9,6 +9,7 @@ import (
 	"fmt"
 
 	"unitbloom/core/board"
+	"unitbloom/core/form"
 	"unitbloom/core/model/pieces"
 	"unitbloom/core/place"
 )
@@ -138,7 +139,7 @@ func (d Discs) MarshalJSON() ([]byte, error) {
 	if d.CardsTo < place.Ones {
 		out.To = &d.CardsTo
 	}
-	return json.Marshal(out)
+	return form.JSON(out)
 }
 
 func decode(raw json.RawMessage, ids *board.IDs) (board.Model, error) {

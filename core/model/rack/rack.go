@@ -10,6 +10,7 @@ import (
 	"strings"
 
 	"unitbloom/core/board"
+	"unitbloom/core/form"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
 )
@@ -401,7 +402,7 @@ type Shape struct {
 
 // MarshalJSON writes the rows.
 func (r Rack) MarshalJSON() ([]byte, error) {
-	return json.Marshal(Shape{"rack", r.Left, r.Pushes, r.Rings})
+	return form.JSON(Shape{"rack", r.Left, r.Pushes, r.Rings})
 }
 
 func decode(raw json.RawMessage, ids *board.IDs) (board.Model, error) {
