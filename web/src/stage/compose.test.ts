@@ -88,6 +88,11 @@ describe('the composition', () => {
     const size = (of: WorkSize) => compose({ ...asked, work: of, extents, round: [round('blocks')] }).digit;
     expect(size((digit, laid) => ({ ...told(digit, laid), breaks: false }))).toBeGreaterThan(64);
     expect(size(told)).toBe(64);
+    // But not where pieces would be much smaller for it.
+    const wide: WorkSize = (digit, { place }) =>
+      place === 'right' ? { w: 4 * digit, h: 4 * digit, breaks: true } : { w: 12 * digit, h: 7 * digit };
+    const beside = compose({ ...asked, work: wide, extents, round: [round('blocks')] });
+    expect(beside.laid.place).toBe('right');
     // Where digits would become too small to be read, it is broken.
     expect(size((digit, laid) => ({ ...told(digit, laid), breaks: digit > 38 }))).toBeGreaterThan(64);
   });

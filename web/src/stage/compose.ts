@@ -49,7 +49,7 @@ const READABLE = 44;
 const GOOD = 64;
 /** How much smaller pieces may be for larger digits. */
 const WORTH = 0.95;
-/** How much smaller they may be where a larger picture stands beside them. */
+/** How much smaller they may be where a larger picture stands beside them, or for a sentence that stays whole. */
 const CLOSE = 0.9;
 
 type Sides = 'row' | 'column';
@@ -102,15 +102,16 @@ function enlarged({ enough, room, unit, round }: Asked, ways: Candidate[], best:
 
 /**
  * Of the ways with digits that can be read the one with the largest pieces, and of those about as
- * large, the largest digits; none that breaks a sentence where another breaks none. Where no digits
- * can be read, they and the pieces count alike.
+ * large, the largest digits; none that breaks a sentence where another with pieces hardly smaller breaks
+ * none. Where no digits can be read, they and the pieces count alike.
  */
 function bestOf(ways: Candidate[], readable: number): Candidate {
   const readily = ways.filter((w) => w.digit >= readable);
   const unbroken = readily.filter((w) => !w.breaks);
-  const legal = unbroken.length > 0 ? unbroken : readily;
+  const largest = (list: Candidate[]) => Math.max(...list.map((w) => w.least));
+  const legal = largest(unbroken) >= CLOSE * largest(readily) ? unbroken : readily;
   if (legal.length === 0) return ways.reduce((a, b) => (b.digit * b.least > a.digit * a.least ? b : a));
-  const best = Math.max(...legal.map((w) => w.least));
+  const best = largest(legal);
   const good = legal.filter((w) => w.least >= best * WORTH);
   return good.reduce((a, b) => (b.digit > a.digit ? b : a));
 }
