@@ -1,7 +1,6 @@
 package door
 
 import (
-	"bytes"
 	"encoding/json"
 	"testing"
 
@@ -13,6 +12,7 @@ import (
 	"unitbloom/core/lesson"
 	"unitbloom/core/place"
 	"unitbloom/core/say"
+	"unitbloom/internal/proptest"
 )
 
 // What is written here is what the standard library writes, sign by sign, of every answer that
@@ -46,12 +46,8 @@ func TestAnswersAreWrittenAsTheLibraryDoes(t *testing.T) {
 	}
 	run("document", `{"handle":1}`)
 	for _, answer := range answers {
-		var want bytes.Buffer
-		to := json.NewEncoder(&want)
-		to.SetEscapeHTML(false)
-		require.NoError(t, to.Encode(answer))
 		got, err := form.JSON(answer)
 		require.NoError(t, err)
-		assert.Equal(t, want.String(), string(got)+"\n")
+		assert.Equal(t, proptest.ByLibrary(t, answer), string(got))
 	}
 }

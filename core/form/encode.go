@@ -193,7 +193,7 @@ func listOf(item func() writer) writer {
 	}
 }
 
-// field is one of a struct, or of one that is embedded in it.
+// field is one of a struct, or of one that is embedded in it without a name.
 type field struct {
 	path      []int
 	key       string
@@ -204,10 +204,19 @@ type field struct {
 func fieldsOf(t reflect.Type) writer {
 	var fields []field
 	for _, f := range reflect.VisibleFields(t) {
-		name, options, _ := strings.Cut(f.Tag.Get("json"), ",")
-		if name != "" && name != "-" {
-			fields = append(fields, field{f.Index, `"` + name + `":`, options == "omitempty", later(f.Type)})
+		tag := f.Tag.Get("json")
+		name, options, _ := strings.Cut(tag, ",")
+		switch {
+		case f.Anonymous && name == "" && f.Type.Kind() == reflect.Struct:
+			continue // its fields are visible themselves
+		case f.Anonymous || options != "" && options != "omitempty":
+			return byLibrary
+		case !f.IsExported() || tag == "-":
+			continue
+		case name == "":
+			name = f.Name
 		}
+		fields = append(fields, field{f.Index, `"` + name + `":`, options == "omitempty", later(f.Type)})
 	}
 	return func(out []byte, v reflect.Value) (_ []byte, err error) {
 		sign := byte('{')
@@ -232,7 +241,7 @@ func fieldsOf(t reflect.Type) writer {
 
 func isEmpty(v reflect.Value) bool {
 	switch v.Kind() {
-	case reflect.Slice, reflect.Map:
+	case reflect.Slice, reflect.Map, reflect.Array:
 		return v.Len() == 0
 	case reflect.Struct:
 		return false

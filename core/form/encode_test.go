@@ -1,9 +1,7 @@
 package form_test
 
 import (
-	"bytes"
 	"encoding/json"
-	"strings"
 	"sync"
 	"testing"
 
@@ -12,21 +10,13 @@ import (
 
 	"unitbloom/core/form"
 	"unitbloom/core/place"
+	"unitbloom/internal/proptest"
 )
 
 // branch is a type that holds itself.
 type branch struct {
 	Name  string   `json:"name"`
 	Under []branch `json:"under"`
-}
-
-// byLibrary is a value as the standard library writes it, without escaping for HTML.
-func byLibrary(t *testing.T, value any) string {
-	var b bytes.Buffer
-	to := json.NewEncoder(&b)
-	to.SetEscapeHTML(false)
-	require.NoError(t, to.Encode(value))
-	return strings.TrimSuffix(b.String(), "\n")
 }
 
 // A server writes many at once, the first of a type too.
@@ -54,6 +44,15 @@ func TestValuesAreWrittenAsTheLibraryDoes(t *testing.T) {
 	for _, value := range []any{
 		nil, 5, "x", []string(nil), []string{}, []int32{1, -2}, []int32(nil), []json.RawMessage{[]byte(`{"a":1}`)},
 		"“Half” <of> it & \"more\"\u2028\x01\x7f", "97 ÷ 4", "broken \xff", map[string]int{"b": 2, "a": 1},
+		struct {
+			Deep   []struct{ N int8 }
+			hidden int
+			Few    [2]int `json:"few,omitempty"`
+		}{Deep: []struct{ N int8 }{{3}}, hidden: 1},
+		struct{ *inner }{}, struct {
+			inner `json:"named"`
+			Text  int `json:"text,string"`
+		}{Text: 4},
 		[]any{nil, 1, "é", inner{&tens}, &inner{}, map[string]any{"x": nil}},
 		struct {
 			inner
@@ -75,7 +74,7 @@ func TestValuesAreWrittenAsTheLibraryDoes(t *testing.T) {
 	} {
 		got, err := form.JSON(value)
 		require.NoError(t, err)
-		assert.Equal(t, byLibrary(t, value), string(got))
+		assert.Equal(t, proptest.ByLibrary(t, value), string(got))
 	}
 }
 

@@ -98,12 +98,13 @@ func (m *maker) countUp(big, small int) {
 	}
 	if big == small {
 		s.Say = line("gap.from.alike", given("small", small))
-		m.step(s)
+	}
+	m.step(s)
+	if big == small {
 		m.key(lesson.Step{Ask: line("gap.far", given("small", small), given("big", big)), Answer: line("gap.far.none"),
 			Write: []lesson.Write{m.sentence(minusText(big, small), "0")}})
 		return
 	}
-	m.step(s)
 	m.sizeGap(big, small)
 	far := lesson.Step{
 		Say: line("gap.all"), Ask: line("gap.far", given("small", small), given("big", big)),

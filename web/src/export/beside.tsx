@@ -10,12 +10,8 @@ export function partsBeside({ frame, outline, record, written }: Shown): Part[] 
   const parts: Part[] = [];
   if (written && (frame.written || frame.lines.length > 0)) parts.push(workPart(frame));
   if (record && outline.record.length > 0) {
-    parts.push(
-      textsPart(
-        `Our ${outline.words.maths ?? 'maths'}`,
-        outline.record.map((line) => line.text),
-      ),
-    );
+    const head = textPart(`Our ${outline.words.maths ?? 'maths'}`, 20, 26);
+    parts.push(stacked([head, ...outline.record.map((line) => textPart(line.text))], 160));
   }
   return parts;
 }
@@ -29,36 +25,11 @@ export function Column({ part }: { part: Part }) {
   );
 }
 
-function textsPart(head: string, lines: string[]): Part {
-  return {
-    w: Math.max(160, ...[head, ...lines].map((t) => widthOf(t, TEXT))),
-    h: (lines.length + 1) * LINE,
-    drawing: (
-      <>
-        <text y={26} fontSize="20">
-          {head}
-        </text>
-        {lines.map((line, i) => (
-          <text key={i} y={LINE * (i + 2) - 12} fontSize={TEXT}>
-            {line}
-          </text>
-        ))}
-      </>
-    ),
-  };
-}
-
-/** What is written under the grid: tables, bonds and sentences, one below the other. */
-function linesPart(groups: WrittenLine[][]): Part {
-  const parts = groups.map((lines) => {
-    const first = lines[0]!;
-    if (first.kind === 'row') return tablePart(lines);
-    if (first.kind === 'bond') return bondPart(first.whole ?? '', first.parts ?? []);
-    return sentencePart(first.text ?? '');
-  });
+/** Parts one below the other. */
+function stacked(parts: Part[], least = 0): Part {
   const topOf = (i: number) => parts.slice(0, i).reduce((y, p) => y + p.h, 0);
   return {
-    w: Math.max(0, ...parts.map((p) => p.w)),
+    w: Math.max(least, ...parts.map((p) => p.w)),
     h: topOf(parts.length),
     drawing: parts.map((p, i) => (
       <g key={i} transform={`translate(0 ${topOf(i)})`}>
@@ -68,15 +39,26 @@ function linesPart(groups: WrittenLine[][]): Part {
   };
 }
 
-const sentencePart = (text: string): Part => ({
+const textPart = (text: string, size = TEXT, y = LINE - 12): Part => ({
   w: widthOf(text, TEXT),
   h: LINE,
   drawing: (
-    <text y={LINE - 12} fontSize={TEXT}>
+    <text y={y} fontSize={size}>
       {text}
     </text>
   ),
 });
+
+/** What is written under the grid: tables, bonds and sentences. */
+const linesPart = (groups: WrittenLine[][]): Part =>
+  stacked(
+    groups.map((lines) => {
+      const first = lines[0]!;
+      if (first.kind === 'row') return tablePart(lines);
+      if (first.kind === 'bond') return bondPart(first.whole ?? '', first.parts ?? []);
+      return textPart(first.text ?? '');
+    }),
+  );
 
 const bondPart = (whole: string, parts: string[]): Part => ({
   w: Math.max(2, parts.length) * 90,

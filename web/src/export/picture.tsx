@@ -109,7 +109,8 @@ function Picture({ shown, font }: { shown: Shown; font: string }) {
   const title = [...titles].join(' – ');
   // Charts that are compared stand under one another, as the class sees them.
   const under = models.every((m) => m.kind === models[0]!.kind && views[m.kind as Kind].under);
-  const along = drawn.reduce((sum, t) => sum + (under ? t.h : t.w) + GAP, -GAP);
+  const lengthOf = (some: typeof drawn) => some.reduce((sum, t) => sum + (under ? t.h : t.w) + GAP, 0);
+  const along = lengthOf(drawn) - GAP;
   const across = drawn.map((t) => (under ? t.w : t.h));
   const board = {
     w: Math.max(
@@ -124,7 +125,7 @@ function Picture({ shown, font }: { shown: Shown; font: string }) {
   const width = board.w + sideWidth + 2 * PAD;
   const height = PAD + HEAD + Math.max(board.h, ...beside.map((part) => part.h)) + PAD;
   const at = (i: number) => {
-    const before = drawn.slice(0, i).reduce((sum, t) => sum + (under ? t.h : t.w) + GAP, 0);
+    const before = lengthOf(drawn.slice(0, i));
     return under ? `0 ${before}` : `${before} 0`;
   };
   return (

@@ -117,7 +117,7 @@ function Table({ heads, rows, columns = [] }: TableProps) {
               <td
                 key={k}
                 data-end={row.ends?.[k]}
-                className={cx(hasNumber(cell) ? (isNumber(cell) ? 'number aligned' : 'number') : '')}
+                className={cx(`${hasNumber(cell) ? 'number' : ''} ${isNumber(cell) ? 'aligned' : ''}`)}
               >
                 {cell}
               </td>
