@@ -33,6 +33,8 @@ export async function exampleOf(page, url, method, args, model) {
 
 /** Presents what stands at an address, and tells what was seen on the way. */
 export async function look(page, url, screen, shots) {
+  // Where things stand is measured, not how they come there.
+  await page.emulateMedia({ reducedMotion: 'reduce' });
   await page.setViewportSize(screen);
   await page.goto(url);
   await page.locator('.stage').waitFor();
