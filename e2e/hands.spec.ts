@@ -8,6 +8,7 @@ import {
   expect,
   newExample,
   open,
+  pieces,
   present,
   rack,
   saved,
@@ -186,4 +187,22 @@ test('typing goes on where a field was, and Escape leaves a dialog as it was', a
   await write(page.getByLabel(/^Type a number/).first(), '12');
   await page.keyboard.press('Enter');
   await expect(page.locator('.Record_readout.Record_numeral .Record_readout-text')).toHaveText('12');
+});
+
+test('a digit typed at a board begins a number there', async ({ page }) => {
+  await open(page, [blocks({ ones: 1 }), rack(2, 3)]);
+  const numbers = page.getByLabel(/^Type a number/);
+  await page.getByRole('slider').first().focus();
+  await page.keyboard.type('7');
+  await expect(numbers.last()).toHaveValue('7');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('slider').first()).toHaveAttribute('aria-valuenow', '7');
+  // Nothing has the focus now: it is the first board's.
+  await page.keyboard.type('35');
+  await expect(numbers.first()).toHaveValue('35');
+  await page.keyboard.press('Enter');
+  await expect(pieces(page, 'tens')).toHaveCount(3);
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.keyboard.type('4');
+  await expect(numbers.first()).toHaveValue('');
 });

@@ -65,7 +65,7 @@ func (s Story) Numbers() []int {
 	return out
 }
 
-// Things are what each number counts: the word after it, as it was written.
+// Things are what each number counts: the name after it, as it was written.
 func (s Story) Things() []string {
 	var out []string
 	for i, p := range s.pieces {
@@ -76,9 +76,11 @@ func (s Story) Things() []string {
 			}
 			words := strings.Fields(next)
 			if len(words) == 0 {
-				words = []string{""}
+				out = append(out, "")
+				continue
 			}
-			out = append(out, strings.Trim(words[0], ".,;:!?"))
+			thing, _ := bare(words[nameAt(words, p.n == 1)])
+			out = append(out, thing)
 		}
 	}
 	return out
@@ -101,7 +103,11 @@ func (s Story) Tell(numbers ...int) string {
 	}
 	for i := range s.pieces {
 		p := &s.pieces[i]
-		add(p.text)
+		text := p.text
+		if p.number {
+			text = leading(text, told[at+1] == 1)
+		}
+		add(text)
 		switch {
 		case p.number:
 			at++
@@ -119,114 +125,73 @@ func (s Story) Tell(numbers ...int) string {
 	return sentences(b.String())
 }
 
+// leading is the text before a number, its verb for one or for many where it tells that something is there:
+// "There are only".
+func leading(text string, one bool) string {
+	words := strings.Split(text, " ")
+	for i := max(1, len(words)-3); i < len(words); i++ {
+		if before := strings.ToLower(words[i-1]); before == "there" || before == "here" {
+			words[i] = agree(words[i], one)
+		}
+	}
+	return strings.Join(words, " ")
+}
+
 // agreeing is the text after a number, written for one or for many, with its thing and its
 // verb for what is told now.
 func agreeing(text string, was, one bool) string {
-	words := strings.SplitN(text, " ", 4)
-	if len(words) < 2 || words[0] != "" {
+	rest, spaced := strings.CutPrefix(text, " ")
+	if !spaced || rest == "" {
 		return text
 	}
-	thing, end := bare(words[1])
+	words := strings.Split(rest, " ")
+	if words[0] == "of" { // of them
+		if len(words) > 2 {
+			words[2] = agree(words[2], one)
+		}
+		return " " + strings.Join(words, " ")
+	}
+	at := nameAt(words, was)
+	thing, end := bare(words[at])
 	// "{1} bees fly" was written for many, whatever its number.
 	if was = was && !isMany(thing); was == one {
 		return text
 	}
 	if one {
-		words[1] = OneOf(thing) + end
+		words[at] = OneOf(thing) + end
 	} else {
-		words[1] = ManyOf(thing) + end
+		words[at] = ManyOf(thing) + end
 	}
-	if len(words) > 2 && end == "" {
-		verb, end := bare(words[2])
-		words[2] = agree(verb, one) + end
+	if at+1 < len(words) && end == "" {
+		verb, end := bare(words[at+1])
+		words[at+1] = agree(verb, one) + end
 	}
-	return strings.Join(words, " ")
+	return " " + strings.Join(words, " ")
+}
+
+// mostWords is how many words before the name of a thing are looked at: "small red snails".
+const mostWords = 3
+
+// nameAt is which of the words after a number names what it counts. Written for many it is the first that is
+// certainly told as many; written for one, the first that says not only how the thing is.
+func nameAt(words []string, one bool) int {
+	for i, word := range words[:min(len(words), mostWords)] {
+		thing, end := bare(word)
+		if isMany(thing) || !one && OneOf(thing) == ManyOf(thing) {
+			return i
+		}
+		if end != "" || agree(thing, true) != agree(thing, false) || one && !slices.Contains(adjectives, thing) {
+			if one {
+				return i
+			}
+			break
+		}
+	}
+	return 0
 }
 
 // bare is a word without the signs at its end, and those signs.
 func bare(word string) (string, string) {
 	text := strings.TrimRight(word, ".,;:!?")
 	return text, word[len(text):]
-}
-
-// irregular are things whose many is not one with an s.
-var irregular = [][2]string{{"child", "children"}, {"mouse", "mice"}, {"goose", "geese"}, {"foot", "feet"},
-	{"tooth", "teeth"},
-	{"bus", "buses"}, {"man", "men"}, {"woman", "women"}, {"person", "people"}, {"sheep", "sheep"},
-	{"fish", "fish"}, {"deer", "deer"},
-	{"leaf", "leaves"}, {"loaf", "loaves"}, {"knife", "knives"}, {"potato", "potatoes"}, {"tomato", "tomatoes"}}
-
-// isMany reports whether a thing is certainly told as many: bees, but not bus.
-func isMany(thing string) bool {
-	one := OneOf(thing)
-	return one != thing && ManyOf(one) == thing && !strings.HasSuffix(thing, "us") && !strings.HasSuffix(thing, "is")
-}
-
-// OneOf is the name of one thing: bulb of bulbs, leaf of leaves.
-func OneOf(things string) string {
-	for _, w := range irregular {
-		if things == w[1] {
-			return w[0]
-		}
-	}
-	switch {
-	case strings.HasSuffix(things, "ies") && len(things) > 4:
-		return strings.TrimSuffix(things, "ies") + "y"
-	case strings.HasSuffix(things, "sses") || strings.HasSuffix(things, "xes") || strings.HasSuffix(things, "shes") ||
-		strings.HasSuffix(things, "ches"):
-		return strings.TrimSuffix(things, "es")
-	case strings.HasSuffix(things, "ss"):
-		return things
-	}
-	return strings.TrimSuffix(things, "s")
-}
-
-// ManyOf is the name of several of a thing, told as one or as many.
-func ManyOf(thing string) string {
-	one := OneOf(thing)
-	for _, w := range irregular {
-		if one == w[0] {
-			return w[1]
-		}
-	}
-	switch {
-	case one == "" || one != thing:
-		return thing // it is told as many already
-	case strings.HasSuffix(one, "y") && !strings.ContainsAny(one[max(0, len(one)-2):len(one)-1], "aeiou"):
-		return strings.TrimSuffix(one, "y") + "ies"
-	case strings.HasSuffix(one, "s") || strings.HasSuffix(one, "x") || strings.HasSuffix(one, "sh") ||
-		strings.HasSuffix(one, "ch"):
-		return one + "es"
-	}
-	return one + "s"
-}
-
-// Verbs that stories are told with, for many and for one.
-var (
-	storyVerbs = [][2]string{{"are", "is"}, {"were", "was"}, {"have", "has"}, {"do", "does"}, {"go", "goes"},
-		{"fly", "flies"},
-		{"carry", "carries"}, {"try", "tries"}, {"catch", "catches"}, {"watch", "watches"}}
-	regularVerbs = []string{"sit", "play", "grow", "stand", "swim", "run", "jump", "walk", "eat", "sleep", "wait",
-		"come", "stay",
-		"lie", "live", "hop", "hang", "hide", "crawl", "climb", "drink", "dance", "sing", "float", "fall", "roll", "leave",
-		"arrive", "bloom", "rest"}
-)
-
-// agree is a verb of a story for one or for many; any other word stays.
-func agree(word string, one bool) string {
-	for _, v := range storyVerbs {
-		if word == v[0] || word == v[1] {
-			if one {
-				return v[1]
-			}
-			return v[0]
-		}
-	}
-	if many := strings.TrimSuffix(word, "s"); slices.Contains(regularVerbs, many) {
-		if one {
-			return many + "s"
-		}
-		return many
-	}
-	return word
 }

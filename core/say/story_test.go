@@ -27,7 +27,22 @@ func TestAStoryIsRightForOneAndForMany(t *testing.T) {
 		{"There {is|are} {2} foxes", []int{1}, "There is 1 fox."},
 		{"{2} grey pots stand there", []int{3}, "3 grey pots stand there."},
 		{"{1} daisy blooms", []int{4}, "4 daisies bloom."},
-		{"{2} grey pots stand there", []int{1}, "1 grey pots stand there."},
+		{"{2} grey pots stand there", []int{1}, "1 grey pot stands there."},
+		{"{1} small grey pot stands there", []int{5}, "5 small grey pots stand there."},
+		{"There are {1} red apples and {7} green apples", nil, "There is 1 red apple and 7 green apples."},
+		{"There are {3} red apples and {7} green apples", []int{2, 1}, "There are 2 red apples and 1 green apple."},
+		{"There is only {1} plum. Here were {2} plums", []int{2, 1}, "There are only 2 plums. Here was 1 plum."},
+		{"Tom has {6} marbles and gets {3} more marbles", []int{1, 1}, "Tom has 1 marble and gets 1 more marble."},
+		{"{9} ladies and {1} gentlemen dance", []int{1, 1}, "1 lady and 1 gentleman dances."},
+		{"{1} dogs bark and {1} cats don't", nil, "1 dog barks and 1 cat doesn't."},
+		{"{3} sheep eat flowers", []int{1}, "1 sheep eats flowers."},
+		{"{1} sheep eats flowers", []int{4}, "4 sheep eat flowers."},
+		{"{2} wolves howl", []int{1}, "1 wolf howl."},
+		{"{4} cookies are in the tin, {3} of them broken", []int{1, 2}, "1 cookie is in the tin, 2 of them broken."},
+		{"{1} dog barks", []int{2}, "2 dogs bark."},
+		{"{1} child has a kite", []int{3}, "3 children have a kite."},
+		{"{5}", []int{1}, "1."},
+		{"Here are {5} sweets and {1} of them was red", []int{5, 3}, "Here are 5 sweets and 3 of them were red."},
 	} {
 		s, ok := say.ReadStory(c.story)
 		assert.True(t, ok, c.story)
@@ -44,11 +59,14 @@ func TestAStoryIsRightForOneAndForMany(t *testing.T) {
 	s, _ := say.ReadStory("{3} snails and {2} bees, {5}")
 	assert.Equal(t, []int{3, 2, 5}, s.Numbers())
 	assert.Equal(t, []string{"snails", "bees", ""}, s.Things())
+	s, _ = say.ReadStory("{3} small red snails and {1} red bee")
+	assert.Equal(t, []string{"snails", "bee"}, s.Things())
 }
 
 func TestOneAndManyOfAThing(t *testing.T) {
 	for one, many := range map[string]string{"leaf": "leaves", "bee": "bees", "box": "boxes", "daisy": "daisies",
-		"glass": "glasses",
+		"glass": "glasses", "fireman": "firemen", "human": "humans", "wolf": "wolves", "cookie": "cookies",
+		"peach": "peaches",
 		"child": "children", "sheep": "sheep", "boy": "boys", "potato": "potatoes"} {
 		assert.Equal(t, one, say.OneOf(many))
 		assert.Equal(t, many, say.ManyOf(one))

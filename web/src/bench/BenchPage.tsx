@@ -3,6 +3,7 @@ import { Alert, Button } from 'antd';
 import { useDeferredValue, useEffect, useState } from 'react';
 import { Link, useLocation, useNavigate, useParams } from 'react-router';
 import { Stage } from '../stage/Tile';
+import { isDigit, isOver, startTyping } from '../stage/typing';
 import { useAddress } from '../stage/useAddress';
 import { call } from '../core/core';
 import { takePen, usePen } from '../ink/pen';
@@ -134,9 +135,12 @@ function useLeave(id: string) {
 function useKeys() {
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
-      if ((e.target as Element).closest('input, textarea, [contenteditable], .ant-modal')) return;
+      if (isOver(e) || e.altKey) return;
       const command = e.ctrlKey || e.metaKey;
-      if (!command || e.altKey) return;
+      if (!command) {
+        if (isDigit(e.key)) startTyping(e.target);
+        return;
+      }
       const key = e.key.toLowerCase();
       if (key === 'z') change(e.shiftKey ? 'redo' : 'undo');
       else if (key === 'y') change('redo');

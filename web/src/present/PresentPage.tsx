@@ -15,6 +15,7 @@ import { Notices } from '../shell/Notices';
 import { CloseUp } from '../stage/CloseUp';
 import { CountBar, countAloud } from '../stage/CountBar';
 import { Composition } from '../stage/Composition';
+import { startTyping } from '../stage/typing';
 import { useAddress } from '../stage/useAddress';
 import { openWays } from '../stage/drawing';
 import { WayBar } from '../stage/WayBar';
@@ -143,9 +144,9 @@ export function PresentPage() {
     groups.flatMap((g) => g.deeds).flatMap((d) => (d.key && !d.off ? [[keyOf(d.key), d.run]] : [])),
   );
   // The digit itself goes into the field.
-  const startTyping = () => {
+  const openAndType = () => {
     flushSync(() => setSeen((x) => ({ ...x, hand: true })));
-    document.querySelector<HTMLElement>('[data-typed]')?.focus();
+    startTyping();
   };
   usePresentingKeys(
     {
@@ -159,7 +160,7 @@ export function PresentPage() {
       // What is open closes first.
       Escape: open ? turn(open) : quit,
     },
-    free && hasModels ? startTyping : undefined,
+    free && hasModels ? openAndType : undefined,
   );
 
   if (status !== 'open' || !scene) return <main className={cx('present')} aria-busy="true" />;

@@ -2,21 +2,10 @@
 // button, a row of beads. What is open over the board has its own: a dialog, a menu, a
 // field to type in.
 import { useEffect, useLayoutEffect, useRef } from 'react';
+import { dialog, fields, isDigit, isOver } from '../stage/typing';
 import { change } from '../state/acts';
 
 export type KeyActs = Record<string, () => void>;
-
-const fields = 'input, textarea, select, [contenteditable]';
-const dialog = '.ant-modal:not(.ant-zoom-leave)';
-
-/** Whether something over the board is open, whose keys these are; what is on its way out has none. */
-function isOver(e: KeyboardEvent): boolean {
-  const at = e.target instanceof Element ? e.target : document.body;
-  if (document.querySelector('[aria-haspopup][aria-expanded="true"]')) return true;
-  if (at.closest('.ant-popover, .ant-dropdown, .ant-zoom-leave')) return false;
-  if (at.closest(`${fields}, ${dialog}`)) return true;
-  return [...document.querySelectorAll(dialog)].some((el) => el.checkVisibility());
-}
 
 /** What each key does; a digit begins a number, in the field that `startTyping` puts the focus in. */
 export function usePresentingKeys(acts: KeyActs, startTyping?: () => void) {
@@ -35,7 +24,7 @@ export function usePresentingKeys(acts: KeyActs, startTyping?: () => void) {
       } else if (now.current.acts[key]) {
         now.current.acts[key]();
       } else {
-        if (/^\d$/.test(key)) now.current.startTyping?.();
+        if (isDigit(key)) now.current.startTyping?.();
         return;
       }
       e.preventDefault();

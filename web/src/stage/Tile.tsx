@@ -73,7 +73,7 @@ export function Tile({ model, index, bare, building, placed }: TileProps) {
   );
   const name = `${view.title}${numeral?.shown && !covered ? `, ${numeral.text}` : ''}`;
   return (
-    <section className={cx(placed ? 'tile placed' : 'tile')} aria-label={name}>
+    <section className={cx(placed ? 'tile placed' : 'tile')} aria-label={name} data-tile="">
       {!bare &&
         (rest ? (
           <div inert={choosing} className={cx('line')}>
