@@ -5,6 +5,7 @@ import {
   newExample,
   open,
   present,
+  press,
   says,
   settled,
   test,
@@ -106,6 +107,9 @@ test('another like it has other numbers and the same regroupings', async ({ page
   const title = (await page.locator('.Stem_scene.Stem_here .Stem_bud-title').textContent())!;
   expect(title).toMatch(/^3 \d{3} \+ \d{2}$/);
   expect(title).not.toContain('146 + 87');
+  await choose(page, 'More', 'Ten like this, each harder');
+  await expect(page.locator('.Stem_bud')).toHaveCount(13);
+  await press(page, 'Undo');
   await choose(page, 'More', 'Five like this, each harder');
   await expect(page.locator('.Stem_bud')).toHaveCount(8);
   await expect(page.locator('.Stem_scene.Stem_here .Stem_bud-title')).not.toHaveText(title);

@@ -86,6 +86,7 @@ func (s *session) edits(list []lesson.Edit) (Update, error) {
 func (s *session) become(doc lesson.Lesson, c *capture) Update {
 	was := s.doc
 	s.commit(doc, c)
+	s.stayNear(was)
 	return s.update(lesson.Difference(was, doc))
 }
 
@@ -122,7 +123,22 @@ func (s *session) travel(from, to *[]moment) Update {
 		}
 	}
 	s.doc, s.capture, s.ways = doc, there.capture, there.ways
+	s.stayNear(here.doc)
 	return s.update(lesson.Difference(here.doc, doc))
+}
+
+// stayNear goes to the scene before the one that is shown, where that one is gone from the lesson.
+func (s *session) stayNear(was lesson.Lesson) {
+	if _, at := s.doc.Scene(s.scene); at >= 0 {
+		return
+	}
+	_, at := was.Scene(s.scene)
+	for at--; at >= 0; at-- {
+		if _, i := s.doc.Scene(was.Scenes[at].ID); i >= 0 {
+			s.scene, s.step, s.phase, s.scratch = was.Scenes[at].ID, 0, lesson.Rest, nil
+			return
+		}
+	}
 }
 
 // played is the scratch copy after a move.

@@ -193,6 +193,29 @@ func TestUndoSendsTheSmallInverse(t *testing.T) {
 	turn("undo", map[string]any{})
 }
 
+// Undone, what was added leaves the lesson where it stood; a scene that is taken out gives way to the one before.
+func TestALessonStaysWhereItStoodWhenASceneGoes(t *testing.T) {
+	d := openBoard(t, "blocks 0")
+	example := map[string]any{"id": "x", "method": "column-add", "args": []string{"58", "67"}}
+	d.call("addExample", example, nil)
+	d.call("addBoard", map[string]any{"id": "z", "title": "Last", "kinds": []string{"rack"}}, nil)
+	show := func(scene string) { d.call("show", map[string]any{"scene": scene, "step": 0}, nil) }
+	var up struct{ Frame struct{ Scene string } }
+	show("x")
+	d.call("addSet", map[string]any{"scene": "x", "id": "n", "seed": 3, "count": 10}, &up)
+	show("n-4")
+	d.call("undo", map[string]any{}, &up)
+	assert.Equal(t, "x", up.Frame.Scene)
+	d.call("redo", map[string]any{}, &up)
+	assert.Equal(t, "x", up.Frame.Scene)
+	show("z")
+	d.call("edit", map[string]any{"edit": lesson.Edit{Kind: "removeScene", Scene: "z"}}, &up)
+	assert.Equal(t, "n-10", up.Frame.Scene)
+	show("a")
+	d.call("edit", map[string]any{"edit": lesson.Edit{Kind: "removeScene", Scene: "a"}}, &up)
+	assert.Equal(t, "x", up.Frame.Scene, "none is before it")
+}
+
 // randomAct draws an act on the lesson, by the door.
 func randomAct(t *rapid.T, d desk, n int) (string, map[string]any) {
 	scenes := []string{"a", "b", "c", "gone"}

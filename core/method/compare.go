@@ -24,6 +24,7 @@ var compare = Spec{
 	Models:  []string{"discs", "blocks"},
 	Options: []Option{checkByInverse},
 	make:    makeCompare,
+	grow:    growComparison,
 	read: func(text string) []string {
 		for _, sep := range []string{" and ", ",", "?", "□", "_", "<", ">", "="} {
 			if strings.Contains(text, sep) {
@@ -116,7 +117,51 @@ func makeCompare(r Request) (Example, error) {
 	for p := place.Largest; p >= place.Smallest; p-- {
 		e.like += strconv.Itoa(place.Int(a.Digit(p)).Cmp(place.Int(b.Digit(p))))
 	}
+	e.hard = comparisonHardness(w[0].String(), w[1].String())
 	return e, err
+}
+
+// comparisonHardness is what makes two numbers harder to compare: how long the longer one is, their zeros,
+// and how many places are alike before one decides.
+func comparisonHardness(a, b string) hardness {
+	h := hardness{"harder.digit": 0, "harder.zero": 0, "harder.alike": 0}
+	shared := a[:sharedFront(a, b)]
+	h["harder.alike"] = len(shared) - strings.Count(shared, ".")
+	for _, n := range []string{a, b} {
+		digits := strings.NewReplacer(".", "", ",", "", " ", "").Replace(n)
+		h["harder.digit"] = max(h["harder.digit"], len(digits))
+		if len(digits) > 2 {
+			h["harder.zero"] += strings.Count(digits, "0")
+		}
+	}
+	return h
+}
+
+// sharedFront is how many signs two written numbers share from the first on, where their whole parts are as long
+// as one another.
+func sharedFront(a, b string) int {
+	whole := func(n string) int {
+		before, _, _ := strings.Cut(n, ".")
+		return len(before)
+	}
+	n := 0
+	for whole(a) == whole(b) && n < min(len(a), len(b)) && a[n] == b[n] {
+		n++
+	}
+	return n
+}
+
+// growComparison draws two numbers anew that may be a digit longer, and share as many places or one more.
+func growComparison(args []string, draw func(int) int) []string {
+	out := each(grown)(args, draw)
+	shared := sharedFront(args[0], args[1]) + draw(2)
+	if shared == 0 || sharedFront(args[0], args[1]) == 0 && len(args[0]) != len(args[1]) {
+		return out
+	}
+	first, second := out[0], out[1]
+	n := min(shared, len(first), len(second))
+	out[1] = first[:n] + second[n:]
+	return out
 }
 
 // levelled checks which of two numbers is the larger: what it has more is put to the

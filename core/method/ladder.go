@@ -161,6 +161,9 @@ func Ladder(r Request, n int, seed uint64) ([]Rung, error) {
 		if err != nil {
 			return nil, err
 		}
+		if len(l.set) == 1 {
+			l.digits = hardnessOf(e)["harder.digit"] + moreDigits
+		}
 		next, ok := l.above(last, hardnessOf(e), seed+uint64(len(l.set))*31)
 		if !ok {
 			break // there are no more
@@ -177,7 +180,13 @@ type ladder struct {
 	set  []Rung
 	seen map[string]bool // problems, by their arguments
 	draw func(int) int
+	// digits is how many a problem may have.
+	digits int
 }
+
+// moreDigits is how many more digits the last problem of a set may have than its first: a class that compares
+// hundreds does not end with millions.
+const moreDigits = 2
 
 // drawn is how many problems are tried for one that is harder: each is made, and the class waits.
 const drawn = 200
@@ -196,6 +205,9 @@ func (l ladder) above(r Request, was hardness, seed uint64) (Rung, bool) {
 			continue
 		}
 		is := hardnessOf(e)
+		if is["harder.digit"] > l.digits {
+			continue
+		}
 		if id, ok := is.over(was); ok {
 			return Rung{next, say.New(id)}, true
 		}

@@ -112,6 +112,20 @@ func TestWhatIsToldOfAHarderFactIsTrue(t *testing.T) {
 			}
 			return changed(now) == changed(was)+1
 		},
+		"harder.zero": func(now, was []int) bool {
+			zeros := func(n []int) int { return strings.Count(strconv.Itoa(n[0])+strconv.Itoa(n[1]), "0") }
+			return zeros(now) > zeros(was)
+		},
+		"harder.alike": func(now, was []int) bool {
+			alike := func(n []int) (k int) {
+				a, b := strconv.Itoa(n[0]), strconv.Itoa(n[1])
+				for k < len(a) && len(a) == len(b) && a[k] == b[k] {
+					k++
+				}
+				return k
+			}
+			return alike(now) == alike(was)+1
+		},
 		"harder.digit": func(now, was []int) bool {
 			return len(strconv.Itoa(now[0])) == len(strconv.Itoa(was[0]))+1
 		},
@@ -122,6 +136,7 @@ func TestWhatIsToldOfAHarderFactIsTrue(t *testing.T) {
 		"subtract-facts 7 − 4": {"harder.take"}, "subtract-facts 12 − 3": {"harder.beyond-ten"},
 		"array 2 × 5": {"harder.table"}, "array 6 × 7": {"harder.rest"}, "bonds 6": {"harder.whole"},
 		"group 14 ÷ 7": {"harder.remainder"}, "group 14 ÷ 4": {"harder.group"},
+		"compare 402 420":  {"harder.digit", "harder.alike"},
 		"unit-fact 20 × 3": {"harder.unit", "harder.bundled"}, "more-less 305 +10": {"harder.crossing"},
 	} {
 		words := strings.Fields(problem)
@@ -148,6 +163,28 @@ func TestWhatIsToldOfAHarderFactIsTrue(t *testing.T) {
 		}
 		for _, id := range met {
 			require.True(t, told[id], "%s: %s in none of five sets", problem, id)
+		}
+	}
+}
+
+// A set keeps to numbers of about the length that it began with, and a comparison is decided no earlier.
+func TestASetGrowsByTwoDigitsAtMost(t *testing.T) {
+	t.Parallel()
+	for problem, most := range map[string]int{"compare 402 420": 5, "share 97 ÷ 4": 4, "column-add 58 67": 4,
+		"short-multiply 126 × 4": 5, "shift 34 ÷ 100": 4} {
+		words := strings.Fields(problem)
+		for seed := range uint64(4) {
+			set, err := method.Ladder(method.Request{Method: words[0], Args: words[1:]}, 10, seed)
+			require.NoError(t, err, problem)
+			require.Len(t, set, 10, problem)
+			for _, rung := range set {
+				for _, a := range rung.Args {
+					require.LessOrEqual(t, len(strings.ReplaceAll(a, ".", "")), most, "%s: %v", problem, rung.Args)
+				}
+				if words[0] == "compare" {
+					require.Equal(t, rung.Args[0][0], rung.Args[1][0], "%s: %v", problem, rung.Args)
+				}
+			}
 		}
 	}
 }

@@ -307,6 +307,7 @@ var general = map[string]string{
 	"harder.turned":           "The smaller number comes first.",
 	"harder.whole":            "The whole is one more.",
 	"harder.missing":          "What is missing comes earlier.",
+	"harder.alike":            "One more place is alike before one decides.",
 	"harder.many":             "One more place has ten or more.",
 	"harder.crossing":         "One more digit changes.",
 	"harder.crossing-problem": "One more of them crosses a ten.",

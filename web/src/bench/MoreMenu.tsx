@@ -85,7 +85,8 @@ export function MoreMenu({ hasScene, onDialog }: { hasScene: boolean; onDialog: 
       { key: 'compare', label: 'Compare the two models', disabled: models.length < 2, onClick: compare },
     ]),
     group('More boards', [
-      { key: 'set', label: 'Five like this, each harder', disabled: !made, onClick: () => addSet(5) },
+      { key: 'five', label: 'Five like this, each harder', disabled: !made, onClick: () => addSet(5) },
+      { key: 'ten', label: 'Ten like this, each harder', disabled: !made, onClick: () => addSet(10) },
       { key: 'capture', label: 'Capture my own example', disabled: off, onClick: beginCapture },
       { key: 'chance', label: 'Numbers by chance', disabled: off, onClick: () => onDialog('chance') },
       { key: 'builds', label: 'All builds of a number', disabled: off, onClick: () => onDialog('builds') },
