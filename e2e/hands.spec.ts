@@ -6,6 +6,7 @@ import {
   choose,
   counters,
   expect,
+  more,
   newExample,
   open,
   pieces,
@@ -131,6 +132,32 @@ test('the keys of presenting go on whatever was touched', async ({ page }) => {
   await expect(at).toHaveText(here!);
   await page.keyboard.press('Escape');
   await expect(page.getByRole('button', { name: 'Present' })).toBeVisible();
+});
+
+test('Escape puts down what is in the hand before it closes a strip, and quits last', async ({ page }) => {
+  await open(page, [blocks({ ones: 3 })]);
+  await present(page);
+  await page.keyboard.press('h');
+  await more(page, 'Draw');
+  const pen = page.getByRole('button', { name: 'Highlighter' });
+  const strip = page.getByLabel(/^Type a number/);
+  await expect(pen).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(pen).toBeHidden();
+  await expect(strip).toBeVisible();
+  await more(page, 'Count aloud');
+  await expect(page.getByRole('toolbar', { name: 'Counting aloud' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('toolbar', { name: 'Counting aloud' })).toBeHidden();
+  await page.keyboard.press('Escape');
+  await expect(strip).toBeHidden();
+  await more(page, 'Draw');
+  await page.keyboard.press('Escape');
+  await more(page, 'Draw');
+  await more(page, 'Quit');
+  // At the bench the hand is free.
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible();
+  await expect(pen).toBeHidden();
 });
 
 test('while the board is blank nothing under it can be reached', async ({ page }) => {

@@ -30,6 +30,7 @@ import { Foot } from './Foot';
 import { HandsBar } from './HandsBar';
 import { HandStrip } from './HandStrip';
 import { KeyList } from './KeyList';
+import { useBars } from './useBars';
 import { usePresentingKeys } from './keys';
 import { useTeachersWindow } from './link';
 import { More, type Deeds } from './More';
@@ -73,6 +74,7 @@ export function PresentPage() {
   const { forward, backward, offered, keep, putAway, ended } = useSteps();
   const { pace, setPace } = usePlay(forward);
   const quit = useQuit(id);
+  const closeBar = useBars();
   useAddress(id);
   useOwnLines();
   const [seen, setSeen] = useState(seenAtFirst);
@@ -158,7 +160,7 @@ export function PresentPage() {
       PageUp: backward,
       r: reveal,
       // What is open closes first.
-      Escape: open ? turn(open) : quit,
+      Escape: closeBar ?? (open ? turn(open) : quit),
     },
     free && hasModels ? openAndType : undefined,
   );

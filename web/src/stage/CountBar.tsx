@@ -10,7 +10,7 @@ import css from './CountBar.module.css';
 
 const cx = names(css);
 
-const useCount = create<{ counts: Reached[] }>(() => ({ counts: [] }));
+export const useCount = create<{ counts: Reached[] }>(() => ({ counts: [] }));
 
 /** Begins to count the pieces of a model. */
 export function countAloud(model: number) {
@@ -20,6 +20,8 @@ export function countAloud(model: number) {
     notify('refusal', sentence(error));
   }
 }
+
+export const stopCounting = () => useCount.setState({ counts: [] });
 
 /** Between two numbers when the board counts for itself, in milliseconds. */
 const PACE = 900;
@@ -61,14 +63,7 @@ function Counting({ counts }: { counts: Reached[] }) {
         {running && at < last ? 'Pause' : 'Count by itself'}
       </Button>
       {firstPart > 0 && <Button onClick={() => setAt(firstPart)}>Count on from the first part</Button>}
-      <Button
-        onClick={() => {
-          light([]);
-          useCount.setState({ counts: [] });
-        }}
-      >
-        Done
-      </Button>
+      <Button onClick={stopCounting}>Done</Button>
     </div>
   );
 }
