@@ -97,7 +97,8 @@ func TestWhatIsTypedIsWrittenDown(t *testing.T) {
 		"97 ÷ 4", "97 : 4", "640 ÷ 100", "34 × 100", "9 = 4 + ?", "? − 7 = 8", "24 × 3", "30 × 4", "120 ÷ 4", "38, 74",
 		"38; 74",
 		"8 + 6", "14 − 6", "8 + 6 on counters", "146 on discs", "13 on rack", "bonds of 7", "12 cubes", "3 tens 4 ones",
-		"double 7", "7 + 5, 6 + 6", "408, 480", "1000 − 1", "296 +10 +10", "words", "ten", "a blank page"})
+		"double 7", "7 + 5, 6 + 6", "408, 480", "1000 − 1", "296 +10 +10", "words", "ten", "a blank page",
+		"€3.50 + €2.75"})
 	var b strings.Builder
 	for _, text := range typed {
 		g, faults := method.Grant(text, nil, say.Vocabulary{})

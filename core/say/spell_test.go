@@ -74,6 +74,8 @@ func TestACommaMayGroupWhatIsTyped(t *testing.T) {
 			assert.Equal(t, want, say.Vocabulary{Numbers: form}.Plain(typed), form)
 		}
 	}
+	assert.Equal(t, "3.50 + 2.75", say.Vocabulary{Numbers: "4002,5"}.Plain("€3,50 + €2,75"))
+	assert.Equal(t, "4002 - 15", say.Vocabulary{Numbers: "4,002.5"}.Plain("£4,002 - £15"))
 	assert.Equal(t, "4.002", say.Vocabulary{Numbers: "4002,5"}.Plain("4,002"), "here it is the decimal sign")
 }
 
