@@ -69,7 +69,7 @@ func withS(word string) string {
 	switch {
 	case strings.HasSuffix(word, "y") && !strings.ContainsAny(before[:1], "aeiou"):
 		return word[:len(word)-1] + "ies"
-	case strings.HasSuffix(word, "s") || strings.HasSuffix(word, "x") || before == "zz" || before == "sh" || before == "ch":
+	case strings.HasSuffix(word, "s") || strings.HasSuffix(word, "x"), before == "zz", before == "sh", before == "ch":
 		return word + "es"
 	}
 	return word + "s"

@@ -253,8 +253,8 @@ func Parts(list []Piece) []place.Number {
 	return out
 }
 
-// Addends tell what lies apart at a place, as a sum: "4 + 8", and "6 + …" of more than
-// three. What they make is not told before they lie together. Empty where there are not two.
+// Addends tell what lies apart at a place, as a sum: "4 + 8", and of more than three "6 × 4" where
+// they are alike, or "6 + …". What they make is not told before they lie together. Empty where there are not two.
 func Addends(list []Piece, p place.Place) string {
 	var byPart [16]int
 	for i := range list {
@@ -271,6 +271,8 @@ func Addends(list []Piece, p place.Place) string {
 	switch {
 	case len(counts) < 2:
 		return ""
+	case len(counts) > 3 && len(slices.Compact(slices.Clone(counts))) == 1:
+		return counts[0] + " × " + strconv.Itoa(len(counts))
 	case len(counts) > 3:
 		counts = []string{counts[0], "…"}
 	}
