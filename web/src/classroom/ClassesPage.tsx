@@ -44,11 +44,9 @@ export function ClassesPage() {
       <ul className={cx('classes')}>
         {all.data?.map((c) => (
           <li key={c.id}>
-            <Link to={`/class/${c.id}`}>
+            <Link to={`/class/${c.id}`} className={cx(c.open && !c.by ? 'card open' : 'card')}>
               <strong>{c.name}</strong>
-              <span>
-                {c.by ? `${c.by}’s class` : c.open ? `The code ${c.code} lets in now` : 'The code is closed'}
-              </span>
+              <span>{c.by ? `${c.by}’s class` : c.open ? <Code of={c} /> : 'The code is closed'}</span>
             </Link>
           </li>
         ))}
@@ -64,6 +62,12 @@ export function ClassesPage() {
     </Frame>
   );
 }
+
+const Code = ({ of }: { of: ClassLine }) => (
+  <>
+    The code <b>{of.code}</b> lets in now
+  </>
+);
 
 const KEPT = [
   { value: 0, label: 'until it is deleted' },
