@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { Mark, type Piece } from '../core/core';
-import { boxesRound, ringOf } from './Rings';
+import { boxesRound, linksOf, ringOf } from './Rings';
 
 /** Two rows of beads: row, column and the ring of each. */
 const rows = (...rings: number[][]): Piece[] =>
@@ -40,4 +40,17 @@ test('a ring parts where others stand between', () => {
     { x: 0, y: 0, w: 10, h: 10 },
     { x: 20, y: 0, w: 10, h: 10 },
   ]);
+});
+
+test('the parts of a ring are joined where they are nearest', () => {
+  const [first, second, third] = boxes(rows([1, 1, 2, 0, 1], [1, 1, 0, 0, 0]), 1);
+  expect(linksOf([first!])).toBe('');
+  expect([first, second, third]).toEqual([
+    { x: 0, y: 0, w: 20, h: 30 },
+    { x: 40, y: 0, w: 10, h: 10 },
+    undefined,
+  ]);
+  expect(linksOf([first!, second!])).toBe('M20 5L40 5');
+  // Of two before it, the nearer one.
+  expect(linksOf([first!, second!, { x: 60, y: 20, w: 10, h: 10 }])).toBe('M20 5L40 5M50 10L60 20');
 });

@@ -11,19 +11,47 @@ const OFF = 2;
 export function Rings({ pieces }: { pieces: Piece[] }) {
   const rings = new Set(pieces.map(ringOf));
   rings.delete(0);
-  return [...rings].flatMap((ring) =>
-    boxesRound(pieces, (p) => ringOf(p) === ring).map((b, i) => (
-      <rect
-        key={`${ring} ${i}`}
-        className={`ring of-${((ring - 1) % 3) + 1}`}
-        x={b.x - OFF}
-        y={b.y - OFF}
-        width={b.w + 2 * OFF}
-        height={b.h + 2 * OFF}
-        rx={8}
-      />
-    )),
-  );
+  return [...rings].map((ring) => {
+    const look = `of-${((ring - 1) % 3) + 1}`;
+    const boxes = boxesRound(pieces, (p) => ringOf(p) === ring).map((b) => wider(b, OFF));
+    return (
+      <g key={ring}>
+        {boxes.map((b, i) => (
+          <rect key={i} className={`ring ${look}`} x={b.x} y={b.y} width={b.w} height={b.h} rx={8} />
+        ))}
+        {boxes.length > 1 && <path className={`ring-link ${look}`} d={linksOf(boxes)} />}
+      </g>
+    );
+  });
+}
+
+export const wider = ({ x, y, w, h }: Box, by: number): Box => ({
+  x: x - by,
+  y: y - by,
+  w: w + 2 * by,
+  h: h + 2 * by,
+});
+
+/** The lines that make one ring of several boxes: from each to the nearest before it. */
+export function linksOf(boxes: Box[]): string {
+  return boxes
+    .slice(1)
+    .map((b, i) => {
+      const ways = boxes.slice(0, i + 1).map((a) => {
+        const [x, y] = [between(a.x, a.w, b.x, b.w), between(a.y, a.h, b.y, b.h)];
+        return { d: `M${x.from} ${y.from}L${x.to} ${y.to}`, far: Math.hypot(x.to - x.from, y.to - y.from) };
+      });
+      return ways.reduce((best, way) => (way.far < best.far ? way : best)).d;
+    })
+    .join('');
+}
+
+/** From where to where two stretches of a line are joined: their nearest ends, or the middle of what both have. */
+function between(a: number, aLong: number, b: number, bLong: number) {
+  if (a + aLong < b) return { from: a + aLong, to: b };
+  if (b + bLong < a) return { from: a, to: b + bLong };
+  const middle = (Math.max(a, b) + Math.min(a + aLong, b + bLong)) / 2;
+  return { from: middle, to: middle };
 }
 
 /** The loops round pieces that became another and are counted there: told apart from what was taken. */

@@ -2,7 +2,7 @@
 // line that is being drawn round some.
 import { useRef, useState, type PointerEvent } from 'react';
 import { centreOf, inside, type Point } from '../board/geometry';
-import { boxesRound } from '../board/Rings';
+import { boxesRound, linksOf, wider } from '../board/Rings';
 import { notify, useLesson, type DrawnModel } from '../state/lesson';
 import { names } from '../shell/names';
 import { drawRound, useDrawing } from './drawing';
@@ -95,17 +95,16 @@ interface RingProps {
 function Ring({ model, ids, colour, off }: RingProps) {
   const own = new Set(ids);
   if (!model.pieces.some((p) => own.has(p[0]))) return null;
-  return boxesRound(model.pieces, (p) => own.has(p[0])).map((b, i) => (
-    <rect
-      key={i}
-      className={cx(`way-ring ${colour < 0 ? 'fresh' : `way-${colour}`}`)}
-      x={b.x - off}
-      y={b.y - off}
-      width={b.w + 2 * off}
-      height={b.h + 2 * off}
-      rx={10}
-    />
-  ));
+  const boxes = boxesRound(model.pieces, (p) => own.has(p[0])).map((b) => wider(b, off));
+  const look = colour < 0 ? 'fresh' : `way-${colour}`;
+  return (
+    <>
+      {boxes.map((b, i) => (
+        <rect key={i} className={cx(`way-ring ${look}`)} x={b.x} y={b.y} width={b.w} height={b.h} rx={10} />
+      ))}
+      {boxes.length > 1 && <path className={cx(`way-link ${look}`)} d={linksOf(boxes)} />}
+    </>
+  );
 }
 
 /** The ways as they are written: a colour, the child's name, the sentence with its branches. */
