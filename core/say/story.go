@@ -157,9 +157,11 @@ func agreeing(text string, was, one bool) string {
 	if was = was && !isMany(thing); was == one {
 		return text
 	}
-	if one {
+	switch {
+	case slices.Contains(adjectives, thing): // "{1} more comes": the thing is not named
+	case one:
 		words[at] = OneOf(thing) + end
-	} else {
+	default:
 		words[at] = ManyOf(thing) + end
 	}
 	if at+1 < len(words) && end == "" {
@@ -177,10 +179,14 @@ const mostWords = 3
 func nameAt(words []string, one bool) int {
 	for i, word := range words[:min(len(words), mostWords)] {
 		thing, end := bare(word)
+		verb := agree(thing, true) != agree(thing, false)
+		if one && verb && i > 0 {
+			return i - 1
+		}
 		if isMany(thing) || !one && OneOf(thing) == ManyOf(thing) {
 			return i
 		}
-		if end != "" || agree(thing, true) != agree(thing, false) || one && !slices.Contains(adjectives, thing) {
+		if end != "" || verb || one && !slices.Contains(adjectives, thing) {
 			if one {
 				return i
 			}

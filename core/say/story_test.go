@@ -42,6 +42,9 @@ func TestAStoryIsRightForOneAndForMany(t *testing.T) {
 		{"{1} dog barks", []int{2}, "2 dogs bark."},
 		{"{1} child has a kite", []int{3}, "3 children have a kite."},
 		{"{5}", []int{1}, "1."},
+		{"{1} more comes", []int{3}, "3 more come."},
+		{"{3} more come", []int{1}, "1 more comes."},
+		{"{2} red flies sit", []int{1}, "1 red fly sits."},
 		{"Here are {5} sweets and {1} of them was red", []int{5, 3}, "Here are 5 sweets and 3 of them were red."},
 	} {
 		s, ok := say.ReadStory(c.story)

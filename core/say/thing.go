@@ -86,7 +86,7 @@ var (
 		"bring hold keep find lose join meet help work drive ride skip kick throw turn travel move start stop open " +
 		"close break burn shine drop land lay look listen laugh smile cry dry hurry pick plant remain slide snore " +
 		"spin sprout swing talk wake win weigh wiggle enter appear disappear follow gather share visit bounce sail " +
-		"lean land park peck dig burst melt hum squeak quack moo bleat miss finish begin")
+		"lean park peck dig burst melt hum squeak quack moo bleat miss finish begin")
 )
 
 // agree is a verb of a story for one or for many; any other word stays.
