@@ -20,7 +20,7 @@ const screens = (option('screen') ?? '1280x800,1920x1080,820x1180,390x844').spli
 });
 const app = await startApp();
 const browser = await chromium.launch(launch);
-const page = await (await browser.newContext({ reducedMotion: 'reduce' })).newPage();
+const page = await browser.newPage();
 let failing = 0;
 const methods = await methodsOf(page, app.url);
 try {

@@ -135,7 +135,7 @@ func (s *session) stayNear(was lesson.Lesson) {
 	_, at := was.Scene(s.scene)
 	for at--; at >= 0; at-- {
 		if _, i := s.doc.Scene(was.Scenes[at].ID); i >= 0 {
-			s.scene, s.step, s.phase, s.scratch = was.Scenes[at].ID, 0, lesson.Rest, nil
+			s.standAt(was.Scenes[at].ID)
 			return
 		}
 	}

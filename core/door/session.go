@@ -59,11 +59,16 @@ func (s *session) board() board.Board {
 	return sc.BoardAt(s.step, s.phase)
 }
 
+// standAt goes to the beginning of a scene.
+func (s *session) standAt(scene string) {
+	s.scene, s.step, s.phase, s.scratch = scene, 0, lesson.Rest, nil
+}
+
 // settle keeps the place in the lesson valid after an edit.
 func (s *session) settle() {
 	sc, ok := s.current()
 	if !ok {
-		s.scene, s.step, s.phase, s.scratch = "", 0, lesson.Rest, nil
+		s.standAt("")
 		if len(s.doc.Scenes) > 0 {
 			s.scene = s.doc.Scenes[0].ID
 		}

@@ -124,16 +124,9 @@ func makeCompare(r Request) (Example, error) {
 // comparisonHardness is what makes two numbers harder to compare: how long the longer one is, their zeros,
 // and how many places are alike before one decides.
 func comparisonHardness(a, b string) hardness {
-	h := hardness{"harder.digit": 0, "harder.zero": 0, "harder.alike": 0}
+	h := writtenHardness([]string{a, b}, false)
 	shared := a[:sharedFront(a, b)]
 	h["harder.alike"] = len(shared) - strings.Count(shared, ".")
-	for _, n := range []string{a, b} {
-		digits := strings.NewReplacer(".", "", ",", "", " ", "").Replace(n)
-		h["harder.digit"] = max(h["harder.digit"], len(digits))
-		if len(digits) > 2 {
-			h["harder.zero"] += strings.Count(digits, "0")
-		}
-	}
 	return h
 }
 
@@ -154,12 +147,12 @@ func sharedFront(a, b string) int {
 // growComparison draws two numbers anew that may be a digit longer, and share as many places or one more.
 func growComparison(args []string, draw func(int) int) []string {
 	out := each(grown)(args, draw)
-	shared := sharedFront(args[0], args[1]) + draw(2)
-	if shared == 0 || sharedFront(args[0], args[1]) == 0 && len(args[0]) != len(args[1]) {
+	shared, more := sharedFront(args[0], args[1]), draw(2)
+	if shared == 0 && len(args[0]) != len(args[1]) {
 		return out
 	}
 	first, second := out[0], out[1]
-	n := min(shared, len(first), len(second))
+	n := min(shared+more, len(first), len(second))
 	out[1] = first[:n] + second[n:]
 	return out
 }

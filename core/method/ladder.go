@@ -68,19 +68,8 @@ func hardnessOf(e Example) hardness {
 	if e.hard != nil {
 		return e.hard
 	}
-	h := hardness{"harder.digit": 0, "harder.zero": 0, "harder.regrouping": 0, "harder.unbundling": 0,
-		"harder.remainder": 0}
-	for _, a := range e.Scene.Made.Args {
-		digits := strings.Trim(a, "+-−×÷xX*/ ")
-		if !strings.ContainsAny(digits, "0123456789") {
-			continue
-		}
-		h["harder.digit"] = max(h["harder.digit"], len(strings.NewReplacer(".", "", " ", "").Replace(digits)))
-		// 10 − 4 is not harder than 13 − 8.
-		if plain := strings.ReplaceAll(digits, " ", ""); len(plain) > 2 || e.Scene.Made.Method == columnSubtract.ID {
-			h["harder.zero"] += strings.Count(plain, "0")
-		}
-	}
+	h := writtenHardness(e.Scene.Made.Args, e.Scene.Made.Method == columnSubtract.ID)
+	h["harder.regrouping"], h["harder.unbundling"], h["harder.remainder"] = 0, 0, 0
 	has := func(s lesson.Step, kind string) int {
 		if slices.ContainsFunc(s.Moves, func(mv board.Move) bool { return mv.Kind == kind }) {
 			return 1
@@ -93,6 +82,23 @@ func hardnessOf(e Example) hardness {
 	}
 	if strings.Contains(e.Scene.Made.Answer, "remainder") {
 		h["harder.remainder"] = 1
+	}
+	return h
+}
+
+// writtenHardness is how long the longest of some numbers is, and how many zeros they have. 10 − 4 is not harder
+// than 13 − 8, so numbers of two digits have none but where they are counted too.
+func writtenHardness(numbers []string, two bool) hardness {
+	h := hardness{"harder.digit": 0, "harder.zero": 0}
+	for _, a := range numbers {
+		plain := strings.ReplaceAll(strings.Trim(a, "+-−×÷xX*/ "), " ", "")
+		if !strings.ContainsAny(plain, "0123456789") {
+			continue
+		}
+		h["harder.digit"] = max(h["harder.digit"], len(strings.ReplaceAll(plain, ".", "")))
+		if len(plain) > 2 || two {
+			h["harder.zero"] += strings.Count(plain, "0")
+		}
 	}
 	return h
 }

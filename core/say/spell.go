@@ -112,11 +112,14 @@ func grouped(b *strings.Builder, digits, group string) {
 	}
 }
 
+// moneySigns takes the signs of money out of a text.
+var moneySigns = strings.NewReplacer("€", "", "£", "", "$", "")
+
 // Plain is a typed text with its numbers as the core reads them: the opposite of Spell.
 // What is no number, or is grouped otherwise, stays for the reader to judge; but 1,000 is a
 // thousand wherever the comma is no decimal sign, and €3.50 is 3.50.
 func (w Vocabulary) Plain(text string) string {
-	text = strings.NewReplacer("€", "", "£", "", "$", "").Replace(text)
+	text = moneySigns.Replace(text)
 	group, point := w.marks()
 	if group == "" && point == "." && !strings.Contains(text, ",") {
 		return text

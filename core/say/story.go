@@ -179,7 +179,7 @@ const mostWords = 3
 func nameAt(words []string, one bool) int {
 	for i, word := range words[:min(len(words), mostWords)] {
 		thing, end := bare(word)
-		verb := agree(thing, true) != agree(thing, false)
+		_, _, verb := verbOf(thing)
 		if one && verb && i > 0 {
 			return i - 1
 		}

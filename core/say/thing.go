@@ -89,23 +89,32 @@ var (
 		"lean park peck dig burst melt hum squeak quack moo bleat miss finish begin")
 )
 
-// agree is a verb of a story for one or for many; any other word stays.
-func agree(word string, one bool) string {
+// verbOf is a verb of a story for many and for one; ok is false for any other word.
+func verbOf(word string) (many, one string, ok bool) {
 	for _, v := range irregularVerbs {
 		if word == v[0] || word == v[1] {
-			if one {
-				return v[1]
-			}
-			return v[0]
+			return v[0], v[1], true
 		}
 	}
 	for _, many := range regularVerbs {
-		if single := withS(many); word == many || word == single {
-			if one {
-				return single
-			}
-			return many
+		if !strings.HasPrefix(word, many[:len(many)-1]) {
+			continue
+		}
+		if one := withS(many); word == many || word == one {
+			return many, one, true
 		}
 	}
-	return word
+	return "", "", false
+}
+
+// agree is a verb of a story for one or for many; any other word stays.
+func agree(word string, single bool) string {
+	many, one, ok := verbOf(word)
+	switch {
+	case !ok:
+		return word
+	case single:
+		return one
+	}
+	return many
 }

@@ -14,15 +14,28 @@ export function Rings({ pieces }: { pieces: Piece[] }) {
   return [...rings].map((ring) => {
     const look = `of-${((ring - 1) % 3) + 1}`;
     const boxes = boxesRound(pieces, (p) => ringOf(p) === ring).map((b) => wider(b, OFF));
-    return (
-      <g key={ring}>
-        {boxes.map((b, i) => (
-          <rect key={i} className={`ring ${look}`} x={b.x} y={b.y} width={b.w} height={b.h} rx={8} />
-        ))}
-        {boxes.length > 1 && <path className={`ring-link ${look}`} d={linksOf(boxes)} />}
-      </g>
-    );
+    return <Boxes key={ring} boxes={boxes} ring={`ring ${look}`} link={`ring-link ${look}`} />;
   });
+}
+
+interface BoxesProps {
+  boxes: Box[];
+  /** The class of each, and of the lines that make one of them. */
+  ring: string | undefined;
+  link?: string | undefined;
+  corner?: number;
+}
+
+/** Rounded boxes, joined to one ring where that has a look. */
+export function Boxes({ boxes, ring, link, corner = 8 }: BoxesProps) {
+  return (
+    <>
+      {boxes.map((b, i) => (
+        <rect key={i} className={ring} x={b.x} y={b.y} width={b.w} height={b.h} rx={corner} />
+      ))}
+      {link && boxes.length > 1 && <path className={link} d={linksOf(boxes)} />}
+    </>
+  );
 }
 
 export const wider = ({ x, y, w, h }: Box, by: number): Box => ({
@@ -60,17 +73,7 @@ export function Loops({ pieces }: { pieces: Piece[] }) {
   const boxes = [...looks].flatMap((look) =>
     boxesRound(pieces, (p) => p[1] === look && (p[7] & Mark.spent) > 0),
   );
-  return boxes.map((b, i) => (
-    <rect
-      key={i}
-      className="loop"
-      x={b.x - OFF}
-      y={b.y - OFF}
-      width={b.w + 2 * OFF}
-      height={b.h + 2 * OFF}
-      rx={8}
-    />
-  ));
+  return <Boxes boxes={boxes.map((b) => wider(b, OFF))} ring="loop" />;
 }
 
 /**

@@ -2,7 +2,7 @@
 // line that is being drawn round some.
 import { useRef, useState, type PointerEvent } from 'react';
 import { centreOf, inside, type Point } from '../board/geometry';
-import { boxesRound, linksOf, wider } from '../board/Rings';
+import { Boxes, boxesRound, wider } from '../board/Rings';
 import { notify, useLesson, type DrawnModel } from '../state/lesson';
 import { names } from '../shell/names';
 import { drawRound, useDrawing } from './drawing';
@@ -97,14 +97,7 @@ function Ring({ model, ids, colour, off }: RingProps) {
   if (!model.pieces.some((p) => own.has(p[0]))) return null;
   const boxes = boxesRound(model.pieces, (p) => own.has(p[0])).map((b) => wider(b, off));
   const look = colour < 0 ? 'fresh' : `way-${colour}`;
-  return (
-    <>
-      {boxes.map((b, i) => (
-        <rect key={i} className={cx(`way-ring ${look}`)} x={b.x} y={b.y} width={b.w} height={b.h} rx={10} />
-      ))}
-      {boxes.length > 1 && <path className={cx(`way-link ${look}`)} d={linksOf(boxes)} />}
-    </>
-  );
+  return <Boxes boxes={boxes} ring={cx(`way-ring ${look}`)} link={cx(`way-link ${look}`)} corner={10} />;
 }
 
 /** The ways as they are written: a colour, the child's name, the sentence with its branches. */
