@@ -91,15 +91,26 @@ async function* states(page: Page): AsyncGenerator<string> {
   yield 'a lesson that does not open';
 }
 
-// All sizes take minutes: `make soak` goes through them, every run through two.
-const often = process.env.EVERY_SIZE ? Object.keys(sizes) : ['phone', 'laptop'];
-for (const [name, [width, height]] of Object.entries(sizes).filter(([name]) => often.includes(name))) {
-  test(`axe finds nothing on any screen or state, ${name}: ${width} × ${height}`, async ({ page }) => {
+// All sizes take minutes: `make soak` goes through them, each begun in its own; every run goes through
+// one, and looks at each state on a phone too.
+for (const begun of process.env.EVERY_SIZE
+  ? (Object.keys(sizes) as (keyof typeof sizes)[])
+  : ['laptop' as const])
+  test(`axe finds nothing on any screen or state: ${begun}`, async ({ page }) => {
     test.setTimeout(300_000);
-    await page.setViewportSize({ width, height });
-    for await (const state of states(page)) await test.step(state, () => sound(page));
+    const at = async (size: keyof typeof sizes) => {
+      const [width, height] = sizes[size];
+      await page.setViewportSize({ width, height });
+    };
+    await at(begun);
+    for await (const state of states(page))
+      await test.step(state, async () => {
+        await sound(page, state);
+        await at('phone');
+        await sound(page, `${state}, on a phone`);
+        await at(begun);
+      });
   });
-}
 
 test('axe finds nothing in a dark room', async ({ page }) => {
   test.setTimeout(300_000);
@@ -166,14 +177,25 @@ test('what the keys are at, what was done and what was undone is told, each once
   await expect(notice).toContainText('3 tens here. A hundred needs 7 more.');
 });
 
-const boards = { laptop: [1280, 800], phone: [390, 844], board: [1920, 1080], wall: [3840, 2160] } as const;
-for (const [name, [width, height]] of Object.entries(boards)) {
-  test(`nothing is cut off at the side on a ${name}`, async ({ page }) => {
-    await page.setViewportSize({ width, height });
-    await open(page, [blocks({ hundreds: 2, tens: 4, ones: 6 })]);
-    const wide = () =>
-      page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
-    await expect(pieces(page, 'hundreds')).toHaveCount(2);
+test('nothing is cut off at the side on a phone, a laptop, a board and a wall', async ({ page }) => {
+  const wide = () =>
+    page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+  const size = () =>
+    page
+      .locator('.columns_zone-count')
+      .first()
+      .evaluate((e) => parseFloat(getComputedStyle(e).fontSize));
+  const each = async (look: (width: number) => Promise<void>) => {
+    for (const name of ['phone', 'laptop', 'board', 'wall'] as const) {
+      const [width, height] = sizes[name];
+      await page.setViewportSize({ width, height });
+      await test.step(name, () => look(width));
+    }
+  };
+  await page.setViewportSize({ width: 390, height: 844 });
+  await open(page, [blocks({ hundreds: 2, tens: 4, ones: 6 })]);
+  await expect(pieces(page, 'hundreds')).toHaveCount(2);
+  await each(async () => {
     await settled(page);
     await expect.poll(wide).toBe(0);
     const board = (await page.locator('.Tile_room').boundingBox())!;
@@ -182,16 +204,13 @@ for (const [name, [width, height]] of Object.entries(boards)) {
       expect(box.x).toBeGreaterThanOrEqual(board.x);
       expect(box.x + box.width).toBeLessThanOrEqual(board.x + board.width);
     }
-    await present(page);
+  });
+  await present(page);
+  await each(async (width) => {
     await expect.poll(wide).toBe(0);
-    const size = () =>
-      page
-        .locator('.columns_zone-count')
-        .first()
-        .evaluate((e) => parseFloat(getComputedStyle(e).fontSize));
     if (width >= 1280) await expect.poll(size).toBeGreaterThanOrEqual((44 * Math.min(width, 1920)) / 1280);
   });
-}
+});
 
 test.describe('a touch board', () => {
   test.use({ hasTouch: true });

@@ -12,6 +12,7 @@ import {
   type,
   write,
 } from './teacher';
+import { examplesOf } from './stage-look.mjs';
 import type { Page } from '@playwright/test';
 
 /** What is chosen, what is typed, and what stands there at the end. */
@@ -65,27 +66,38 @@ async function make(page: Page, operation: string, method: string, typed: string
 test.use({ contextOptions: { reducedMotion: 'reduce' } });
 
 for (const [operation, list] of Object.entries(problems)) {
-  test(`${operation.toLowerCase()}: from the typed problem to the last step`, async ({ page }) => {
+  test(`${operation.toLowerCase()}: from the typed problem to the last step`, async ({ page, app }) => {
     test.setTimeout(240_000);
-    await open(page, [blocks({ ones: 3 })]);
-    for (const [method, typed, end] of list) {
-      await make(page, operation, method, typed);
-      const place = page.locator('.Prompt_prompt-place');
-      const steps = Number((await place.textContent())!.split(' of ')[1]);
+    // One goes through the dialog and is walked through, step by step; of the others the last step is
+    // looked at. To walk through each is `make stage`.
+    const [[method, typed, end], ...others] = list as [(typeof list)[0], ...typeof list];
+    const id = await examplesOf(
+      page,
+      app.url,
+      others.map(([name, problem]) => ({ method: name, typed: problem })),
+    );
+    await page.goto(`/lesson/${id}`);
+    const here = page.locator('.Stem_scene.Stem_here');
+    const last = async () => {
+      const place = await page.locator('.Prompt_prompt-place').textContent();
+      const steps = Number(place!.split(' of ')[1]);
       expect(steps).toBeGreaterThan(1);
-      const here = page.locator('.Stem_scene.Stem_here');
-      const last = here.locator('.Stem_leaf.Stem_now', {
-        hasText: new RegExp(`^${steps}$`),
-      });
-      // One is walked through, step by step; to walk through each is `make stage`.
-      if (method === list[0]![0]) {
-        await page.getByRole('button', { name: 'Next', exact: true }).focus();
-        for (let n = 0; n < 3 * steps + 2 && (await last.count()) === 0; n++)
-          await page.keyboard.press('Enter');
-      } else await here.getByRole('button', { name: new RegExp(`^Step ${steps}:`) }).click();
-      await expect(page.locator('.Lines_lines')).toContainText(end);
+      return steps;
+    };
+    for (const [i, [, , theirs]] of others.entries()) {
+      if (i > 0) await page.locator('.Stem_scene').nth(i).locator('.Stem_bud').click();
+      await expect(page.locator('.Stem_scene').nth(i)).toHaveClass(/Stem_here/);
+      await here.getByRole('button', { name: new RegExp(`^Step ${await last()}:`) }).click();
+      await expect(page.locator('.Lines_lines')).toContainText(theirs);
       await expect(page.locator('.Prompt_misfit-note')).toHaveCount(0);
     }
+    await make(page, operation, method, typed);
+    const steps = await last();
+    const there = here.locator('.Stem_leaf.Stem_now', { hasText: new RegExp(`^${steps}$`) });
+    await page.getByRole('button', { name: 'Next', exact: true }).focus();
+    for (let n = 0; n < 3 * steps + 2 && (await there.count()) === 0; n++) await page.keyboard.press('Enter');
+    await expect(page.locator('.Lines_lines')).toContainText(end);
+    await expect(page.locator('.Prompt_misfit-note')).toHaveCount(0);
   });
 }
 

@@ -145,6 +145,18 @@ test('of many lessons only those in sight are in the page, and the rest come as 
   }
   await expect(last).toBeVisible();
   expect(await page.locator('.Card_card').count()).toBeLessThan(60);
+  // Under a dialog it stays where it is.
+  await page.evaluate(() => window.scrollTo(0, 0));
+  await page.getByRole('button', { name: 'Words of the school' }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  for (const x of [20, 640]) {
+    await page.mouse.move(x, 400);
+    await page.mouse.wheel(0, 900);
+    await page.waitForFunction(
+      () => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() => done(true)))),
+    );
+  }
+  expect(await page.evaluate(() => window.scrollY)).toBe(0);
 });
 
 test('what sets a model up stays open beside the board while it is tried', async ({ page }) => {

@@ -25,9 +25,18 @@ export async function methodsOf(page, url) {
 
 /** Makes a lesson of one example and gives its id; nothing where the problem is not shown with that model. */
 export async function exampleOf(page, url, method, args, model) {
+  return examplesOf(page, url, [{ method, args, model }]);
+}
+
+/** Makes a lesson of examples, of methods by their ids or titles, and gives its id; nothing where one cannot be. */
+export async function examplesOf(page, url, examples) {
   const handle = await begun(page, url);
-  const made = await core(page, 'addExample', { handle, id: 'a', method, args, model });
-  if (made.error) return undefined;
+  const methods = (await core(page, 'methods', { handle })).ok;
+  for (const [i, { method, ...more }] of examples.entries()) {
+    const { id } = methods.find((m) => m.id === method || m.title === method);
+    const made = await core(page, 'addExample', { handle, id: 'abcdefgh'[i], method: id, ...more });
+    if (made.error) return undefined;
+  }
   return post(url, (await core(page, 'document', { handle })).ok);
 }
 

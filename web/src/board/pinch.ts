@@ -32,8 +32,9 @@ export function usePinch(room: RefObject<HTMLDivElement | null>, zoom: number, s
   };
   /** Scrolls so that what was between the fingers is still there. */
   const follow = () => {
+    if (!hold.current || fingers.current.size !== 2) return;
     const drawn = room.current?.querySelector('.drawing')?.getBoundingClientRect();
-    if (!hold.current || !drawn || fingers.current.size !== 2) return;
+    if (!drawn) return;
     const { on } = hold.current;
     const now = between();
     room.current?.scrollBy(drawn.left + on.x * drawn.width - now.x, drawn.top + on.y * drawn.height - now.y);

@@ -89,7 +89,8 @@ export function Dialog(props: ModalProps) {
   const there = usePart(opened, !!props.open || was);
   return (
     there && (
-      <there.Modal {...props} style={{ top: 24, ...props.style }}>
+      // What scrolls under it is held by its style: a lock is a style of the whole page, made anew each time.
+      <there.Modal {...props} scrollLock={false} style={{ top: 24, ...props.style }}>
         <FirstFocus open={!!props.open} />
         {props.children}
       </there.Modal>

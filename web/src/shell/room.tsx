@@ -54,7 +54,11 @@ export function useDarkRoom() {
 export function Room({ children }: { children: ReactNode }) {
   const dark = useRoom((s) => s.dark && s.here);
   return (
-    <ConfigProvider theme={dark ? darkTheme : theme} modal={{ mask: { closable: false } }}>
+    <ConfigProvider
+      theme={dark ? darkTheme : theme}
+      modal={{ mask: { closable: false } }}
+      wave={{ disabled: true }}
+    >
       {children}
     </ConfigProvider>
   );
