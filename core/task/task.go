@@ -8,6 +8,7 @@ import (
 	"slices"
 	"strconv"
 	"strings"
+	"unicode"
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
@@ -45,6 +46,8 @@ type Face struct {
 	Blanks []Blank `json:"blanks"`
 	// Bank are what she can choose from; each is there once.
 	Bank []string `json:"bank,omitempty"`
+	// Pointed says that a number with a point may be meant: none is offered to those who count to a hundred.
+	Pointed bool `json:"pointed,omitempty"`
 }
 
 // Picture is a board to look at.
@@ -257,6 +260,7 @@ func FaceOf(t Task, w say.Vocabulary) (Face, error) {
 	}
 	f := did.face(w)
 	f.Kind = t.Kind
+	f.Pointed = slices.ContainsFunc(t.About, mayHavePoint)
 	for i := range f.Lines {
 		for k := range f.Lines[i].Cells {
 			f.Lines[i].Cells[k].Text = w.Spell(f.Lines[i].Cells[k].Text)
@@ -266,6 +270,31 @@ func FaceOf(t Task, w say.Vocabulary) (Face, error) {
 		f.Bank[i] = w.Spell(f.Bank[i])
 	}
 	return f, nil
+}
+
+// mayHavePoint reports whether what a task is about has to do with parts of one: a number or a place with a
+// point (3.4, 5.h), a part by its name, a factor or a divisor of 10, 100 or 1,000. It is not asked of the
+// answer, which a point offered would give away.
+func mayHavePoint(about string) bool {
+	for i := 1; i+1 < len(about); i++ {
+		if next := rune(about[i+1]); about[i] == '.' && unicode.IsDigit(rune(about[i-1])) &&
+			(unicode.IsDigit(next) || unicode.IsLetter(next)) {
+			return true
+		}
+	}
+	for _, part := range []string{"tenth", "hundredth", "thousandth"} {
+		if strings.Contains(about, part) {
+			return true
+		}
+	}
+	words := strings.Fields(strings.NewReplacer("×", " × ", "÷", " ÷ ").Replace(about))
+	for i, word := range words[:max(0, len(words)-1)] {
+		by, ten := strings.CutPrefix(words[i+1], "10")
+		if ten && strings.Trim(by, "0") == "" && (word == "×" || word == "÷") {
+			return true
+		}
+	}
+	return false
 }
 
 // Start is the board that a child works on: with nothing on it, or as she goes on with it; false

@@ -632,3 +632,29 @@ func TestWhatIsAskedForIsNamedRight(t *testing.T) {
 		require.Equal(t, want, face.Ask)
 	}
 }
+
+// A point is offered where parts of one come in, and only there: in the class's own words and numbers too.
+func TestAPointIsOfferedWherePartsOfOneComeIn(t *testing.T) {
+	ones := say.Vocabulary{Numbers: "4,002.5", Columns: "bulbs, bags, trays, crates"}
+	for _, c := range []struct {
+		kind  string
+		about []string
+		want  bool
+	}{
+		{"read", []string{"discs 3o 5.h"}, true},
+		{"read", []string{"discs 2h 3t 3o"}, false},
+		{"read", []string{"blocks 4th 2o"}, false},
+		{"fill", []string{"3.4 + □ = 5"}, true},
+		{"fill", []string{"4002 − □ = 1567"}, false},
+		{"fill", []string{"34 ÷ 10 = □"}, true},
+		{"fill", []string{"chain 34 ×10 □ ÷10 □"}, true},
+		{"fill", []string{"34 × 104 = □"}, false},
+		{"fill", []string{"34 × 2 = □"}, false},
+		{"column", []string{"402 − 167"}, false},
+		{"column", []string{"3.7 + 2.85"}, true},
+	} {
+		face, err := task.FaceOf(task.Task{Kind: c.kind, About: c.about}, ones)
+		require.NoError(t, err, c.about)
+		require.Equal(t, c.want, face.Pointed, c.about)
+	}
+}

@@ -4948,6 +4948,10 @@ export interface TaskView {
    * Bank are what she can choose from; each is there once.
    */
   bank?: string[];
+  /**
+   * Pointed says that a number with a point may be meant: none is offered to those who count to a hundred.
+   */
+  pointed?: boolean;
   views: BoardView[];
   answers: string[];
 }

@@ -123,7 +123,7 @@ export function Task({ set, n, task, asked }: TaskProps) {
         {pad && !task.bank && (
           <DigitPad
             signs={SIGNS[here?.gives ?? ''] ?? ''}
-            point={task.blanks.some((b) => POINTED.includes(b.gives)) && mayHavePoint(task)}
+            point={task.blanks.some((b) => POINTED.includes(b.gives)) && task.pointed === true}
             writing={writing}
             off={!here || !PADDED.includes(here.gives)}
             long={here?.gives === 'digits' ? 2 : 24}
@@ -139,10 +139,6 @@ export function Task({ set, n, task, asked }: TaskProps) {
 function fieldOf(fields: RefObject<HTMLDivElement | null>, blank: string) {
   return fields.current?.querySelector<HTMLInputElement>(`[data-blank="${CSS.escape(blank)}"]`);
 }
-
-/** Whether a number with a point may be meant: none is offered to those who count to a hundred. */
-const mayHavePoint = ({ ask, lines, boards }: DeskTask) =>
-  /\d[.,]\d|tenth|hundredth|thousandth|÷ 10|discs/.test(JSON.stringify([ask, lines, boards]));
 
 /** How long a look is, in milliseconds. */
 const LOOK_MS = 2000;
