@@ -63,6 +63,16 @@ test('every dialog begins at its first field, by mouse and by keys', async ({ pa
   await newExample(page);
   await typeThere(page, '8 + 5');
   await expect(page.getByRole('dialog').locator('.ExampleDialog_problem')).toHaveValue('8 + 5');
+
+  // Where the fields come only with what the server says, too.
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'Lessons' })).toBeVisible();
+  await page.route('**/school', async (route) => {
+    await page.locator('.ant-modal-footer button:focus').waitFor();
+    await route.continue();
+  });
+  await page.getByRole('button', { name: 'Words of the school' }).click();
+  await expect(page.getByRole('dialog').getByRole('combobox').first()).toBeFocused();
 });
 
 test('the focus is never lost: after menus, verbs, dialogs and deleting', async ({ page }) => {

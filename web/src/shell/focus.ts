@@ -61,27 +61,43 @@ export function keepFocus() {
   }).observe(document.body, { childList: true, subtree: true });
 }
 
-/** What a dialog begins with: the field that is marked, or the first, or its own first button. */
-function firstOf(dialog: Element): HTMLElement | null {
-  const body = dialog.querySelector('.ant-modal-body');
-  return (
-    body?.querySelector<HTMLElement>('[data-first], [data-first] input, [data-first] textarea') ??
-    body?.querySelector<HTMLElement>('input:not([type=hidden], [type=radio]), textarea') ??
-    body?.querySelector<HTMLElement>('button, [tabindex="0"], a[href]') ??
-    dialog.querySelector<HTMLElement>('.ant-modal-footer .ant-btn-primary, .ant-modal-footer button')
-  );
-}
+const bodyOf = (dialog: Element) => dialog.querySelector('.ant-modal-body');
 
-/** Focuses the first field of the dialog round an element, as soon as it can have the focus. */
-export function focusFirst(inside: Element | null) {
+/** What a dialog begins with: the field that is marked, or the first. */
+const fieldOf = (dialog: Element) =>
+  bodyOf(dialog)?.querySelector<HTMLElement>('[data-first], [data-first] input, [data-first] textarea') ??
+  bodyOf(dialog)?.querySelector<HTMLElement>('input:not([type=hidden], [type=radio]), textarea');
+
+/** Where there is no field it is its own first button. */
+const firstOf = (dialog: Element) =>
+  fieldOf(dialog) ??
+  bodyOf(dialog)?.querySelector<HTMLElement>('button, [tabindex="0"], a[href]') ??
+  dialog.querySelector<HTMLElement>('.ant-modal-footer .ant-btn-primary, .ant-modal-footer button');
+
+/**
+ * Focuses the first field of the dialog round an element, as soon as it can have the focus. A field
+ * that comes later, with what the server says, has it from a button that nobody went to. What is
+ * given back ends the waiting.
+ */
+export function focusFirst(inside: Element | null): (() => void) | undefined {
   const dialog = inside?.closest('.ant-modal');
   if (!dialog) return;
+  const body = bodyOf(dialog);
+  let put: HTMLElement | null = null;
+  const later = new MutationObserver(() => {
+    const field = fieldOf(dialog);
+    if (!field) return;
+    later.disconnect();
+    if (document.activeElement === put) field.focus();
+  });
   let tries = 30;
   const attempt = () => {
-    const first = firstOf(dialog);
-    if (dialog.querySelector('.ant-modal-body')?.contains(document.activeElement)) return;
-    first?.focus();
-    if (document.activeElement !== first && tries-- > 0) requestAnimationFrame(attempt);
+    if (body?.contains(document.activeElement)) return;
+    put = firstOf(dialog);
+    put?.focus();
+    if (document.activeElement !== put && tries-- > 0) requestAnimationFrame(attempt);
+    else if (body && !body.contains(put)) later.observe(body, { childList: true, subtree: true });
   };
   attempt();
+  return () => later.disconnect();
 }
