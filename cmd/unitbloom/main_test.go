@@ -353,8 +353,7 @@ func TestAFullDiskIsSaidAndLosesNothing(t *testing.T) {
 	first := serve(t, data)
 	require.NoError(t, first.cmd.Process.Signal(os.Interrupt))
 	require.NoError(t, first.cmd.Wait())
-	limited := command(t, "serve", "--data", data, "--port", "0")
-	limited.Path, limited.Args = "/bin/sh", append([]string{"sh", "-c", `ulimit -f 400; exec "$@"`, "sh"}, limited.Args...)
+	limited := limitedTo(400, command(t, "serve", "--data", data, "--port", "0"))
 	var log bytes.Buffer
 	limited.Stderr = &log
 	app := started(t, limited)
@@ -383,6 +382,21 @@ func TestAFullDiskIsSaidAndLosesNothing(t *testing.T) {
 	var shelf struct{ Lessons []struct{ Title string } }
 	get(t, again.url+"/api/lessons", &shelf)
 	assert.Len(t, shelf.Lessons, 9+made)
+	// Where there is no room for a backup, that is said of the backup, and none is left half written.
+	folder := t.TempDir()
+	said, err := limitedTo(100, command(t, "backup", "--data", data, filepath.Join(folder, "b.db"))).CombinedOutput()
+	require.Error(t, err)
+	assert.Regexp(t, `The backup ".*b\.db" cannot be written: the disk is full\. Make room there`, string(said))
+	left, err := os.ReadDir(folder)
+	require.NoError(t, err)
+	assert.Empty(t, left)
+}
+
+// limitedTo lets a command write no file longer than so many blocks of 512 bytes.
+func limitedTo(blocks int, c *exec.Cmd) *exec.Cmd {
+	limit := fmt.Sprintf(`ulimit -f %d; exec "$@"`, blocks)
+	c.Path, c.Args = "/bin/sh", append([]string{"sh", "-c", limit, "sh"}, c.Args...)
+	return c
 }
 
 func lessonWith(t *testing.T, url, scene string) string {

@@ -43,7 +43,8 @@ func Backup(path, to string) (Backed, error) {
 		return Backed{}, explain(path, err)
 	}
 	b, err := copyTo(db, to)
-	if err != nil && Kind(err) != nil {
+	// Where there is no room it is for the copy, which has said so.
+	if kind := Kind(err); kind != nil && kind != ErrFull {
 		return b, explain(path, err)
 	}
 	return b, err
@@ -73,13 +74,13 @@ func copyTo(db *gorm.DB, to string) (b Backed, err error) {
 	}
 	part, err := os.CreateTemp(filepath.Dir(to), "."+filepath.Base(to)+".unfinished-*")
 	if err != nil {
-		return b, fmt.Errorf("the backup %q cannot be written: %w", to, err)
+		return b, notWritten(to, err)
 	}
 	_ = part.Close()
 	defer os.Remove(part.Name())
 	// SQLite writes into an empty file as into a new one.
 	if err := db.Exec("VACUUM INTO ?", part.Name()).Error; err != nil {
-		return b, fmt.Errorf("the backup %q cannot be written: %w", to, err)
+		return b, notWritten(to, err)
 	}
 	lessons, err := sound(part.Name())
 	if err != nil {
@@ -149,7 +150,7 @@ func flush(path string) (size int64, err error) {
 // What was there before is kept aside, with its -wal, under the name that comes back.
 func PutBack(from, path string) (b Backed, aside string, err error) {
 	if b.Lessons, err = sound(from); err != nil {
-		return b, "", fmt.Errorf("the backup %q is not put back: %w", from, explain(from, err))
+		return b, "", noBackup(from, err)
 	}
 	lock, err := hold(path)
 	if err != nil {

@@ -4,6 +4,8 @@ import (
 	"errors"
 	"fmt"
 	"io/fs"
+	"os"
+	"path/filepath"
 	"strings"
 	"syscall"
 
@@ -86,6 +88,38 @@ func explain(path string, err error) error {
 		return fmt.Errorf("%q is not a database of Unit Bloom. Name another file with --data", path)
 	}
 	return fmt.Errorf("the database %q does not open: %w", path, err)
+}
+
+// notWritten says why a backup is not written, and what would do.
+func notWritten(file string, err error) error {
+	const why = "the backup %q cannot be written"
+	folder := filepath.Dir(file)
+	switch kind := Kind(err); {
+	case errors.Is(err, fs.ErrNotExist):
+		return fmt.Errorf(why+": there is no folder %q. Make it, or name another file", file, folder)
+	case kind == ErrFull:
+		return fmt.Errorf(why+": %w. Make room there, or name a file on another disk", file, ErrFull)
+	case kind == ErrReadOnly:
+		return fmt.Errorf(why+": the folder %q is read-only for this user. Name a file in another", file, folder)
+	}
+	return fmt.Errorf(why+": %w", file, err)
+}
+
+// noBackup says why a file is not put in the place of a database, and what would do.
+func noBackup(file string, err error) error {
+	const why = "the backup %q is not put back"
+	if _, missing := os.Stat(file); errors.Is(missing, fs.ErrNotExist) {
+		return fmt.Errorf(why+": there is no such file. Name a file that `unitbloom backup` wrote", file)
+	}
+	switch Kind(err) {
+	case ErrDamaged:
+		return fmt.Errorf(why+": %w (%s). Take an earlier one", file, ErrDamaged, findings(err))
+	case ErrNewer:
+		return fmt.Errorf(why+": %w. Put it back with the newer Unit Bloom", file, err)
+	case errNoDB:
+		return fmt.Errorf(why+": it is not a database of Unit Bloom. Name a file that `unitbloom backup` wrote", file)
+	}
+	return fmt.Errorf(why+": %w", file, explain(file, err))
 }
 
 // findings are what a check found, without the heads of its list.
