@@ -290,7 +290,7 @@ func mayHavePoint(about string) bool {
 	words := strings.Fields(strings.NewReplacer("×", " × ", "÷", " ÷ ").Replace(about))
 	for i, word := range words[:max(0, len(words)-1)] {
 		by, ten := strings.CutPrefix(words[i+1], "10")
-		if ten && strings.Trim(by, "0") == "" && (word == "×" || word == "÷") {
+		if ten && strings.Trim(by, "0") == "" && strings.Contains("× ÷ * x / :", word) {
 			return true
 		}
 	}
