@@ -40,6 +40,22 @@ export default tseslint.config(
     },
   },
   {
+    files: ['web/src/**'],
+    // A sheet is printed by a page of its own.
+    ignores: ['web/src/shell/opened.tsx', 'web/src/paper/**'],
+    rules: {
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          name: 'antd',
+          importNames: ['Dropdown', 'InputNumber', 'Modal', 'Popover', 'Select', 'Tooltip'],
+          message: 'What opens is no part of the first load: take it from shell/later.',
+          allowTypeImports: true,
+        },
+      ],
+    },
+  },
+  {
     files: ['web/public/*.js'],
     languageOptions: { globals: { document: 'readonly', WebAssembly: 'readonly', fetch: 'readonly' } },
   },

@@ -96,7 +96,7 @@ test('a sheet takes typed problems, tells what it cannot read, and changes its n
   await expect(main).toContainText('Work these out in columns.');
   await page.keyboard.press('Enter');
   await page.keyboard.type('hello');
-  await expect(page.getByText(/^Line 2: “hello” is not a number/)).toBeVisible();
+  await expect(page.getByText(/^Line 2: “hello” is not read here/)).toBeVisible();
   const answers = () => pages(page).last().getByRole('listitem').allTextContents();
   const before = await answers();
   await page.getByRole('button', { name: 'Others' }).click();
@@ -175,7 +175,7 @@ test('a link opens a board or a problem as a board of one’s own', async ({ pag
   await expect(page.getByRole('button', { name: /^Step 1:/ })).toBeVisible();
   await page.goto('/open?line=hello');
   await expect(page.getByRole('alert')).toContainText(
-    'This link does not say what to show. “hello” is not a number.',
+    'This link does not say what to show. “hello” is not read here.',
   );
   // What is covered is not given away in a link.
   await open(page, [blocks({ tens: 3 })]);

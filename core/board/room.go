@@ -26,8 +26,10 @@ type Room struct {
 	// Columns are the widths of the columns that hold something, by their place. Others are
 	// not shown, but for those between.
 	Columns map[place.Place]int
-	// Taken are the widths of what was taken, by its place, where the tray keeps places apart.
+	// Taken are the widths of what was taken, by its place, where the tray keeps places apart;
+	// Tray is how many pieces it holds at most: it stands there before anything is taken.
 	Taken map[place.Place]int
+	Tray  int
 	// Reach is how far the pieces in each column reach from its corner, by the column's zone:
 	// what a larger picture of the column has to hold.
 	Reach map[string]Size
@@ -74,7 +76,7 @@ func (r Room) Join(o Room) Room {
 	r.Below, r.Across, r.Abreast = r.Below || o.Below, r.Across || o.Across, r.Abreast || o.Abreast
 	r.Chart = max(r.Chart, o.Chart)
 	r.Stacks, r.Groups, r.Each = max(r.Stacks, o.Stacks), max(r.Groups, o.Groups), max(r.Each, o.Each)
-	r.Pile = max(r.Pile, o.Pile)
+	r.Pile, r.Tray = max(r.Pile, o.Pile), max(r.Tray, o.Tray)
 	r.W, r.H, r.Track, r.Lane = max(r.W, o.W), max(r.H, o.H), max(r.Track, o.Track), max(r.Lane, o.Lane)
 	r.Kept = Size{max(r.Kept.W, o.Kept.W), max(r.Kept.H, o.Kept.H)}
 	if r.Least == 0 || o.Least > 0 && o.Least < r.Least {

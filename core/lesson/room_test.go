@@ -29,8 +29,8 @@ func boardsOf(t *testing.T, sc lesson.Scene) []board.Board {
 }
 
 // An example stands still: in its rooms every board has one size, and every column, row
-// and track one place and width, from the first step to the last; every piece has room, and
-// what is taken stays where its place was put.
+// and track one place and width, from the first step to the last; every piece has room. The tray
+// is there before anything is taken, and what is taken stays where its place was put.
 func TestAnExampleStandsStillInItsRooms(t *testing.T) {
 	examples := 0
 	for _, spec := range method.Specs() {
@@ -77,12 +77,17 @@ func standsStill(t *testing.T, sc lesson.Scene, way board.Way) {
 	require.NotEmpty(t, rooms)
 	all := boardsOf(t, sc)
 	columns, taken := map[string]board.Rect{}, map[string]int32{}
-	held, groups := map[place.Place]bool{}, map[string]board.Rect{}
+	held, groups, trays := map[place.Place]bool{}, map[string]board.Rect{}, map[int]board.Rect{}
 	for _, b := range all {
 		for i, room := range rooms[:len(b.Models)] {
 			m, l := b.Models[i], b.LayIn(i, room)
 			assert.Equal(t, [2]int{room.W, room.H}, [2]int{l.W, l.H}, "%s: model %d", sc.Title, i)
 			groupsStandStill(t, sc.Title, l, groups)
+			tray := trayOf(l)
+			if was, there := trays[i]; there {
+				assert.Equal(t, was, tray, "%s: the tray of model %d", sc.Title, i)
+			}
+			trays[i] = tray
 			for _, z := range l.Zones {
 				if z.Place == nil {
 					continue
@@ -125,6 +130,16 @@ func standsStill(t *testing.T, sc lesson.Scene, way board.Way) {
 		}
 		assert.Equal(t, rooms, lesson.Widened(rooms, b), "%s: nothing of its own asks for more", sc.Title)
 	}
+}
+
+// trayOf is where the tray of what was taken stands; an empty one where there is none.
+func trayOf(l board.Layout) board.Rect {
+	for _, z := range l.Zones {
+		if z.ID == board.TakenZone {
+			return board.Rect{X: z.X, Y: z.Y, W: z.W, H: z.H}
+		}
+	}
+	return board.Rect{}
 }
 
 // groupsStandStill holds that a group is where it was when it was made, that its pieces lie

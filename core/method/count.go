@@ -34,11 +34,14 @@ var count = Spec{
 }
 
 func makeCount(r Request) (Example, error) {
-	a, err := arguments(r, [2]int{0, 9999}, [2]int{1, 9000}, [2]int{1, 30})
+	a, err := arguments(r, [2]int{0, 9999}, [2]int{1, 9000}, [2]int{1, 9999})
 	if err != nil {
 		return Example{}, err
 	}
 	start, by, times := a[0], a[1], a[2]
+	if times > 30 {
+		return Example{}, say.Refuse("count-many", given("n", times))
+	}
 	p, each := stepOf(by)
 	if each == 0 {
 		return Example{}, say.Refuse("count-step", given("n", by))

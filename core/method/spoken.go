@@ -1,6 +1,8 @@
 package method
 
 import (
+	"fmt"
+	"slices"
 	"strings"
 	"unicode"
 
@@ -31,9 +33,7 @@ var spoken = []struct{ said, is string }{
 	{"bonds to A", "bonds A"}, {"bonds for A", "bonds A"}, {"number bonds of A", "bonds A"},
 	{"number bonds to A", "bonds A"}, {"number bonds for A", "bonds A"}, {"pairs to A", "bonds A"},
 	{"ways to make A", "bonds A"}, {"all ways to make A", "bonds A"}, {"all pairs of A", "bonds A"},
-	{"count in As from B", "count B A 10"}, {"count on in As from B", "count B A 10"}, {"count in As", "count 0 A 10"},
-	{"count by A from B", "count B A 10"}, {"count by A", "count 0 A 10"}, {"skip count by A", "count 0 A 10"},
-	{"skip count in As", "count 0 A 10"}, {"partition A", "build A"}, {"make A", "build A"},
+	{"partition A", "build A"}, {"make A", "build A"},
 	{"regroup A", "A"}, {"how many tens in A", "A"}, {"how many tens are in A", "A"}, {"how many hundreds in A", "A"},
 	{"how many hundreds are in A", "A"}, {"A in tens and ones", "A"}, {"A in hundreds, tens and ones", "A"},
 	{"A times B", "A × B"}, {"A multiplied by B", "A × B"}, {"multiply A by B", "A × B"},
@@ -77,10 +77,84 @@ func unspoken(text string, w say.Vocabulary) string {
 			}
 		}
 	}
-	if !strings.ContainsFunc(digits, unicode.IsLetter) {
-		return digits
+	if counted, ok := counting(digits, w); ok {
+		return counted
+	}
+	if equal := inEquals(digits); !strings.ContainsFunc(equal, unicode.IsLetter) {
+		return equal
 	}
 	return text
+}
+
+// inEquals is a line with the words for = in signs, and then those for + too: 14 is 10 and 4.
+func inEquals(line string) string {
+	out := line
+	for _, is := range []string{" is ", " are ", " make ", " makes ", " equals "} {
+		out = strings.ReplaceAll(out, is, " = ")
+	}
+	if out == line {
+		return line
+	}
+	return strings.ReplaceAll(out, " and ", " + ")
+}
+
+// inSteps are the steps in which a class counts, where they are said in words: in twos.
+var inSteps = []string{"ones", "twos", "threes", "fours", "fives", "sixes", "sevens", "eights", "nines", "tens"}
+
+// onTen is how many steps are counted where no end is said.
+const onTen = 10
+
+// counting is a line that says in what a class counts on, from where and to where, as the problem of
+// the method that does: by ones, from 0 and ten steps where it does not say.
+func counting(line string, w say.Vocabulary) (string, bool) {
+	rest, ok := strings.CutPrefix(strings.TrimPrefix(line, "skip "), "count ")
+	if !ok {
+		return "", false
+	}
+	said := map[string]int{"in": 1}
+	key := ""
+	for _, word := range strings.Fields(rest) {
+		switch word {
+		case "on", "up", "steps", "of":
+		case "in", "by", "from", "to":
+			key = strings.Replace(word, "by", "in", 1)
+		default:
+			n, step, ok := stepOrNumber(word, w)
+			if key == "" && step {
+				key = "in" // count 5s
+			}
+			if !ok || key == "" {
+				return "", false
+			}
+			said[key], key = n, ""
+		}
+	}
+	step, times := said["in"], onTen
+	if end, ends := said["to"]; ends {
+		if step == 0 || end <= said["from"] {
+			return "", false
+		}
+		times = max(1, (end-said["from"])/step)
+	}
+	return fmt.Sprintf("%s %d %d %d", count.ID, said["from"], step, times), true
+}
+
+// stepOrNumber is the number that a word says, and whether it says steps of it: 5s, fives, hundreds.
+func stepOrNumber(word string, w say.Vocabulary) (n int, step, ok bool) {
+	if i := slices.Index(inSteps, word); i >= 0 {
+		return i + 1, true, true
+	}
+	if p, err := place.ParsePlace(word); err == nil && p > place.Tens {
+		n, ok = p.Value().Whole()
+		return n, true, ok
+	}
+	one := strings.TrimSuffix(strings.TrimSuffix(strings.TrimSuffix(word, "s"), "'"), "’")
+	v, err := place.Parse(w.Plain(one))
+	if err != nil {
+		return 0, false, false
+	}
+	n, ok = v.Whole()
+	return n, one != word, ok
 }
 
 // numbersSaid are the numbers in a line that says what a pattern does.

@@ -163,6 +163,10 @@ func inSigns(said string, w say.Vocabulary) (string, error) {
 			return id + " " + n, nil
 		}
 	}
+	if signs := Tokens(text); len(signs) > 1 && strings.Contains("-−", signs[0]) {
+		_, err := place.Parse("-" + w.Plain(signs[1]))
+		return "", err
+	}
 	left, right, equal := strings.Cut(strings.TrimSuffix(text, "="), "=")
 	if !equal || strings.ContainsAny(text, "?□_<>") || strings.Contains(right, "=") {
 		return text, nil
@@ -216,10 +220,22 @@ func whyNot(text, amount string, isAmount bool, asked *Wish, model string, w say
 		return err
 	}
 	_, why := makeWish(text, way, w)
+	if asked == nil && model == "" && isWords(text) {
+		return say.Refuse("wish-unread", say.Text("text", say.Given, text))
+	}
 	if why != nil {
 		return why
 	}
 	return say.Refuse("wish-empty")
+}
+
+// isWords reports whether a line has more words than the name of a method.
+func isWords(text string) bool {
+	first, rest, _ := strings.Cut(strings.ReplaceAll(text, ",", " "), " ")
+	if _, err := Find(first); err == nil {
+		text = rest
+	}
+	return strings.ContainsFunc(strings.ReplaceAll(text, "x", ""), unicode.IsLetter)
 }
 
 // onModel cuts the model off a line that names one: "8 and 6 on a rack"; nothing is left of "ten frame".
@@ -371,7 +387,10 @@ func examples(text string, isAmount bool, w say.Vocabulary) []Shown {
 		}
 	}
 	var ways []Shown
-	for _, spec := range order {
+	for i, spec := range order {
+		if i == 1 {
+			ways = append(ways, asGroups(text, w)...)
+		}
 		for _, kind := range spec.Kinds() {
 			way := Shown{Wish: Wish{spec.ID, kind}}
 			if e, err := makeWish(text, way.Wish, w); err == nil {
@@ -386,6 +405,21 @@ func examples(text string, isAmount bool, w say.Vocabulary) []Shown {
 		}
 	}
 	return ways
+}
+
+// asGroups are the ways to show the same number again and again as so many groups of it: 5 + 5 + 5
+// is 3 × 5.
+func asGroups(text string, w say.Vocabulary) []Shown {
+	parts := strings.Split(text, "+")
+	for i := range parts {
+		if parts[i] = strings.TrimSpace(parts[i]); parts[i] != parts[0] {
+			return nil
+		}
+	}
+	if len(parts) < 3 {
+		return nil
+	}
+	return examples(strconv.Itoa(len(parts))+" × "+parts[0], false, w)
 }
 
 // beside reports whether a method is another for what is worked by one: it works the same signs,

@@ -91,6 +91,11 @@ func TestALineMayBeSaidInWords(t *testing.T) {
 		"fifty-eight plus sixty-seven": "58 + 67", "half of twenty": "20 ÷ 2", "skip count by 3": "0 in steps of 3",
 		"ten more than two hundred and six": "206 + 10", "seven times six": "7 × 6",
 		"a tenth of 34": "34 ÷ 10", "8 PLUS 5 on counters": "8 + 5", "402 or 420": "402 and 420",
+		"count in 5s to 50": "0 in steps of 5", "count from 95 to 105": "95 in steps of 1",
+		"count in twos": "0 in steps of 2", "skip count in tens from 40": "40 in steps of 10",
+		"count on from 37": "37 in steps of 1", "count 5s": "0 in steps of 5",
+		"count up in hundreds from 250 to 950": "250 in steps of 100", "count to ten": "0 in steps of 1",
+		"14 is ten and 4": "10 + 4", "3 and 4 make 7": "3 + 4", "7 equals 3 + 4": "3 + 4",
 		"which is bigger 3.5 or 3.45": "3.5 and 3.45", "is 99 more than 101?": "99 and 101",
 	} {
 		g, faults := method.Grant(line, nil, say.Vocabulary{})
@@ -102,6 +107,31 @@ func TestALineMayBeSaidInWords(t *testing.T) {
 		_, faults := method.Grant(line, nil, say.Vocabulary{})
 		assert.Len(t, faults, 1, line)
 	}
+	for line, steps := range map[string]int{"count in 5s to 50": 10, "count from 95 to 105": 10, "count in twos": 10,
+		"count from 37 to 60 in tens": 2, "count from 8 to 38 in 3s": 10, "count up to 6": 6} {
+		g, faults := method.Grant(line, nil, say.Vocabulary{})
+		require.Empty(t, faults, line)
+		rows := 0
+		for _, s := range g.Scenes[0].Steps {
+			for _, written := range s.Write {
+				if written.Kind == "row" {
+					rows++
+				}
+			}
+		}
+		assert.Equal(t, steps+1, rows, "%s: the start and each step has a row", line)
+	}
+	for line, want := range map[string]string{
+		"round 47": "“round 47” is not read here.", "count from 20 to 10": "“count from 20 to 10” is not read here.",
+		"count in 0s to 5": "“count in 0s to 5” is not read here.", "count sheep": "“count sheep” is not read here.",
+		"count to 100": "That is 100 steps, and at most 30 are counted here.",
+		"-5 + 3":       "“-5” is below 0", "− 5": "“-5” is below 0",
+		"3 and 4 is 8": "3 + 4 = 8 is not true.",
+	} {
+		_, faults := method.Grant(line, nil, say.Vocabulary{})
+		require.Len(t, faults, 1, line)
+		assert.Contains(t, faults[0].Err.Error(), want, line)
+	}
 	comma := say.Vocabulary{Numbers: "4 002,5"}
 	g, faults := method.Grant("3,7 plus 2,85", nil, comma)
 	require.Empty(t, faults)
@@ -112,9 +142,33 @@ func TestALineMayBeSaidInWords(t *testing.T) {
 	assert.Len(t, g.Scenes, 3)
 }
 
+// The same number again and again is so many groups of it too.
+func TestARepeatedSumIsSoManyGroups(t *testing.T) {
+	for line, want := range map[string]string{
+		"5 + 5 + 5": "3 × 5", "12 + 12 + 12 + 12": "4 × 12", "5 + 5": "", "5 + 5 + 6": "",
+	} {
+		g, faults := method.Grant(line, nil, say.Vocabulary{})
+		require.Empty(t, faults, line)
+		var others []string
+		for _, o := range g.Others {
+			if made := o.Scenes[0].Made; made != nil && strings.Contains(made.Problem, "×") {
+				others = append(others, made.Problem)
+			}
+		}
+		if want == "" {
+			assert.Empty(t, others, line)
+			continue
+		}
+		require.NotEmpty(t, others, line)
+		assert.Equal(t, want, others[0], line)
+	}
+}
+
 // Each other way that is told can be had, and is another.
 func TestEveryOtherWayCanBeHad(t *testing.T) {
-	for _, line := range []string{"58 + 67", "146", "8 and 6", "14 − 6", "12 ÷ 4", "30 × 4", "3.7 + 2.85", "12"} {
+	for _, line := range []string{
+		"58 + 67", "146", "8 and 6", "14 − 6", "12 ÷ 4", "30 × 4", "3.7 + 2.85", "12", "5 + 5 + 5",
+	} {
 		g, faults := method.Grant(line, nil, say.Vocabulary{})
 		require.Empty(t, faults, line)
 		assert.NotEmpty(t, g.Others, line)

@@ -508,10 +508,10 @@ func sprite(k *pieces.Piece, a arrangement, x, y int, zone string) board.Sprite 
 		Part: k.Part, Marks: k.Marks()}
 }
 
-// tray adds the Taken tray when something was taken: at the right, or below.
+// tray adds the Taken tray when something was taken, or will be in its room: at the right, or below.
 func (g *grid) tray(l board.Layout) board.Layout {
 	zone, taken := pieces.Tray(g.Ordered)
-	if len(taken) == 0 {
+	if l.Room.Tray = len(taken); max(l.Room.Tray, g.room.Tray) == 0 {
 		return l
 	}
 	l.Room.Aside = true
@@ -538,7 +538,7 @@ func (g *grid) tray(l board.Layout) board.Layout {
 		if c.h == 0 {
 			continue
 		}
-		l.Pieces = g.put(l.Pieces, c, x, y, "taken")
+		l.Pieces = g.put(l.Pieces, c, x, y, board.TakenZone)
 		l.H = max(l.H, y+c.h+g.pad)
 		if !abreast {
 			y += c.h + g.pad
@@ -560,7 +560,7 @@ func (g *grid) trayBelow(l board.Layout, zone board.Zone, cells []cell) board.La
 	top := l.H + g.rowGap
 	x, high := 0, 0
 	for _, c := range cells {
-		l.Pieces = g.put(l.Pieces, c, x+g.pad, top+g.pad, "taken")
+		l.Pieces = g.put(l.Pieces, c, x+g.pad, top+g.pad, board.TakenZone)
 		x, high = x+c.w+2*g.pad, max(high, c.h)
 	}
 	h := high + 2*g.pad

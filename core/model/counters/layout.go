@@ -61,7 +61,7 @@ func layout(m board.Model, room board.Room) board.Layout {
 		c.tightly(&l, room, mat, groups)
 	}
 	c.loose(&l)
-	c.tray(&l)
+	c.tray(&l, room)
 	return l
 }
 
@@ -420,28 +420,32 @@ func (c Counters) loose(l *board.Layout) {
 	}
 }
 
-// tray adds the Taken tray at the right when something was taken.
-func (c Counters) tray(l *board.Layout) {
+// tray adds the Taken tray at the right when something was taken, or will be in its room.
+func (c Counters) tray(l *board.Layout, room board.Room) {
 	var taken []pieces.Piece
 	for _, k := range c.List {
 		if !lies(k) {
 			taken = append(taken, k)
 		}
 	}
-	if len(taken) == 0 {
+	l.Room.Tray = len(taken)
+	n := max(len(taken), room.Tray)
+	if n == 0 {
 		return
 	}
-	columns := max(2, (len(taken)*cell+l.H-1)/l.H)
+	columns := max(2, (n*cell+l.H-1)/l.H)
 	if columns > 2 {
 		columns = 5
 	}
 	x := l.W + gap
 	for i, k := range taken {
-		l.Pieces = append(l.Pieces, c.sprite(k, x+inset+i%columns*cell+nudge, inset+i/columns*cell+nudge, "taken"))
+		l.Pieces = append(l.Pieces, c.sprite(k, x+inset+i%columns*cell+nudge, inset+i/columns*cell+nudge, board.TakenZone))
 	}
 	w := columns*cell + 2*inset
-	l.W, l.H = x+w, max(l.H, (len(taken)+columns-1)/columns*cell+2*inset)
-	l.Zones = append(l.Zones, board.Zone{ID: "taken", Label: "taken", Count: len(taken), X: x, W: w, H: l.H})
+	l.W, l.H = x+w, max(l.H, (n+columns-1)/columns*cell+2*inset)
+	zone := board.Zone{ID: board.TakenZone, Label: board.TakenZone, Count: len(taken)}
+	zone.X, zone.W, zone.H = x, w, l.H
+	l.Zones = append(l.Zones, zone)
 }
 
 // counts are the two parts of what is in play.

@@ -40,8 +40,8 @@ func layout(m board.Model, room board.Room) board.Layout {
 	}
 	l.Room.Columns[place.Ones] = l.W
 	l.W = max(l.W, room.Columns[place.Ones])
-	c.putAside(&l, "copies", func(k pieces.Piece) bool { return k.State == pieces.Copy || k.State == pieces.Spent })
-	c.putAside(&l, "taken", func(k pieces.Piece) bool { return k.State == pieces.Taken })
+	c.putAside(&l, "copies", 0, func(k pieces.Piece) bool { return k.State == pieces.Copy || k.State == pieces.Spent })
+	l.Room.Tray = c.putAside(&l, board.TakenZone, room.Tray, func(k pieces.Piece) bool { return k.State == pieces.Taken })
 	return l
 }
 
@@ -106,8 +106,9 @@ func (c Cubes) putTrains(l *board.Layout) {
 	}
 }
 
-// putAside lays what is out of play at the right.
-func (c Cubes) putAside(l *board.Layout, zone string, wants func(pieces.Piece) bool) {
+// putAside lays what is out of play at the right, and says how much that is; where so much will be
+// there, its place is there before.
+func (c Cubes) putAside(l *board.Layout, zone string, later int, wants func(pieces.Piece) bool) int {
 	x, y, n, tallest := l.W+trayGap+padX, padY, 0, 0
 	for i := range c.List {
 		k := &c.List[i]
@@ -123,11 +124,12 @@ func (c Cubes) putAside(l *board.Layout, zone string, wants func(pieces.Piece) b
 			x += cube + 8
 		}
 	}
-	if n == 0 {
-		return
+	if max(n, later) == 0 {
+		return 0
 	}
 	w := 5*(cube+8) + 2*padX
 	l.H = max(l.H, y+tallest+padY)
 	l.Zones = append(l.Zones, board.Zone{ID: zone, Label: zone, Count: n, X: l.W + trayGap, W: w, H: l.H})
 	l.W += trayGap + w
+	return n
 }

@@ -455,15 +455,17 @@ func (g *grid) rowsOf(n, under int) int {
 	return (n + per - 1) / per
 }
 
-// tray adds the Taken tray when something was taken: at the right, or below.
+// tray adds the Taken tray when something was taken, or will be in its room: at the right, or below.
 func (g *grid) tray(l *board.Layout) {
 	zone, taken := pieces.Tray(g.List)
-	if len(taken) == 0 {
+	l.Room.Tray = len(taken)
+	n := max(len(taken), g.room.Tray)
+	if n == 0 {
 		return
 	}
 	l.Room.Aside = true
 	x, y, per := l.W+trackGap, 0, 5
-	if len(taken) > many {
+	if n > many {
 		per = 10
 	}
 	if g.room.Below {
@@ -472,9 +474,9 @@ func (g *grid) tray(l *board.Layout) {
 		x, y, per = 0, l.H+trackGap/2, max(per, (l.W-2*padX-named)/pitch)
 	}
 	for i := range taken {
-		l.Pieces = append(l.Pieces, g.sprite(&taken[i], x+padX+i%per*pitch, y+padY+i/per*pitch, "taken"))
+		l.Pieces = append(l.Pieces, g.sprite(&taken[i], x+padX+i%per*pitch, y+padY+i/per*pitch, board.TakenZone))
 	}
-	w, h := per*pitch+2*padX, (len(taken)+per-1)/per*pitch+2*padY
+	w, h := per*pitch+2*padX, (n+per-1)/per*pitch+2*padY
 	if g.room.Below {
 		w = l.W
 		l.Room.Track = max(l.Room.Track, h)

@@ -1,6 +1,6 @@
 // The kind of a question in a teacher's words: whether the pieces move before it is asked
 // or after, and who answers it.
-import { Select } from 'antd';
+import { Select } from '../shell/later';
 import type { Step } from '../core/core';
 
 export type Asks = NonNullable<Step['asks']>;
@@ -20,7 +20,7 @@ export function AskedWhen({ asks, choose }: { asks: Asks; choose: (asks: Asks) =
       aria-label="When it is asked"
       value={asks}
       options={kinds}
-      onChange={choose}
+      onChange={(kind) => choose(kind as Asks)}
       popupMatchSelectWidth={false}
     />
   );

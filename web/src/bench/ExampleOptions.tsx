@@ -1,7 +1,8 @@
 // What a teacher chooses of a method: the model, and the method's own options.
-import { Input, Radio, Select } from 'antd';
+import { Input, Radio } from 'antd';
 import { views, type Kind } from '../board/views';
 import type { MethodInfo } from '../core/core';
+import { Select } from '../shell/later';
 import { names } from '../shell/names';
 import css from './ExampleOptions.module.css';
 

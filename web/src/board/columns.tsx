@@ -23,6 +23,7 @@ interface Props extends ViewProps {
 export function Columns({ model, index, scale, bare, sample }: Props) {
   const light = useLight(model, index);
   const dim = (z: ZoneView) => (light && !light.includes(z) ? 'dim' : '');
+  const head = { '--head': `${headSize(model.zones, scale)}px` } as CSSProperties;
   return model.zones
     .filter((z) => !z.side)
     .map((z) => (
@@ -44,7 +45,7 @@ export function Columns({ model, index, scale, bare, sample }: Props) {
         {z.role !== 'mat' && z.role !== 'group' && (
           <div
             className={cx(`zone-head ${z.y > 0 ? 'inside' : ''} ${dim(z)}`)}
-            style={letters(z.label.length)}
+            style={{ ...letters(z.label.length), ...head }}
           >
             <button type="button" className={cx('zone-name')} onClick={() => selectZone(model, index, z)}>
               {z.unit && (
@@ -52,7 +53,7 @@ export function Columns({ model, index, scale, bare, sample }: Props) {
                   {z.unit}
                 </small>
               )}
-              {z.label} {z.count && <Count text={z.count} />}
+              {z.label} {z.count && !isEmptyTray(z) && <Count text={z.count} />}
               {model.flags.includes('names') && z.shape && (
                 <small className={cx('zone-shape')} style={letters(z.shape.length + 5)}>
                   {z.shape}
@@ -67,6 +68,20 @@ export function Columns({ model, index, scale, bare, sample }: Props) {
     ));
 }
 
+/** The widest column that has its name over its count, in pixels; the style sheet has the same. */
+const NARROW = 172;
+
+/** The size of the names over columns, alike in a row: the one that has least room for its name sets it. */
+function headSize(zones: ZoneView[], scale: number): number {
+  const columns = zones.filter((z) => z.one && !z.side);
+  const fits = columns.map((z) => {
+    const w = z.w * scale;
+    return (w > NARROW ? w - 54 : w) / (z.label.length * 0.52);
+  });
+  const narrow = columns.some((z) => z.w * scale <= NARROW);
+  return Math.max(11, Math.min(narrow ? 15 : 17, ...fits));
+}
+
 /** How long what is written over or under a column is, which is as small as the column asks. */
 const letters = (n: number) => ({ '--letters': n }) as CSSProperties;
 
@@ -79,6 +94,12 @@ function Count({ text }: { text: string }) {
     </span>
   );
 }
+
+/** The tray stands where something will be taken; before that it has no number. */
+const isEmptyTray = (z: ZoneView) => z.role === 'taken' && z.count === '0';
+
+/** What the tray says: what it is, and how many lie there once there are any. */
+export const trayText = (z: ZoneView) => (isEmptyTray(z) ? z.label : `${z.label} ${z.count}`);
 
 function zoneClass(z: ZoneView) {
   if (z.one) return 'column';

@@ -5,7 +5,7 @@ import { Mark, type Piece } from '../core/core';
 import { act, acting } from '../state/acts';
 import { select, type DrawnModel } from '../state/lesson';
 import { InputNumber, Sheet } from '../shell/later';
-import { selectZone } from './columns';
+import { selectZone, trayText } from './columns';
 import { GroupCount, Loose, Panel, Stepper, TypedForm, WordMenu } from './controls';
 import { cellUnder, named, onMat, onTray, zoneUnder } from './drops';
 import { PieceShape } from './looks';
@@ -52,7 +52,7 @@ export function CountersView({ model, index, scale, bare }: ViewProps) {
               aria-label={`${z.label}: ${z.count}. Select its counters`}
               onClick={() => selectZone(model, index, z)}
             >
-              {z.role === 'taken' ? `taken ${z.count}` : z.count}
+              {z.role === 'taken' ? trayText(z) : z.count}
             </button>
           </div>
         ))}

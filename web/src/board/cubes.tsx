@@ -2,7 +2,7 @@
 import { Button } from 'antd';
 import { act, acting } from '../state/acts';
 import { type DrawnModel } from '../state/lesson';
-import { selectZone } from './columns';
+import { selectZone, trayText } from './columns';
 import { Loose, Panel, WordMenu } from './controls';
 import { onTray, zoneUnder } from './drops';
 import { PieceBoard } from './PieceBoard';
@@ -40,7 +40,7 @@ export function CubesView({ model, index, scale, bare }: ViewProps) {
             aria-label={`${z.label}: ${z.count}. Select its cubes`}
             onClick={() => selectZone(model, index, z)}
           >
-            {z.role === 'taken' || z.role === 'copies' ? `${z.label} ${z.count}` : z.count}
+            {z.role === 'taken' || z.role === 'copies' ? trayText(z) : z.count}
           </button>
           {!bare && z.number && <Train model={model} index={index} n={z.number} />}
         </div>

@@ -69,6 +69,19 @@ test('on the tray, below the board and beyond it pieces are taken away', () => {
   expect(moves()).toHaveLength(3);
 });
 
+test('where the tray lies below, what is dropped in the columns is not taken', () => {
+  const zones = [...board.zones.slice(0, 3), zone('taken', 0, { y: 220, w: 300 })];
+  const below = { ...board, h: 420, zones };
+  expect(onTray(below, 0, drop(150, 250))).toBe(false);
+  expect(moves()).toEqual([]);
+  expect(onTray(below, 0, drop(150, 50, 300))).toBe(true);
+  expect(onTray(below, 0, drop(50, 150, 50, Mark.taken))).toBe(true);
+  expect(moves()).toEqual([
+    { kind: 'take', model: 0, pieces },
+    { kind: 'restore', model: 0, pieces },
+  ]);
+});
+
 test('from the tray they come back, unless they stay there', () => {
   expect(onTray(board, 0, drop(350, 340, 50, Mark.taken))).toBe(true);
   expect(moves()).toEqual([]);

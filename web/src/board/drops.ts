@@ -13,13 +13,13 @@ export function named(d: Drop): Select[] {
 export function onTray(model: DrawnModel, index: number, d: Drop): boolean {
   const taken = model.zones.find((z) => z.role === 'taken');
   const fromTray = (d.piece[7] & Mark.taken) > 0;
-  const toTray = !!taken && d.at.x > taken.x;
   const off = d.at.y > model.h + 4 || d.at.x > model.w + 4;
+  const toTray = off || (!!taken && isUnder(taken, d));
   if (fromTray) {
     if (!toTray) act({ kind: 'restore', model: index, pieces: named(d) });
     return true;
   }
-  if (!toTray && !off) return false;
+  if (!toTray) return false;
   if (act({ kind: 'take', model: index, pieces: named(d) })) select(index, []);
   return true;
 }

@@ -29,8 +29,8 @@ export function CloseUp({ at }: { at: Place }) {
   const inner = { w: w / models.length / scale, h: (h - at.caption) / scale };
   return (
     <figure className={cx('close-up')} style={{ left: x, top: y, width: w, height: h }}>
-      <figcaption style={{ height: at.caption }}>{zone.label}</figcaption>
-      <div className={cx('columns')}>
+      <figcaption>{zone.label}</figcaption>
+      <div className={cx('columns')} style={{ marginTop: at.caption }}>
         {columns.map((column, i) => (
           <Column
             key={i}

@@ -7,6 +7,7 @@ export interface CloseUp {
   rect: Rect;
   /** How large each column is drawn in it, by its zone; a column that would hardly gain is not. */
   scales: Record<string, number>;
+  /** How much of the frame its name takes, which stands on its upper edge. */
   caption: number;
 }
 
@@ -21,8 +22,8 @@ interface Asked {
 
 /** At 1280 × 800. */
 const GAP = 18;
-const CAPTION = 44;
-const PAD = 10;
+const CAPTION = 20;
+const PAD = 8;
 /** The name of a column has room in this width. */
 const NAMED = 200;
 /** A larger picture is at least so much larger, or it only says the same twice. */
