@@ -157,7 +157,11 @@ test('written digits and pieces light each other', async ({ page }) => {
   await expect(page.locator('.piece.lit')).toHaveCount(6);
   await digit(page, 'mark tens').hover();
   await expect(page.locator('.piece.lit')).toHaveCount(1);
-  await expect(page.locator('.piece.lit .fresh')).toHaveCount(1);
+  const lit = (await page.locator('.piece.lit').boundingBox())!;
+  const frame = (await page.locator('#board .fresh').boundingBox())!;
+  expect(lit.x > frame.x && lit.x + lit.width < frame.x + frame.width, 'in the frame of what is new').toBe(
+    true,
+  );
   await digit(page, 'sum ones').hover();
   await expect(page.locator('.piece.lit')).toHaveCount(3);
   await pieces(page, 'hundreds').hover();

@@ -4,7 +4,7 @@ import { act } from '../state/acts';
 import { type DrawnModel, type KeptModel } from '../state/lesson';
 import { Backdrop, Numerals } from './Backdrop';
 import { PieceShape } from './looks';
-import { Loops, Rings } from './Rings';
+import { Fresh, Loops, Rings } from './Rings';
 import { names } from '../shell/names';
 import css from './KeptCopies.module.css';
 
@@ -74,6 +74,7 @@ export function StillPieces({ kept }: { kept: Pick<KeptModel, 'zones' | 'decor' 
       ))}
       <Rings pieces={kept.pieces} />
       <Loops pieces={kept.pieces} />
+      <Fresh pieces={kept.pieces} />
       {kept.flags.includes('numerals') && <Numerals decor={kept.decor} />}
     </>
   );

@@ -11,7 +11,7 @@ import { useLight } from './light';
 import { PieceShape } from './looks';
 import { PieceLayer } from './PieceLayer';
 import { PointedAt } from './pointed';
-import { Loops, Rings } from './Rings';
+import { Fresh, Loops, Rings } from './Rings';
 import { names } from '../shell/names';
 import css from './PieceBoard.module.css';
 
@@ -74,6 +74,7 @@ export function PieceBoard({ model, index, scale, name, drop, tap, children }: P
         {model.flags.includes('numerals') && <Numerals decor={model.decor} />}
         <Rings pieces={model.pieces} />
         <Loops pieces={model.pieces} />
+        <Fresh pieces={still} light={light} />
         {hand.ring && <path className={cx('lasso')} d={pathOf(hand.box ?? hand.ring, !!hand.box)} />}
         {cursor.at && <rect className={cx('cursor')} {...frameOf(cursor.at)} />}
       </svg>

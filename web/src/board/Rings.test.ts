@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { Mark, type Piece } from '../core/core';
-import { boxesRound, linksOf, ringOf } from './Rings';
+import { boxesRound, linksOf, ringOf, together } from './Rings';
 
 /** Two rows of beads: row, column and the ring of each. */
 const rows = (...rings: number[][]): Piece[] =>
@@ -53,4 +53,14 @@ test('the parts of a ring are joined where they are nearest', () => {
   expect(linksOf([first!, second!])).toBe('M20 5L40 5');
   // Of two before it, the nearer one.
   expect(linksOf([first!, second!, { x: 60, y: 20, w: 10, h: 10 }])).toBe('M20 5L40 5M50 10L60 20');
+});
+
+test('what is new and stands together has one frame', () => {
+  const at = (x: number, y: number, w = 10, h = 10): Piece => [0, 'one', x, y, w, h, 0, Mark.fresh];
+  const stack = (x: number, n: number) => Array.from({ length: n }, (_, i) => at(x, 11 * i));
+  expect(together(stack(0, 5))).toEqual([{ x: 0, y: 0, w: 10, h: 54 }]);
+  expect(together([...stack(14, 5), ...stack(0, 5)]), 'stacks alike').toEqual([{ x: 0, y: 0, w: 24, h: 54 }]);
+  expect(together([...stack(0, 5), ...stack(14, 3)]), 'a stack and a shorter one').toHaveLength(2);
+  expect(together([at(0, 0), at(20, 0)]), 'with room between').toHaveLength(2);
+  expect(together([at(0, 0), at(0, 17), at(3, 11)]), 'not in line').toHaveLength(3);
 });

@@ -1,6 +1,7 @@
 // The rings round pieces: each in as few lines as go round its own pieces alone.
-import { Mark, type Piece } from '../core/core';
+import { Mark, type Piece, type ZoneView } from '../core/core';
 import { boundsOf, centreOf, type Box } from './geometry';
+import { isDim } from './light';
 
 /** The ring that a piece stands in, from 1; 0 for none. */
 export const ringOf = (p: Piece) => (p[7] & Mark.ringed ? p[7] >> 8 : 0);
@@ -74,6 +75,54 @@ export function Loops({ pieces }: { pieces: Piece[] }) {
     boxesRound(pieces, (p) => p[1] === look && (p[7] & Mark.spent) > 0),
   );
   return <Boxes boxes={boxes.map((b) => wider(b, OFF))} ring="loop" />;
+}
+
+/** How far a frame round what is new keeps from it, in model units. */
+const OFF_NEW = 3;
+
+interface FreshProps {
+  pieces: Piece[];
+  light?: ZoneView[] | undefined;
+}
+
+/** The frames round pieces that just came: one round those that stand together. */
+export function Fresh({ pieces, light }: FreshProps) {
+  const fresh = pieces.filter((p) => p[7] & Mark.fresh);
+  return [false, true].map((dim) => {
+    const boxes = together(fresh.filter((p) => isDim(light, p) === dim));
+    return (
+      <Boxes
+        key={String(dim)}
+        boxes={boxes.map((b) => wider(b, OFF_NEW))}
+        ring={dim ? 'fresh dim' : 'fresh'}
+        corner={0}
+      />
+    );
+  });
+}
+
+/** The boxes round pieces whose frames would touch: those of a stack, and of stacks alike beside one another. */
+export function together(pieces: Piece[]): Box[] {
+  const boxes = pieces.map((p) => boundsOf([p]));
+  const stacks = joined(boxes, 'x', 'w', 'y', 'h');
+  return joined(stacks, 'y', 'h', 'x', 'w');
+}
+
+type Side = 'x' | 'y';
+type Long = 'w' | 'h';
+
+/** Boxes that lie alike across, joined along where hardly anything is between them. */
+function joined(boxes: Box[], across: Side, wide: Long, along: Side, long: Long): Box[] {
+  const out: Box[] = [];
+  const order = (a: Box, b: Box) => a[across] - b[across] || a[wide] - b[wide] || a[along] - b[along];
+  for (const b of boxes.toSorted(order)) {
+    const last = out.at(-1);
+    const alike = last && last[across] === b[across] && last[wide] === b[wide];
+    if (alike && b[along] <= last[along] + last[long] + 2 * OFF_NEW) {
+      out[out.length - 1] = { ...last, [long]: Math.max(last[long], b[along] + b[long] - last[along]) };
+    } else out.push(b);
+  }
+  return out;
 }
 
 /**

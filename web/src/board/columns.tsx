@@ -23,7 +23,11 @@ interface Props extends ViewProps {
 export function Columns({ model, index, scale, bare, sample }: Props) {
   const light = useLight(model, index);
   const dim = (z: ZoneView) => (light && !light.includes(z) ? 'dim' : '');
-  const head = { '--head': `${headSize(model.zones, scale)}px` } as CSSProperties;
+  const sums = sumSize(model.zones, scale);
+  const head = {
+    '--head': `${headSize(model.zones, scale)}px`,
+    '--sums': `${sums.size}px`,
+  } as CSSProperties;
   return model.zones
     .filter((z) => !z.side)
     .map((z) => (
@@ -44,7 +48,7 @@ export function Columns({ model, index, scale, bare, sample }: Props) {
         )}
         {z.role !== 'mat' && z.role !== 'group' && (
           <div
-            className={cx(`zone-head ${z.y > 0 ? 'inside' : ''} ${dim(z)}`)}
+            className={cx(`zone-head ${z.y > 0 ? 'inside' : ''} ${sums.under ? 'sums-under' : ''} ${dim(z)}`)}
             style={{ ...letters(z.label.length), ...head }}
           >
             <button type="button" className={cx('zone-name')} onClick={() => selectZone(model, index, z)}>
@@ -82,12 +86,28 @@ function headSize(zones: ZoneView[], scale: number): number {
   return Math.max(11, Math.min(narrow ? 15 : 17, ...fits));
 }
 
+/** What lies apart is told apart: 4 + 8, 6 × 4. */
+const isSum = (count: string) => /[+×]/.test(count);
+
+/** As small as sums may be beside the names of their columns; smaller ones stand under them. */
+const READABLE = 16;
+
+/** The size of the sums over columns, alike in a row, and whether they stand under the names. */
+function sumSize(zones: ZoneView[], scale: number) {
+  const sums = zones.filter((z) => z.one && isSum(z.count));
+  const fit = (taken: (z: ZoneView) => number) =>
+    Math.min(22, ...sums.map((z) => (z.w * scale - taken(z)) / (z.count.length * 0.5)));
+  const beside = fit((z) => z.label.length * 9);
+  const under = beside < READABLE;
+  return { size: Math.max(11, under ? fit(() => 12) : beside), under };
+}
+
 /** How long what is written over or under a column is, which is as small as the column asks. */
 const letters = (n: number) => ({ '--letters': n }) as CSSProperties;
 
 /** How many there are; addends that lie apart are told one by one, as small as their column asks. */
 function Count({ text }: { text: string }) {
-  if (!text.includes('+')) return <span className={cx('zone-count')}>{text}</span>;
+  if (!isSum(text)) return <span className={cx('zone-count')}>{text}</span>;
   return (
     <span className={cx('zone-count sum')} style={{ '--sum': text.length } as CSSProperties}>
       {text}

@@ -31,7 +31,6 @@ export function PieceShape({ piece, flags }: { piece: Piece; flags: string[] }) 
     <g className={told}>
       {bare(piece, name, flags)}
       {(marks & Mark.crossed) > 0 && <path className="strike" d={`M0 ${h}L${w} 0M0 0L${w} ${h}`} />}
-      {(marks & Mark.fresh) > 0 && <path className="fresh" d={`M-3 -3H${w + 3}V${h + 3}H-3Z`} />}
     </g>
   );
 }

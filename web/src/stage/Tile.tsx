@@ -23,6 +23,7 @@ import { Paper } from './Paper';
 import type { Composed } from './useComposition';
 import { WayLayer } from './WayLayer';
 import css from './Tile.module.css';
+import { useBenchWay } from './useBenchWay';
 
 const cx = names(css);
 
@@ -151,6 +152,7 @@ export function Stage({ composed }: { composed?: Composed | undefined }) {
   const [fresh, setFresh] = useState<Fresh>();
   const moving = useLesson((s) => s.moving);
   const stage = useRef<HTMLDivElement>(null);
+  useBenchWay(stage, composed !== undefined);
   const bare = composed !== undefined || example;
   const shares = pulled ?? models.map((m) => m.width || 100);
   const stacked = !composed && example && underOneAnother(models);

@@ -6,9 +6,9 @@ import { views, type Kind } from '../board/views';
 import { call, type Extent } from '../core/core';
 import { useIsPaper, useLesson, type DrawnModel } from '../state/lesson';
 import { widthOf } from '../shell/widthOf';
-import { finishBeats } from '../state/motion';
 import type { Way } from './arrangement';
 import { compose, type Enlarged, type Round } from './compose';
+import { lay, sameWay } from './lay';
 import { besidesOf, columnsOf, equalsAt, rowsOf, workSize } from './workSize';
 
 /** The names over columns, in pixels at 1280 × 800: as large as they should be, and as small as they may. */
@@ -98,13 +98,7 @@ export function useComposition(
   const { below, across, abreast } = composed?.way ?? bare.way;
   const other = composed && !paper && !sameWay(extents?.[0] ?? way, composed.way);
   useLayoutEffect(() => {
-    if (!other) return;
-    finishBeats();
-    const frame = call('arrange', { handle, below, across, abreast });
-    useLesson.setState({
-      models: frame.board.models,
-      frame: { ...useLesson.getState().frame, extents: frame.extents, way: frame.way },
-    });
+    if (other) lay(handle, { below, across, abreast });
   }, [other, below, across, abreast, handle]);
   return composed;
 }
@@ -158,8 +152,6 @@ function composedOf(
   const over = attempt(NAME.small * unit, true);
   return { ...over, name: Math.min(NAME.small * unit, fitting(over, models, true, unit)) };
 }
-
-const sameWay = (a: Way, b: Way) => a.below === b.below && a.across === b.across && a.abreast === b.abreast;
 
 /** The largest names that all columns have room for. */
 function fitting(c: Enlarged, models: DrawnModel[], twoLines: boolean, unit: number): number {

@@ -5,6 +5,7 @@ import { call, loadCore } from '../core/core';
 import { ApiError } from './api';
 import { desks, newAttempt, type DeskView, type StageView, type Verdict } from './classroom';
 import { deskKept, patient, type DeskWork } from './device';
+import { whileShown } from './stream';
 
 export interface DeskState {
   /** Out: the code is wanted. */
@@ -58,6 +59,7 @@ const unkept = { ticket: '', pupil: '', with: '', answer: {}, boards: {} };
 export const keyOf = (of: string, task: number) => `${of} ${task}`;
 
 let events: EventSource | undefined;
+let unheard: (() => void) | undefined;
 
 /** Sends what waits, and reads what is set; without the network what was here last. */
 export async function openDesk() {
@@ -95,8 +97,8 @@ async function follow() {
 }
 
 function signedOut() {
-  events?.close();
-  events = undefined;
+  unheard?.();
+  events = unheard = undefined;
   void deskKept.putView(undefined).catch(() => undefined);
   set({ ...none, status: 'out', refused: get().refused });
 }
@@ -298,19 +300,23 @@ function againSoon() {
 
 function listen() {
   if (events && events.readyState !== EventSource.CLOSED) return;
-  events = new EventSource('/api/desk/events');
-  let opened = false;
-  events.onopen = () => {
-    // After a gap all is read anew.
-    if (opened) void openDesk();
-    opened = true;
-  };
-  events.onmessage = ({ data }: MessageEvent<string>) => {
-    if (data === 'free' || data === 'gone') signedOut();
-    else if (data.startsWith('stage')) set({ stage: stageIn(data.slice('stage'.length)) });
-    else void look();
-  };
-  events.onerror = () => set({ away: true });
+  unheard?.();
+  unheard = whileShown((again) => {
+    const now = (events = new EventSource('/api/desk/events'));
+    let opened = again;
+    now.onopen = () => {
+      // After a gap all is read anew.
+      if (opened) void openDesk();
+      opened = true;
+    };
+    now.onmessage = ({ data }: MessageEvent<string>) => {
+      if (data === 'free' || data === 'gone') signedOut();
+      else if (data.startsWith('stage')) set({ stage: stageIn(data.slice('stage'.length)) });
+      else void look();
+    };
+    now.onerror = () => set({ away: true });
+    return () => now.close();
+  });
 }
 
 globalThis.addEventListener?.('online', () => void openDesk());

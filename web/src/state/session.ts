@@ -7,6 +7,7 @@ import { device, lessonsKept, type Pending } from './device';
 import { emptyFrame, get, initial, notify, sentence, set, type Copy } from './lesson';
 import { playFrame, stopBeats } from './motion';
 import { Outbox, sendLeftovers, type Leftovers, type SaveState } from './outbox';
+import { whileShown } from './stream';
 import { isAlive, tabId } from './tab';
 
 /** A document that is open in this page, with what is to be sent of it. */
@@ -20,7 +21,7 @@ interface Doc {
 
 let lesson: Doc | undefined;
 let showing: Doc | undefined;
-let events: EventSource | undefined;
+let unheard: (() => void) | undefined;
 
 /** The document that acts are written to. */
 const written = () => showing ?? lesson;
@@ -326,8 +327,8 @@ function standAt() {
 
 export function closeLesson() {
   stopBeats();
-  events?.close();
-  events = undefined;
+  unheard?.();
+  unheard = undefined;
   leaveShowing();
   const { id, readOnly, presenting } = get();
   if (lesson?.outbox && !readOnly) release(id);
@@ -416,9 +417,6 @@ function release(id: string) {
 globalThis.addEventListener?.('pagehide', () => {
   if (lesson?.outbox && !get().readOnly) release(lesson.id);
 });
-globalThis.addEventListener?.('pageshow', (e) => {
-  if (e.persisted && lesson?.outbox) void claim(false);
-});
 globalThis.addEventListener?.('beforeunload', (e) => {
   // What this device does not keep would be gone.
   if (lesson?.outbox?.unkept || showing?.outbox?.unkept) e.preventDefault();
@@ -450,8 +448,11 @@ function replay({ handle, log }: Doc) {
   for (const edit of log.edits) call('edit', { handle, edit });
 }
 
-/** Asks to write on the lesson; with take, from another tab that does. */
-export async function claim(take: boolean) {
+/**
+ * Asks to write on the lesson; with take, from another tab that does. After a gap it is read anew, whoever
+ * writes.
+ */
+export async function claim(take: boolean, gap = false) {
   const { id, outline, borrowed } = get();
   if (outline.newer) return;
   if (borrowed) return catchUp();
@@ -459,25 +460,28 @@ export async function claim(take: boolean) {
     const { held } = await api.hold(id, tabId, take);
     if (get().id !== id) return;
     set({ readOnly: !held });
-    if (held) await catchUp();
+    if (held || gap) await catchUp();
   } catch {
     // Without the server the revisions decide, when it is back.
   }
 }
 
 function listen(id: string) {
-  events = new EventSource(`/api/lessons/${id}/events?holder=${tabId}`);
-  let opened = false;
-  events.onopen = () => {
-    if (opened) void claim(false);
-    opened = true;
-  };
-  events.onmessage = (e: MessageEvent<string>) => {
-    const [what, detail] = e.data.split(' ');
-    if (what === 'held' && detail !== tabId) set({ readOnly: true, selected: new Set() });
-    if (what === 'free' && get().readOnly && !get().borrowed) void claim(false);
-    if (what === 'rev' && get().readOnly) void catchUp();
-  };
+  unheard = whileShown((again) => {
+    const events = new EventSource(`/api/lessons/${id}/events?holder=${tabId}`);
+    let opened = again;
+    events.onopen = () => {
+      if (opened) void claim(false, true);
+      opened = true;
+    };
+    events.onmessage = (e: MessageEvent<string>) => {
+      const [what, detail] = e.data.split(' ');
+      if (what === 'held' && detail !== tabId) set({ readOnly: true, selected: new Set() });
+      if (what === 'free' && get().readOnly && !get().borrowed) void claim(false);
+      if (what === 'rev' && get().readOnly) void catchUp();
+    };
+    return () => events.close();
+  }, true);
 }
 
 /**

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
-import { hear } from './stream';
+import { hear, whileShown } from './stream';
 
 /** Streams that were opened, and what a test lets them say. */
 class Stream {
@@ -115,4 +115,69 @@ test('without locks each window listens for itself', async () => {
   expect(b.gap).toHaveBeenCalledOnce();
   stops.forEach((stop) => stop());
   expect(Stream.open()).toHaveLength(0);
+});
+
+/** A window and what is in it, whose events a test fires. */
+function page() {
+  const [window, document] = [new EventTarget(), Object.assign(new EventTarget(), { hidden: false })];
+  vi.stubGlobal('addEventListener', window.addEventListener.bind(window));
+  vi.stubGlobal('document', document);
+  return {
+    goes: () => window.dispatchEvent(new Event('pagehide')),
+    comes: () => window.dispatchEvent(new Event('pageshow')),
+    hides: (hidden: boolean) => {
+      document.hidden = hidden;
+      document.dispatchEvent(new Event('visibilitychange'));
+    },
+  };
+}
+
+test('a page that the browser keeps for the way back has no stream, and reads anew when it is back', async () => {
+  const { goes, comes, hides } = page();
+  const a = heard();
+  const stop = hear('/events', a);
+  comes(); // as it is shown for the first time
+  hides(true); // what a class is told is heard in the background too
+  await settle();
+  expect(Stream.all).toHaveLength(1);
+  goes();
+  await settle();
+  expect(Stream.open()).toHaveLength(0);
+  comes();
+  await settle();
+  expect(Stream.open()).toHaveLength(1);
+  expect(a.gap).toHaveBeenCalledOnce();
+  Stream.open()[0]!.onmessage!({ data: 'class' });
+  expect(a.message.mock.calls).toEqual([['class']]);
+  stop();
+  goes();
+  comes();
+  expect(Stream.open(), 'what is heard no more is not begun again').toHaveLength(0);
+});
+
+test('what is seen ends while its tab is hidden, and is begun again', () => {
+  const { goes, comes, hides } = page();
+  const did: string[] = [];
+  const run = (again: boolean) => {
+    did.push(again ? 'again' : 'first');
+    return () => did.push('end');
+  };
+  const stop = whileShown(run, true);
+  hides(true);
+  hides(true);
+  goes();
+  comes();
+  expect(did, 'a hidden tab that comes back is still hidden').toEqual(['first', 'end']);
+  hides(false);
+  stop();
+  hides(false);
+  expect(did).toEqual(['first', 'end', 'again', 'end']);
+  // Opened in the background, it begins when it is looked at, and reads what came meanwhile.
+  did.length = 0;
+  hides(true);
+  const other = whileShown(run, true);
+  expect(did).toEqual([]);
+  hides(false);
+  expect(did).toEqual(['again']);
+  other();
 });

@@ -10,8 +10,43 @@ export interface Hears {
 
 type Passed = { data: string } | { open: true };
 
+/**
+ * Begins something, and ends it while the page is away: a browser keeps a page for the way back as it
+ * was, and with it one of the few connections that it opens to a server. What is `seen` ends while the
+ * tab is hidden too. It is begun `again` when the page is back.
+ */
+export function whileShown(begin: (again: boolean) => () => void, seen = false): () => void {
+  const over = new AbortController();
+  let [away, again] = [false, false];
+  let end: (() => void) | undefined;
+  const look = () => {
+    const shown = !away && !over.signal.aborted && !(seen && globalThis.document?.hidden);
+    if (shown && !end) end = begin(again);
+    else if (!shown && end) end = void end();
+    again = true;
+  };
+  const on = (name: string, gone: boolean) =>
+    globalThis.addEventListener?.(name, () => ((away = gone), look()), { signal: over.signal });
+  on('pagehide', true);
+  on('pageshow', false);
+  globalThis.document?.addEventListener('visibilitychange', look, { signal: over.signal });
+  look();
+  return () => {
+    over.abort();
+    look();
+  };
+}
+
 /** Listens to a stream until it is called again. */
-export function hear(url: string, { message, gap }: Hears): () => void {
+export function hear(url: string, hears: Hears): () => void {
+  return whileShown((again) => {
+    const stop = hearNow(url, hears);
+    if (again) hears.gap();
+    return stop;
+  });
+}
+
+function hearNow(url: string, { message, gap }: Hears): () => void {
   // On plain http a browser has no locks; then each window listens for itself.
   const locks = globalThis.BroadcastChannel && globalThis.navigator?.locks;
   const name = `unitbloom-stream ${url}`;
