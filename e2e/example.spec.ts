@@ -258,3 +258,19 @@ test('a reload and a link come back to the scene and the step, in either page', 
   await page.goto(`/lesson/${id}/present?scene=a&step=99`);
   await expect(page.getByRole('button', { name: 'Start' })).toHaveAttribute('aria-current', 'step');
 });
+
+test('on the bench an example lies as large as it can, under names of one size', async ({ page, app }) => {
+  const id = await exampleOf(page, app.url, 'short-multiply', ['24', '3'], 'blocks');
+  await page.goto(`/lesson/${id}?scene=a&step=2`);
+  await expect(pieces(page, 'tens')).toHaveCount(6);
+  const tops = () =>
+    pieces(page, 'tens').evaluateAll(
+      (all) => [...new Set(all.map((p) => p.getBoundingClientRect().top))].length,
+    );
+  await expect.poll(tops, 'three times 2 tens lie beside one another').toBe(1);
+  const heads = page.locator('.columns_zone-name, .columns_zone-count');
+  const sizes = await heads.evaluateAll((all) => all.map((head) => getComputedStyle(head).fontSize));
+  expect(new Set(sizes.filter((_, i) => i % 2 === 0)).size, 'names').toBe(1);
+  expect(new Set(sizes.filter((_, i) => i % 2 === 1)).size, 'sums').toBe(1);
+  expect(await page.locator('.BenchPage_work').evaluate((w) => w.scrollHeight - w.clientHeight)).toBe(0);
+});
