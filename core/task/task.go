@@ -9,6 +9,7 @@ import (
 	"strconv"
 	"strings"
 	"unicode"
+	"unicode/utf8"
 
 	"unitbloom/core/board"
 	"unitbloom/core/lesson"
@@ -287,14 +288,28 @@ func mayHavePoint(about string) bool {
 			return true
 		}
 	}
-	words := strings.Fields(strings.NewReplacer("×", " × ", "÷", " ÷ ").Replace(about))
-	for i, word := range words[:max(0, len(words)-1)] {
-		by, ten := strings.CutPrefix(words[i+1], "10")
-		if ten && strings.Trim(by, "0") == "" && strings.Contains("× ÷ * x / :", word) {
+	for i, sign := range about {
+		before, after := about[:i], about[i+utf8.RuneLen(sign):]
+		if strings.ContainsRune("×÷*/", sign) && isPowerOfTen(after) ||
+			strings.ContainsRune("x:", sign) && isPowerOfTen(after) && isBetween(before, after) {
 			return true
 		}
 	}
 	return false
+}
+
+// isPowerOfTen reports whether a line goes on with 10, 100 or 1,000.
+func isPowerOfTen(after string) bool {
+	zeros, ten := strings.CutPrefix(strings.TrimPrefix(after, " "), "10")
+	rest := strings.TrimLeft(zeros, "0")
+	return ten && (rest == "" || rest[0] != '.' && !unicode.IsDigit(rune(rest[0])))
+}
+
+// isBetween reports whether a letter or a colon is a sign, as in 34 : 10 and 34x10, and not in "rack 2: 10".
+func isBetween(before, after string) bool {
+	left := strings.TrimSuffix(before, " ")
+	near := len(left) == len(before)
+	return near != strings.HasPrefix(after, " ") && left != "" && unicode.IsDigit(rune(left[len(left)-1]))
 }
 
 // Start is the board that a child works on: with nothing on it, or as she goes on with it; false
