@@ -52,13 +52,14 @@ export function ShelfBar({ shelf }: { shelf: Shelf }) {
       {query.deleted && <Button onClick={() => look({ deleted: false })}>Back to the lessons</Button>}
       {!query.deleted && (
         <>
-          <Select
-            className={cx('order')}
-            aria-label="Order of the lessons"
-            value={query.sort ?? 'opened'}
-            options={ORDERS}
-            onChange={(sort) => look({ sort: sort as 'opened' })}
-          />
+          <span className={cx('order')}>
+            <Select
+              aria-label="Order of the lessons"
+              value={query.sort ?? 'opened'}
+              options={ORDERS}
+              onChange={(sort) => look({ sort: sort as 'opened' })}
+            />
+          </span>
           <Input
             className={cx('search')}
             type="search"
