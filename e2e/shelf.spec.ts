@@ -157,6 +157,13 @@ test('of many lessons only those in sight are in the page, and the rest come as 
     );
   }
   expect(await page.evaluate(() => window.scrollY)).toBe(0);
+  // A press while the page still scrolls is a press.
+  const pressed = await page.evaluate(async () => {
+    scrollBy(0, -40);
+    for (let n = 0; n < 3; n++) await new Promise(requestAnimationFrame);
+    return getComputedStyle(document.querySelector('.Cards_cards > *')!).pointerEvents;
+  });
+  expect(pressed).toBe('auto');
 });
 
 test('what sets a model up stays open beside the board while it is tried', async ({ page }) => {
