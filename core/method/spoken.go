@@ -2,7 +2,6 @@ package method
 
 import (
 	"fmt"
-	"slices"
 	"strings"
 	"unicode"
 
@@ -98,9 +97,6 @@ func inEquals(line string) string {
 	return strings.ReplaceAll(out, " and ", " + ")
 }
 
-// inSteps are the steps in which a class counts, where they are said in words: in twos.
-var inSteps = []string{"ones", "twos", "threes", "fours", "fives", "sixes", "sevens", "eights", "nines", "tens"}
-
 // onTen is how many steps are counted where no end is said.
 const onTen = 10
 
@@ -141,12 +137,11 @@ func counting(line string, w say.Vocabulary) (string, bool) {
 
 // stepOrNumber is the number that a word says, and whether it says steps of it: 5s, fives, hundreds.
 func stepOrNumber(word string, w say.Vocabulary) (n int, step, ok bool) {
-	if i := slices.Index(inSteps, word); i >= 0 {
-		return i + 1, true, true
-	}
-	if p, err := place.ParsePlace(word); err == nil && p > place.Tens {
-		n, ok = p.Value().Whole()
-		return n, true, ok
+	for _, plural := range []string{"s", "es"} {
+		one, _ := strings.CutSuffix(word, plural)
+		if n, named := place.Named(one); named && one != word {
+			return n, true, true
+		}
 	}
 	one := strings.TrimSuffix(strings.TrimSuffix(strings.TrimSuffix(word, "s"), "'"), "’")
 	v, err := place.Parse(w.Plain(one))

@@ -388,9 +388,6 @@ func examples(text string, isAmount bool, w say.Vocabulary) []Shown {
 	}
 	var ways []Shown
 	for i, spec := range order {
-		if i == 1 {
-			ways = append(ways, asGroups(text, w)...)
-		}
 		for _, kind := range spec.Kinds() {
 			way := Shown{Wish: Wish{spec.ID, kind}}
 			if e, err := makeWish(text, way.Wish, w); err == nil {
@@ -402,6 +399,9 @@ func examples(text string, isAmount bool, w say.Vocabulary) []Shown {
 					break // its own board says with what
 				}
 			}
+		}
+		if i == 0 {
+			ways = append(ways, asGroups(text, w)...)
 		}
 	}
 	return ways

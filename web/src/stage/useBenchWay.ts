@@ -1,11 +1,10 @@
 // While a lesson is prepared an example with one model lies in that of its ways in which its pieces
 // are largest, as on the stage.
-import { useLayoutEffect, type RefObject } from 'react';
+import type { RefObject } from 'react';
 import { useSize } from '../board/geometry';
 import { views, type Kind } from '../board/views';
 import { useLesson } from '../state/lesson';
-import type { Way } from './arrangement';
-import { lay, sameWay } from './lay';
+import { sameWay, useLay } from './lay';
 
 /** How much larger the pieces are in a way that is worth another look. */
 const WORTH = 1.1;
@@ -24,10 +23,5 @@ export function useBenchWay(stage: RefObject<HTMLElement | null>, composed: bool
       Math.min((w - 32 - view.side) / (m!.w + view.rim), (h - 2 * view.head) / m!.h, view.largest);
     for (const e of extents) if (scaleOf(e) > WORTH * scaleOf(best!)) best = e;
   }
-  const key = best && now && !sameWay(best, now) ? JSON.stringify(wayOf(best)) : '';
-  useLayoutEffect(() => {
-    if (key) lay(handle, JSON.parse(key) as Way);
-  }, [key, handle]);
+  useLay(handle, best && now && !sameWay(best, now) ? best : undefined);
 }
-
-const wayOf = ({ below, across, abreast }: Way): Way => ({ below, across, abreast });

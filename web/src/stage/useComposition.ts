@@ -8,7 +8,7 @@ import { useIsPaper, useLesson, type DrawnModel } from '../state/lesson';
 import { widthOf } from '../shell/widthOf';
 import type { Way } from './arrangement';
 import { compose, type Enlarged, type Round } from './compose';
-import { lay, sameWay } from './lay';
+import { sameWay, useLay } from './lay';
 import { besidesOf, columnsOf, equalsAt, rowsOf, workSize } from './workSize';
 
 /** The names over columns, in pixels at 1280 × 800: as large as they should be, and as small as they may. */
@@ -95,11 +95,8 @@ export function useComposition(
     };
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key, fonts]);
-  const { below, across, abreast } = composed?.way ?? bare.way;
   const other = composed && !paper && !sameWay(extents?.[0] ?? way, composed.way);
-  useLayoutEffect(() => {
-    if (other) lay(handle, { below, across, abreast });
-  }, [other, below, across, abreast, handle]);
+  useLay(handle, other ? composed.way : undefined);
   return composed;
 }
 
