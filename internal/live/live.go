@@ -10,7 +10,8 @@ import (
 // Events are what pages listen to, and what knows which devices are there. A Hub is one; whatever
 // else is to be keeps the contract that live_test.go tries.
 type Events interface {
-	// Listen gives the events of a topic until it is left.
+	// Listen gives the events of a topic until it is left, or until so many wait that the listener had
+	// better read all anew: then the events end.
 	Listen(topic string) (events <-chan string, leave func())
 	// Tell tells those who listen to a topic, and waits for nobody.
 	Tell(topic, event string)
@@ -36,13 +37,28 @@ func New(now func() time.Time) *Hub {
 	return &Hub{topics: map[string]map[chan string]bool{}, seen: map[string]time.Time{}, now: now}
 }
 
-// waiting is how many events a listener may be behind. One that is further behind reads all
-// anew: each event says only that something changed.
+// waiting is how many events a listener may be behind.
 const waiting = 16
+
+// Line is a line to one listener.
+func Line() chan string { return make(chan string, waiting) }
+
+// Give puts an event on a line. Where it has no room the line is closed: whoever listens there comes
+// back and reads all anew, which is more than the events of a moment ago would have said, and nothing
+// that was told last is missing.
+func Give(line chan string, event string) (open bool) {
+	select {
+	case line <- event:
+		return true
+	default:
+		close(line)
+		return false
+	}
+}
 
 // Listen gives the events of a topic until it is left.
 func (h *Hub) Listen(topic string) (events <-chan string, leave func()) {
-	ch := make(chan string, waiting)
+	ch := Line()
 	h.mu.Lock()
 	defer h.mu.Unlock()
 	if h.topics[topic] == nil {
@@ -64,9 +80,8 @@ func (h *Hub) Tell(topic, event string) {
 	h.mu.Lock()
 	defer h.mu.Unlock()
 	for ch := range h.topics[topic] {
-		select {
-		case ch <- event:
-		default: // it is far behind, and will read all anew
+		if !Give(ch, event) {
+			delete(h.topics[topic], ch)
 		}
 	}
 }

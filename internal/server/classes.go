@@ -627,8 +627,9 @@ func (s *Server) setStage(c *gin.Context) {
 		fail(c, http.StatusBadRequest, "json", "This is no picture of a stage.")
 		return
 	}
-	s.rooms.setStage(id, line.Bytes())
-	s.hub.Tell("desks "+id, strings.TrimSpace("stage "+line.String()))
+	s.rooms.setStage(id, line.Bytes(), func(stage []byte) {
+		s.hub.Tell("desks "+id, strings.TrimSpace("stage "+string(stage)))
+	})
 	c.Status(http.StatusNoContent)
 }
 

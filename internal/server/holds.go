@@ -8,6 +8,7 @@ import (
 
 	"github.com/gin-gonic/gin"
 
+	"unitbloom/internal/live"
 	"unitbloom/internal/store"
 )
 
@@ -96,9 +97,8 @@ func (l *hold) tell(event, but string) {
 		if who == but {
 			continue
 		}
-		select {
-		case ch <- event:
-		default: // a listener that is behind asks again when it reads on
+		if !live.Give(ch, event) {
+			delete(l.listening, ch)
 		}
 	}
 }
@@ -140,7 +140,7 @@ func (h *holds) saved(id, holder string, rev int) {
 func (h *holds) listen(id, who string) chan string {
 	h.mu.Lock()
 	defer h.mu.Unlock()
-	ch := make(chan string, 16)
+	ch := live.Line()
 	h.of(id).listening[ch] = who
 	return ch
 }

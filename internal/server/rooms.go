@@ -1,6 +1,7 @@
 package server
 
 import (
+	"bytes"
 	"sync"
 	"time"
 )
@@ -12,6 +13,8 @@ type rooms struct {
 	classes map[string]*room
 	desks   map[string]desk
 	now     func() time.Time
+	// stageLives is for the tests, which wait less.
+	stageLives time.Duration
 }
 
 // upThere is what is put up on a class's board: hand-ins side by side, with their names or
@@ -27,9 +30,15 @@ type room struct {
 	eyesUp bool
 	up     upThere
 	// stage is what the class's devices follow: what is drawn and said on the stage now, as the
-	// teacher's page sent it. Nothing of what is held back is in it.
+	// teacher's page sent it. Nothing of what is held back is in it. It is over when the page has
+	// not said for a while that it is still shown.
 	stage []byte
+	over  *time.Timer
 }
+
+// stageLives is how long a stage is followed without a word of the page that shows it, which says
+// every half minute that it does; a page behind others may do so once a minute only.
+const stageLives = 3 * time.Minute
 
 // desk is what a child's device last told of her.
 type desk struct {
@@ -41,7 +50,7 @@ type desk struct {
 }
 
 func newRooms(now func() time.Time) *rooms {
-	return &rooms{classes: map[string]*room{}, desks: map[string]desk{}, now: now}
+	return &rooms{classes: map[string]*room{}, desks: map[string]desk{}, now: now, stageLives: stageLives}
 }
 
 func (r *rooms) of(class string) *room {
@@ -54,6 +63,9 @@ func (r *rooms) of(class string) *room {
 func (r *rooms) forget(class string) {
 	r.mu.Lock()
 	defer r.mu.Unlock()
+	if room := r.classes[class]; room != nil && room.over != nil {
+		room.over.Stop()
+	}
 	delete(r.classes, class)
 }
 
@@ -84,12 +96,32 @@ func (r *rooms) up(class string) upThere {
 	return r.classes[class].up
 }
 
-func (r *rooms) setStage(class string, stage []byte) {
+// setStage notes what a class follows, nothing to end it; tell is called with it, and with nothing
+// when no page has shown it any more for stageLives. What is told comes in the order of what is noted.
+func (r *rooms) setStage(class string, stage []byte, tell func(stage []byte)) {
 	r.mu.Lock()
 	defer r.mu.Unlock()
-	r.of(class).stage = nil
+	room := r.of(class)
+	if room.over != nil {
+		room.over.Stop()
+	}
+	same := bytes.Equal(room.stage, stage)
+	room.stage, room.over = nil, nil
 	if len(stage) > 0 {
-		r.of(class).stage = stage
+		room.stage = stage
+		var over *time.Timer
+		over = time.AfterFunc(r.stageLives, func() {
+			r.mu.Lock()
+			defer r.mu.Unlock()
+			if room.over == over {
+				room.stage, room.over = nil, nil
+				tell(nil)
+			}
+		})
+		room.over = over
+	}
+	if !same {
+		tell(stage)
 	}
 }
 

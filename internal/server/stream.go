@@ -35,7 +35,10 @@ func (s *Server) stream(c *gin.Context, events <-chan string, heard func(event s
 			return
 		case <-s.holds.closing:
 			return
-		case event := <-events:
+		case event, more := <-events:
+			if !more {
+				return // too far behind: the page comes back, and reads all anew
+			}
 			if event = heard(event); event != "" {
 				ok = send("data: " + event + "\n\n")
 			}

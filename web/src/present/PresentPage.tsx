@@ -20,6 +20,7 @@ import { useAddress } from '../stage/useAddress';
 import { openWays } from '../stage/drawing';
 import { WayBar } from '../stage/WayBar';
 import { setPresenting, show } from '../state/acts';
+import { lead } from '../state/followers';
 import { readTitle, useLesson } from '../state/lesson';
 import { beginShowing, openLesson } from '../state/session';
 import { reveal } from '../state/walk';
@@ -41,7 +42,6 @@ import { ScratchBar } from './ScratchBar';
 import { clearRecord, keepBoard, keepRecord, noteAside, startAgain } from './showing';
 import { useOwnLines } from '../record/ownLines';
 import { UpOnStage } from './UpOnStage';
-import { useFollowers } from './useFollowers';
 import { usePlay } from './usePlay';
 import { useUp, WhichClass, YourTurn } from './YourTurn';
 import { useSteps } from './useSteps';
@@ -85,7 +85,8 @@ export function PresentPage() {
 
   const up = useUp();
   const today = useToday((s) => s.of);
-  useFollowers(seen.followed && !seen.blank);
+  const shown = seen.followed && !seen.blank;
+  useEffect(() => (shown && today ? lead(today) : undefined), [shown, today]);
   const turn = (what: keyof typeof seenAtFirst) => () => setSeen((x) => ({ ...x, [what]: !x[what] }));
   const open = (['numbers', 'hand', 'record'] as const).find((what) => seen[what]);
   const free = frame.steps === 0;

@@ -5,7 +5,7 @@ import { call, loadCore } from '../core/core';
 import { ApiError } from './api';
 import { desks, newAttempt, type DeskView, type StageView, type Verdict } from './classroom';
 import { deskKept, patient, type DeskWork } from './device';
-import { whileShown } from './stream';
+import { openStream, whileShown } from './stream';
 
 export interface DeskState {
   /** Out: the code is wanted. */
@@ -58,7 +58,6 @@ const unkept = { ticket: '', pupil: '', with: '', answer: {}, boards: {} };
 
 export const keyOf = (of: string, task: number) => `${of} ${task}`;
 
-let events: EventSource | undefined;
 let unheard: (() => void) | undefined;
 
 /** Sends what waits, and reads what is set; without the network what was here last. */
@@ -90,15 +89,25 @@ async function look() {
 
 const stageIn = (text: string) => (text ? (JSON.parse(text) as StageView) : undefined);
 
+/** How often the stage was heard of. */
+let heardOf = 0;
+
 /** Shows what the class sees now, or goes back to the tasks. */
-async function follow() {
-  const stage = await desks.stage().catch(() => undefined);
+function take(stage: StageView | undefined) {
+  heardOf++;
   set({ stage });
+}
+
+/** Asks for what the class sees. What was heard of it while the answer was on its way is newer. */
+async function follow() {
+  const asked = heardOf;
+  const stage = await desks.stage().catch(() => undefined);
+  if (asked === heardOf) take(stage);
 }
 
 function signedOut() {
   unheard?.();
-  events = unheard = undefined;
+  unheard = undefined;
   void deskKept.putView(undefined).catch(() => undefined);
   set({ ...none, status: 'out', refused: get().refused });
 }
@@ -299,24 +308,21 @@ function againSoon() {
 }
 
 function listen() {
-  if (events && events.readyState !== EventSource.CLOSED) return;
-  unheard?.();
-  unheard = whileShown((again) => {
-    const now = (events = new EventSource('/api/desk/events'));
-    let opened = again;
-    now.onopen = () => {
-      // After a gap all is read anew.
-      if (opened) void openDesk();
-      opened = true;
-    };
-    now.onmessage = ({ data }: MessageEvent<string>) => {
-      if (data === 'free' || data === 'gone') signedOut();
-      else if (data.startsWith('stage')) set({ stage: stageIn(data.slice('stage'.length)) });
-      else void look();
-    };
-    now.onerror = () => set({ away: true });
-    return () => now.close();
-  });
+  unheard ??= whileShown((again) =>
+    openStream(
+      '/api/desk/events',
+      {
+        message: (data) => {
+          if (data === 'free' || data === 'gone') signedOut();
+          else if (data.startsWith('stage')) take(stageIn(data.slice('stage'.length)));
+          else void look();
+        },
+        gap: () => void openDesk(),
+        lost: () => set({ away: true }),
+      },
+      again,
+    ),
+  );
 }
 
 globalThis.addEventListener?.('online', () => void openDesk());

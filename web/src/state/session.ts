@@ -7,7 +7,7 @@ import { device, lessonsKept, type Pending } from './device';
 import { emptyFrame, get, initial, notify, sentence, set, type Copy } from './lesson';
 import { playFrame, stopBeats } from './motion';
 import { Outbox, sendLeftovers, type Leftovers, type SaveState } from './outbox';
-import { whileShown } from './stream';
+import { openStream, whileShown } from './stream';
 import { isAlive, tabId } from './tab';
 
 /** A document that is open in this page, with what is to be sent of it. */
@@ -467,21 +467,15 @@ export async function claim(take: boolean, gap = false) {
 }
 
 function listen(id: string) {
-  unheard = whileShown((again) => {
-    const events = new EventSource(`/api/lessons/${id}/events?holder=${tabId}`);
-    let opened = again;
-    events.onopen = () => {
-      if (opened) void claim(false, true);
-      opened = true;
-    };
-    events.onmessage = (e: MessageEvent<string>) => {
-      const [what, detail] = e.data.split(' ');
-      if (what === 'held' && detail !== tabId) set({ readOnly: true, selected: new Set() });
-      if (what === 'free' && get().readOnly && !get().borrowed) void claim(false);
-      if (what === 'rev' && get().readOnly) void catchUp();
-    };
-    return () => events.close();
-  }, true);
+  const message = (data: string) => {
+    const [what, detail] = data.split(' ');
+    if (what === 'held' && detail !== tabId) set({ readOnly: true, selected: new Set() });
+    if (what === 'free' && get().readOnly && !get().borrowed) void claim(false);
+    if (what === 'rev' && get().readOnly) void catchUp();
+  };
+  const hears = { message, gap: () => void claim(false, true) };
+  const url = `/api/lessons/${id}/events?holder=${tabId}`;
+  unheard = whileShown((again) => openStream(url, hears, again), true);
 }
 
 /**

@@ -1,12 +1,15 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
-import { hear, whileShown } from './stream';
+import { hear, openStream, whileShown } from './stream';
 
 /** Streams that were opened, and what a test lets them say. */
 class Stream {
   static all: Stream[] = [];
   static open = () => Stream.all.filter((s) => !s.closed);
+  static readonly CLOSED = 2;
   closed = false;
+  readyState = 1;
   onopen?: () => void;
+  onerror?: () => void;
   onmessage?: (e: { data: string }) => void;
   constructor(readonly url: string) {
     Stream.all.push(this);
@@ -100,6 +103,42 @@ test('a window that goes while it waits leaves the row', async () => {
   expect(Stream.open()).toHaveLength(1);
   stops[2]!();
   expect(Stream.open()).toHaveLength(0);
+});
+
+test('a stream that was refused is asked for again, ever more seldom; one that broke off is not', () => {
+  vi.useFakeTimers();
+  const a = { ...heard(), lost: vi.fn() };
+  const stop = openStream('/events', a);
+  const fail = (readyState: number) => Object.assign(Stream.all.at(-1)!, { readyState }).onerror!();
+  Stream.all[0]!.onopen!();
+  fail(0);
+  vi.advanceTimersByTime(600_000);
+  expect(Stream.all, 'the browser opens it anew').toHaveLength(1);
+  expect(a.lost).toHaveBeenCalledOnce();
+  Stream.all[0]!.onopen!();
+  expect(a.gap).toHaveBeenCalledOnce();
+  fail(2);
+  const pauses = [4000, 8000, 16_000, 32_000, 64_000, 64_000];
+  for (const [n, pause] of pauses.entries()) {
+    vi.advanceTimersByTime(pause - 1);
+    expect(Stream.all).toHaveLength(n + 1);
+    vi.advanceTimersByTime(1);
+    expect(Stream.all).toHaveLength(n + 2);
+    if (n < pauses.length - 1) fail(2);
+  }
+  // Why it was refused is learnt each time, and when it is open again all is read.
+  expect(a.gap).toHaveBeenCalledTimes(1 + pauses.length);
+  Stream.all.at(-1)!.onopen!();
+  expect(a.gap).toHaveBeenCalledTimes(2 + pauses.length);
+  fail(2);
+  vi.advanceTimersByTime(4000);
+  expect(Stream.all).toHaveLength(8);
+  // What is learnt may be that nothing is to be heard here any more.
+  a.gap.mockImplementation(() => stop());
+  fail(2);
+  vi.advanceTimersByTime(600_000);
+  expect(Stream.all).toHaveLength(8);
+  vi.useRealTimers();
 });
 
 test('without locks each window listens for itself', async () => {

@@ -6,6 +6,8 @@ export interface Hears {
   message: (data: string) => void;
   /** Something may have been missed: all is to be read anew. */
   gap: () => void;
+  /** Nothing is heard now. */
+  lost?: () => void;
 }
 
 type Passed = { data: string } | { open: true };
@@ -37,6 +39,46 @@ export function whileShown(begin: (again: boolean) => () => void, seen = false):
   };
 }
 
+/** How soon a stream that was refused is asked for again, in milliseconds: twice as long each time, to a most. */
+const [AGAIN_MS, MOST_AGAIN_MS] = [4000, 64_000];
+
+/**
+ * Opens a stream, until it is called again. A browser opens one that broke off anew, but none that was
+ * refused, as by a server that is full or by something in its place: that is done here. After each gap
+ * all is read anew, at first too if something was `missed`.
+ */
+export function openStream(url: string, { message, gap, lost }: Hears, missed = false): () => void {
+  let events: EventSource;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let pause = AGAIN_MS;
+  const open = () => {
+    events = new EventSource(url);
+    events.onopen = () => {
+      pause = AGAIN_MS;
+      if (missed) gap();
+      missed = true;
+    };
+    events.onmessage = ({ data }: MessageEvent<string>) => message(data);
+    events.onerror = () => {
+      missed = true;
+      lost?.();
+      if (events.readyState !== EventSource.CLOSED) return;
+      timer = setTimeout(() => {
+        // Whoever may hear no more learns why where it asks; that may end this stream.
+        gap();
+        if (timer !== undefined) open();
+      }, pause);
+      pause = Math.min(2 * pause, MOST_AGAIN_MS);
+    };
+  };
+  open();
+  return () => {
+    clearTimeout(timer);
+    timer = undefined;
+    events.close();
+  };
+}
+
 /** Listens to a stream until it is called again. */
 export function hear(url: string, hears: Hears): () => void {
   return whileShown((again) => {
@@ -50,25 +92,18 @@ function hearNow(url: string, { message, gap }: Hears): () => void {
   // On plain http a browser has no locks; then each window listens for itself.
   const locks = globalThis.BroadcastChannel && globalThis.navigator?.locks;
   const name = `unitbloom-stream ${url}`;
-  const channel = locks ? new BroadcastChannel(name) : undefined;
-  let events: EventSource | undefined;
+  if (!locks) return openStream(url, { message, gap });
+  const channel = new BroadcastChannel(name);
+  const pass = (passed: Passed) => channel.postMessage(passed);
+  let close: (() => void) | undefined;
   /** The window that has the stream opens it; `first` where no other had it before. */
   const open = (first: boolean) => {
-    events = new EventSource(url);
-    events.onopen = () => {
-      if (!first) gap();
-      first = false;
-      channel?.postMessage({ open: true } satisfies Passed);
+    const hears = {
+      message: (data: string) => (message(data), pass({ data })),
+      gap: () => (gap(), pass({ open: true })),
     };
-    events.onmessage = ({ data }: MessageEvent<string>) => {
-      message(data);
-      channel?.postMessage({ data } satisfies Passed);
-    };
+    close = openStream(url, hears, !first);
   };
-  if (!locks || !channel) {
-    open(true);
-    return () => events?.close();
-  }
   const over = new AbortController();
   channel.onmessage = ({ data }: MessageEvent<Passed>) => ('data' in data ? message(data.data) : gap());
   const keep = (first: boolean) => () => {
@@ -79,7 +114,7 @@ function hearNow(url: string, { message, gap }: Hears): () => void {
   const wait = () => locks.request(name, { signal: over.signal }, keep(false)).catch(() => undefined);
   void locks.request(name, { ifAvailable: true }, (lock) => (lock ? keep(true)() : void wait()));
   return () => {
-    events?.close();
+    close?.();
     channel.close();
     over.abort();
   };
