@@ -494,6 +494,8 @@ test('devices follow the stage, without what is held back, until it is their tur
   const words = async () => plain(await prompt.locator('.Cue_cue-say').innerText());
   const digits = (of: Page) =>
     of.getByRole('table', { name: 'Written method' }).getByRole('cell').allInnerTexts();
+  const board = child.getByRole('img', { name: 'What the class sees' });
+  const places = new Set<string>();
   let asked = 0;
   let checked = 0;
   let open = '';
@@ -504,6 +506,7 @@ test('devices follow the stage, without what is held back, until it is their tur
       .toBe(true);
     // What is written is written there too, and no digit more.
     await expect.poll(() => digits(child)).toEqual(await digits(page));
+    places.add(JSON.stringify(await board.boundingBox()));
     const answer = prompt.locator('.Cue_cue-answer');
     if ((await answer.count()) > 0 && (await answer.getAttribute('aria-hidden')) === 'true') {
       asked++;
@@ -520,6 +523,7 @@ test('devices follow the stage, without what is held back, until it is their tur
   }
   expect(asked).toBeGreaterThan(1);
   expect(checked).toBeGreaterThan(1);
+  expect([...places], 'its board stands still, as the stage does').toHaveLength(1);
   // Whoever comes back is where the class is; on a device that has nothing of ours yet
   // it takes little to be sent, for it needs no core.
   const storageState = await child.context().storageState();
