@@ -16,6 +16,7 @@ var spoken = []struct{ said, is string }{
 	{"the sum of A and B", "A + B"}, {"A more than B", "B + A"}, {"double A", "A + A"},
 	{"A minus B", "A − B"}, {"A take away B", "A − B"}, {"A subtract B", "A − B"},
 	{"take A from B", "B − A"}, {"subtract A from B", "B − A"}, {"take away A from B", "B − A"},
+	{"from A take B", "A − B"}, {"from A take away B", "A − B"}, {"from A subtract B", "A − B"},
 	{"A less B", "A − B"}, {"A less than B", "B − A"}, {"A fewer than B", "B − A"},
 	{"the difference between A and B", "difference A B"}, {"difference between A and B", "difference A B"},
 	{"the difference of A and B", "difference A B"}, {"difference of A and B", "difference A B"},
@@ -37,11 +38,15 @@ var spoken = []struct{ said, is string }{
 	{"how many hundreds are in A", "A"}, {"A in tens and ones", "A"}, {"A in hundreds, tens and ones", "A"},
 	{"A times B", "A × B"}, {"A multiplied by B", "A × B"}, {"multiply A by B", "A × B"},
 	{"A lots of B", "A × B"}, {"A groups of B", "A × B"}, {"A sets of B", "A × B"}, {"A rows of B", "A × B"},
+	{"A equal groups of B", "A × B"}, {"A bags of B", "A × B"}, {"A boxes of B", "A × B"},
+	{"A trays of B", "A × B"}, {"A packs of B", "A × B"}, {"A plates of B", "A × B"},
 	{"A by B", "A × B"}, {"an array of A by B", "A × B"}, {"array of A by B", "A × B"}, {"array A by B", "A × B"},
 	{"A by B array", "A × B"}, {"A x B array", "A × B"}, {"array A x B", "A × B"},
 	{"A twos", "A × 2"}, {"A threes", "A × 3"}, {"A fours", "A × 4"}, {"A fives", "A × 5"}, {"A sixes", "A × 6"},
 	{"A sevens", "A × 7"}, {"A eights", "A × 8"}, {"A nines", "A × 9"}, {"A elevens", "A × 11"},
 	{"A twelves", "A × 12"},
+	{"A times table", "count 0 A 10"}, {"the A times table", "count 0 A 10"}, {"A x table", "count 0 A 10"},
+	{"A times tables", "count 0 A 10"}, {"times table of A", "count 0 A 10"}, {"times table A", "count 0 A 10"},
 	{"A divided by B", "A ÷ B"}, {"divide A by B", "A ÷ B"}, {"A shared by B", "A ÷ B"},
 	{"A shared between B", "A ÷ B"}, {"A shared among B", "A ÷ B"}, {"share A by B", "A ÷ B"},
 	{"share A between B", "A ÷ B"}, {"share A among B", "A ÷ B"},
@@ -52,7 +57,8 @@ var spoken = []struct{ said, is string }{
 }
 
 // questions begin a line that asks for what the rest of it is.
-var questions = []string{"what is ", "what's ", "how much is "}
+var questions = []string{"what is ", "what's ", "how much is ", "find out ", "find ", "work out ", "calculate ",
+	"solve ", "show me ", "show "}
 
 // unspoken is a problem that is said in words, with its signs; another line as it is. Its numbers may
 // be said in words too.

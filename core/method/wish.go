@@ -167,6 +167,7 @@ func inSigns(said string, w say.Vocabulary) (string, error) {
 		_, err := place.Parse("-" + w.Plain(signs[1]))
 		return "", err
 	}
+	text = withGap(text)
 	left, right, equal := strings.Cut(strings.TrimSuffix(text, "="), "=")
 	if !equal || strings.ContainsAny(text, "?□_<>") || strings.Contains(right, "=") {
 		return text, nil
@@ -182,6 +183,32 @@ func inSigns(said string, w say.Vocabulary) (string, error) {
 		return strings.TrimSpace(side[0]), nil
 	}
 	return text, nil
+}
+
+// withGap writes the ? of the one number that was left out of an equality: 8 + = 10, 10 = 7 +.
+func withGap(text string) string {
+	if strings.Count(text, "=") != 1 || strings.ContainsAny(text, "?□_<>") {
+		return text
+	}
+	var out []string
+	gaps := 0
+	gap := func(is bool) {
+		if is {
+			out = append(out, "?")
+			gaps++
+		}
+	}
+	before := "="
+	for _, token := range append(Tokens(text), "=") {
+		operates := isSign(token) && token != "="
+		gap(operates && before == "=" || token == "=" && before != "=" && isSign(before))
+		out = append(out, token)
+		before = token
+	}
+	if gaps != 1 {
+		return text
+	}
+	return strings.Join(out[:len(out)-1], " ")
 }
 
 // laidOut is a board that was written in its text form, as it is.
@@ -223,10 +250,37 @@ func whyNot(text, amount string, isAmount bool, asked *Wish, model string, w say
 	if asked == nil && model == "" && isWords(text) {
 		return say.Refuse("wish-unread", say.Text("text", say.Given, text))
 	}
+	if asked == nil && model == "" {
+		if points := withPoints(text, w); points != text && len(examples(points, false, w)) > 0 {
+			return say.Refuse("wish-comma", say.Text("text", say.Given, points))
+		}
+		if isSeveral(text) {
+			return say.Refuse("wish-several", say.Text("text", say.Given, text))
+		}
+	}
 	if why != nil {
 		return why
 	}
 	return say.Refuse("wish-empty")
+}
+
+// withPoints are decimals that were typed with a comma, in a class that writes a point.
+func withPoints(text string, w say.Vocabulary) string {
+	if w.Plain("1,5") == "1.5" {
+		return text
+	}
+	return strings.ReplaceAll(text, ",", ".")
+}
+
+// isSeveral reports whether a problem has several operations, and is no sum.
+func isSeveral(text string) bool {
+	var signs []string
+	for _, token := range Tokens(text) {
+		if isSign(token) {
+			signs = append(signs, token)
+		}
+	}
+	return len(signs) > 1 && slices.ContainsFunc(signs, func(sign string) bool { return sign != "+" })
 }
 
 // isWords reports whether a line has more words than the name of a method.

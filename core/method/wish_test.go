@@ -96,6 +96,9 @@ func TestALineMayBeSaidInWords(t *testing.T) {
 		"count on from 37": "37 in steps of 1", "count 5s": "0 in steps of 5",
 		"count up in hundreds from 250 to 950": "250 in steps of 100", "count to ten": "0 in steps of 1",
 		"14 is ten and 4": "10 + 4", "3 and 4 make 7": "3 + 4", "7 equals 3 + 4": "3 + 4",
+		"7 times table": "0 in steps of 7", "the 5 times table": "0 in steps of 5", "seven times table": "0 in steps of 7",
+		"from 13 take 5": "13 − 5", "find half of 18": "18 ÷ 2", "work out 24 x 3": "24 × 3", "4 bags of 6": "4 × 6",
+		"find the difference between 28 and 63": "28 and 63", "show me 58 plus 67": "58 + 67",
 		"which is bigger 3.5 or 3.45": "3.5 and 3.45", "is 99 more than 101?": "99 and 101",
 	} {
 		g, faults := method.Grant(line, nil, say.Vocabulary{})
@@ -127,6 +130,10 @@ func TestALineMayBeSaidInWords(t *testing.T) {
 		"count to 100": "That is 100 steps, and at most 30 are counted here.",
 		"-5 + 3":       "“-5” is below 0", "− 5": "“-5” is below 0",
 		"3 and 4 is 8": "3 + 4 = 8 is not true.",
+		// What would do is said, not what a method that nobody asked for wants.
+		"9 - 3 + 2": "9 - 3 + 2 has several operations.", "25 × 4 × 2": "several operations", "(3 + 4) × 2": "several",
+		"9 - 3 - 2": "several operations", "5 + 6 + 7 + 8 + 9": "two to four numbers",
+		"1,5 + 2,5": "Decimals have a point here: 1.5 + 2.5.", "3,75 × 10": "Decimals have a point here: 3.75 × 10.",
 	} {
 		_, faults := method.Grant(line, nil, say.Vocabulary{})
 		require.Len(t, faults, 1, line)
@@ -140,6 +147,23 @@ func TestALineMayBeSaidInWords(t *testing.T) {
 	g, faults = method.Grant("38, 74, 146", nil, say.Vocabulary{})
 	require.Empty(t, faults)
 	assert.Len(t, g.Scenes, 3)
+}
+
+// A number that was left out of an equality is the one that is to be found; two are none.
+func TestAGapInAnEqualityIsFound(t *testing.T) {
+	for line, want := range map[string]string{
+		"8 + = 10": "8 + □ = 10", "10 = 7 +": "10 = 7 + □", "+ 5 = 12": "□ + 5 = 12", "12 - = 7": "12 − □ = 7",
+		"15 = + 7": "15 = □ + 7", "4 x = 20": "4 × □ = 20", "20 = 4 x": "20 = 4 × □", "20 ÷ = 5": "20 ÷ □ = 5",
+		"20 / = 5": "20 ÷ □ = 5", "7 + 3 =": "7 + 3", "8 + 2 = 10": "8 + 2",
+	} {
+		g, faults := method.Grant(line, nil, say.Vocabulary{})
+		require.Empty(t, faults, line)
+		assert.Equal(t, want, g.Scenes[0].Made.Problem, line)
+	}
+	for _, line := range []string{"+ = 10", "8 + 2 = 5 + = 3", "- 5 = 3", "8 +", "= 7 + 3"} {
+		_, faults := method.Grant(line, nil, say.Vocabulary{})
+		assert.Len(t, faults, 1, line)
+	}
 }
 
 // The same number again and again is so many groups of it too.

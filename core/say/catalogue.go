@@ -106,6 +106,9 @@ var general = map[string]string{
 	"refuse.sentence-square":    "Here {unit} is multiplied by {unit}. Multiply by a number alone.",
 	"refuse.sentence-kinds":     "Here are {a} and {b}. They do not measure the same.",
 	"refuse.wish-false":         "{text} is not true. Type ? for what is to be found.",
+	"refuse.wish-comma":         "Decimals have a point here: {text}. A comma can be chosen in the words of the school.",
+	"refuse.wish-several": "{text} has several operations. One at a time is worked here, like 9 − 3, or a sum " +
+		"of up to four numbers.",
 	"refuse.wish-unread": "“{text}” is not read here. Type a number, a problem, or words like count in 5s to 50 " +
 		"or number bonds to 10.",
 	"refuse.wish-empty":        "Type what the class shall see, like 58 + 67, 146, or 8 and 6 on a rack.",
