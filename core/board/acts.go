@@ -8,6 +8,8 @@ import "unitbloom/core/place"
 type Acts struct {
 	// Build puts a number, or a sum like 6 + 3, in place of what is there.
 	Build func(amount string) Move
+	// Step brings so many ones more, or fewer, where all pieces are ones.
+	Step func(by int, down bool) Move
 	// Slide brings rows of beads to a number each, all in one push.
 	Slide func(rows ...Row) Move
 

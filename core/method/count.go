@@ -1,6 +1,7 @@
 package method
 
 import (
+	"slices"
 	"strconv"
 	"strings"
 
@@ -10,15 +11,16 @@ import (
 	"unitbloom/core/say"
 )
 
-// count goes on in equal steps, crossing tens and hundreds.
+// count goes on or back in equal steps, crossing tens and hundreds.
 var count = Spec{
-	ID: "count", Title: "Count on in steps", Operation: "number",
-	Doc: "From a start in steps of 1 to 9, or of so many tens, hundreds or thousands: each number said in ordinary and " +
-		"in place-value words, tens and hundreds crossed on the model.",
+	ID: "count", Title: "Count in steps", Operation: "number",
+	Doc: "From a start on in equal steps, or back with a minus before the step: each number said in ordinary and in " +
+		"place-value words, tens and hundreds crossed on the model.",
 	Args:   "a start, a step, and how many",
 	Sample: []string{"37", "10", "8"}, Typed: "37, 10, 8",
-	Limits:  "Steps of 1 to 9, or as many tens, hundreds or thousands; 1 to 30 of them; to 9,999.",
-	Models:  []string{"blocks", "discs"},
+	Limits: "Steps of two digits at most and noughts after them, like 2, 25 or 300, on, or back like −10; 1 to 30 of " +
+		"them. Blocks and discs to 9,999; rack and counters to 100.",
+	Models:  []string{"blocks", "discs", "rack", "counters"},
 	Options: []Option{checkByInverse},
 	make:    makeCount,
 	// The step and how many of them are what it is about.
@@ -33,43 +35,84 @@ var count = Spec{
 	},
 }
 
+// counted is what is counted: from where, in steps of what, how many, and whether back.
+type counted struct {
+	start, by, times int
+	back             bool
+}
+
+// at is where a step comes to.
+func (c counted) at(step int) int {
+	if c.back {
+		return c.start - c.by*step
+	}
+	return c.start + c.by*step
+}
+
+// id is that of a sentence, which has another where it goes back.
+func (c counted) id(id string) string {
+	if c.back {
+		return id + ".down"
+	}
+	return id
+}
+
+func readCount(r Request) (counted, error) {
+	var c counted
+	r.Args = slices.Clone(r.Args)
+	if len(r.Args) > 1 {
+		by := strings.TrimPrefix(strings.Replace(r.Args[1], "−", "-", 1), "-")
+		if c.back = by != "" && by != r.Args[1]; c.back {
+			r.Args[1] = by
+		}
+	}
+	a, err := arguments(r, [2]int{0, 9999}, [2]int{1, 9900}, [2]int{1, 9999})
+	if err != nil {
+		return c, err
+	}
+	c.start, c.by, c.times = a[0], a[1], a[2]
+	if c.times > 30 {
+		return c, say.Refuse("count-many", given("n", c.times))
+	}
+	if len(strings.TrimRight(strconv.Itoa(c.by), "0")) > 2 {
+		return c, say.Refuse("count-step", given("n", c.by))
+	}
+	end := c.at(c.times)
+	if end < 0 {
+		return c, say.Refuse("count-back", given("start", c.start), given("by", c.by), given("most", c.start/c.by))
+	}
+	if end > 9999 {
+		return c, say.Refuse("method-range", given("n", end), given("least", 0), given("most", 9999))
+	}
+	return c, fitsModel(r.Model, place.Int(max(c.start, end)))
+}
+
 func makeCount(r Request) (Example, error) {
-	a, err := arguments(r, [2]int{0, 9999}, [2]int{1, 9000}, [2]int{1, 9999})
+	c, err := readCount(r)
 	if err != nil {
 		return Example{}, err
 	}
-	start, by, times := a[0], a[1], a[2]
-	if times > 30 {
-		return Example{}, say.Refuse("count-many", given("n", times))
-	}
-	p, each := stepOf(by)
-	if each == 0 {
-		return Example{}, say.Refuse("count-step", given("n", by))
-	}
-	if start+by*times > 9999 {
-		return Example{}, say.Refuse("method-range", given("n", start+by*times), given("least", 0), given("most", 9999))
-	}
 	m := begin(r, r.Model+" 0")
+	if m.acts.Step != nil {
+		m = begin(r, specOf(r.Model).Empty(max(c.start, c.at(c.times))))
+	}
 	m.step(lesson.Step{
-		Say:   line("count.from", given("n", start), given("by", by)),
-		Moves: []board.Move{m.acts.Build(strconv.Itoa(start))},
-		Write: []lesson.Write{countRow(place.Int(start))},
+		Say:   line(c.id("count.from"), given("n", c.start), given("by", c.by)),
+		Moves: []board.Move{m.acts.Build(strconv.Itoa(c.start))},
+		Write: []lesson.Write{countRow(place.Int(c.start))},
 	})
-	var back []board.Move
+	var again []board.Move
 	told := false
-	for i := 1; i <= times; i++ {
-		from, n := place.Int(start+by*(i-1)), place.Int(start+by*i)
-		tens := crossed(m.r.words(), from, n, p)
+	for i := 1; i <= c.times; i++ {
+		from, n := place.Int(c.at(i-1)), place.Int(c.at(i))
+		tens := m.tensCrossed(from, n)
 		s := lesson.Step{
-			Say: line("count.next", given("by", by)), Ask: line("count.then"),
+			Say: line(c.id("count.next"), given("by", c.by)), Ask: line("count.then"),
 			Answer: line("count.then.answer", say.Number("n", say.Answer, n), answerText("words", n.Words(true))),
-			Moves:  m.countNew(),
+			Moves:  append(m.countNew(), m.countStep(c.by, c.back)...),
 			Write:  []lesson.Write{countRow(n)},
 		}
-		for range each {
-			s.Moves = append(s.Moves, stepped(p, false))
-			back = append(back, stepped(p, true))
-		}
+		again = append(again, m.countStep(c.by, !c.back)...)
 		if tens != "" {
 			s.Ask = line("count.digits")
 			s.Answer = line("count.digits.answer", answerText("changed", say.Listed(m.placeNames(changedPlaces(from, n)))),
@@ -79,29 +122,66 @@ func makeCount(r Request) (Example, error) {
 		case tens != "" && !told:
 			told = true
 			m.first(s)
-		case i == times:
+		case i == c.times:
 			m.key(s)
 		default:
 			m.step(s)
 		}
 	}
 	m.table("number", "in words", "place by place")
-	m.countWhy(start, p, each, told)
-	all, end := by*times, strconv.Itoa(start+by*times)
-	if times > 1 && m.checks {
-		whole := sumText([2]int{start, all})
-		if start == 0 {
-			whole = timesText(times, by)
+	m.countWhy(c, told)
+	all, end := c.by*c.times, strconv.Itoa(c.at(c.times))
+	if c.times > 1 && m.checks {
+		whole := sumText([2]int{c.start, all})
+		if c.back {
+			whole = strconv.Itoa(c.start) + " − " + strconv.Itoa(all)
+		} else if c.start == 0 {
+			whole = timesText(c.times, c.by)
 		}
 		m.step(lesson.Step{
-			Say: line("count.back", given("times", times), given("by", by)), Ask: line("count.back.ask"),
-			Answer: line("count.back.answer", answer("all", all), answer("start", start), given("times", times),
-				given("by", by)),
-			Moves: back,
+			Say: line(c.id("count.back"), given("times", c.times), given("by", c.by)), Ask: line("count.back.ask"),
+			Answer: line("count.back.answer", answer("all", all), answer("start", c.start), given("times", c.times),
+				given("by", c.by)),
+			Moves: again,
 			Write: []lesson.Write{m.sentence(whole, end)},
 		})
 	}
-	return m.end(strconv.Itoa(start)+" in steps of "+strconv.Itoa(by), end)
+	problem := strconv.Itoa(c.start) + " in steps of " + strconv.Itoa(c.by)
+	if c.back {
+		problem = strconv.Itoa(c.start) + " back in steps of " + strconv.Itoa(c.by)
+	}
+	return m.end(problem, end)
+}
+
+// countStep lays or takes what one step is, piece by piece and the smallest first where there are places.
+func (m *maker) countStep(by int, down bool) []board.Move {
+	if m.acts.Step != nil {
+		return []board.Move{m.acts.Step(by, down)}
+	}
+	var moves []board.Move
+	for _, c := range slices.Backward(place.Int(by).UnitForm()) {
+		for range c.Count {
+			moves = append(moves, stepped(c.Place, down))
+		}
+	}
+	return moves
+}
+
+// tensCrossed tells what becomes of a ten between a number and the next, where more than its own digit
+// changes.
+func (m *maker) tensCrossed(from, to place.Number) string {
+	if m.acts.Step == nil {
+		return crossed(m.r.words(), from, to)
+	}
+	before, after := from.Count(place.Tens), to.Count(place.Tens)
+	id := "count.full"
+	if after < before {
+		id = "count.begun"
+	}
+	if after == before || from.Digit(place.Ones) == to.Digit(place.Ones) {
+		return ""
+	}
+	return say.New(id).Text(m.r.words())
 }
 
 // countRow is a number in the table: its digits, its words, and its places where they
@@ -114,25 +194,19 @@ func countRow(n place.Number) lesson.Write {
 }
 
 // countWhy asks why a digit stays, or when the next place changes.
-func (m *maker) countWhy(start int, p place.Place, each int, crosses bool) {
+func (m *maker) countWhy(c counted, crosses bool) {
+	form := place.Int(c.by).UnitForm()
+	p, each := form[0].Place, form[0].Count
+	ask := line("count.why", given("d", c.start%10))
 	switch {
-	case p > place.Ones && each == 1:
-		m.why(line("count.why", given("d", start%10)), line("count.why.answer", say.PlaceName("place", p)))
-	case p > place.Ones:
-		m.why(line("count.why", given("d", start%10)), line("count.why.several", given("each", each),
-			say.PlaceName("place", p)))
-	case crosses:
-		m.why(line("count.when"), line("count.when.answer"))
+	case c.by%10 != 0 && crosses:
+		m.why(line("count.when"), line(c.id("count.when.answer")))
+	case c.by%10 != 0:
+	case len(form) > 1:
+		m.why(ask, line(c.id("count.why.none")))
+	case each == 1:
+		m.why(ask, line(c.id("count.why.answer"), say.PlaceName("place", p)))
+	default:
+		m.why(ask, line(c.id("count.why.several"), given("each", each), say.PlaceName("place", p)))
 	}
-}
-
-// stepOf is the place and the number of pieces of a step: 5 is five ones, 30 three tens; none of another.
-func stepOf(by int) (p place.Place, pieces int) {
-	for by >= 10 && by%10 == 0 {
-		p, by = p+1, by/10
-	}
-	if by > 9 {
-		return 0, 0
-	}
-	return p, by
 }

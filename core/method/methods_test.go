@@ -102,19 +102,24 @@ var trials = map[string]trial{
 	},
 	"count": {
 		func(r *rand.Rand) []string {
-			by := []int{1, 2, 3, 5, 7, 9, 10, 30, 100, 400, 1000, 2000, 25, 11}[r.IntN(14)]
-			return []string{itoa(upTo(r, 4)), itoa(by), itoa(1 + r.IntN(12))}
+			by := []int{1, 2, 3, 5, 7, 9, 10, 30, 100, 400, 1000, 2000, 25, 11, 99, 250, 2500, 101, 125}[r.IntN(19)]
+			return []string{itoa(upTo(r, 4)), []string{"", "-", "−"}[r.IntN(3)] + itoa(by), itoa(1 + r.IntN(12))}
 		},
 		func(a []string) string {
-			n := ints(a)
-			end := n[0] + n[1]*n[2]
-			if n[1] == 25 || n[1] == 11 || end > 9999 {
+			by := ints([]string{strings.TrimLeft(a[1], "-−")})[0]
+			n := ints([]string{a[0], a[2]})
+			end := n[0] + by*n[1]
+			if strings.ContainsAny(a[1], "-−") {
+				end = n[0] - by*n[1]
+			}
+			if by == 101 || by == 125 || end > 9999 || end < 0 {
 				return ""
 			}
 			return itoa(end)
 		},
 		[][]string{{"95", "10", "3"}, {"990", "10", "2"}, {"0", "1", "30"}, {"9998", "1", "1"}, {"9998", "1", "2"},
-			{"4", "9", "3"}},
+			{"4", "9", "3"}, {"53", "-10", "5"}, {"53", "−10", "6"}, {"12", "-1", "12"}, {"1000", "-25", "3"},
+			{"75", "25", "4"}, {"0", "-1", "1"}},
 	},
 	"teens": {
 		func(r *rand.Rand) []string { return []string{itoa(9 + r.IntN(13))} },

@@ -225,7 +225,7 @@ func (m *maker) change(c change, from, next place.Number, again bool, write ...l
 	if c.down {
 		id, ask = "moreLess.less", "moreLess.less.is"
 	}
-	tens := crossed(m.r.words(), from, next, c.at)
+	tens := crossed(m.r.words(), from, next)
 	s := lesson.Step{
 		Say: line(id, say.PlaceName("place", c.at)), Ask: line(ask, say.Number("by", say.Given, c.by),
 			say.Number("from", say.Given, from)),
@@ -263,19 +263,48 @@ func (m *maker) countNew() []board.Move {
 	return nil
 }
 
-// crossed tells which tens were made, or opened, between a number and the next,
-// from the place that was counted in: in the order in which it can be done.
-func crossed(w say.Vocabulary, from, to place.Number, at place.Place) string {
-	id := "cross.made"
+// crossed tells which tens were made, or opened, between a number and another: each place once, in the
+// order in which it happens when the difference is laid or taken piece by piece, the smallest first.
+func crossed(w say.Vocabulary, from, to place.Number) string {
+	id, by := "cross.made", to
 	if to.Cmp(from) < 0 {
-		id, from, to = "cross.opened", to, from
+		id, by = "cross.opened", from
+		by, _ = from.Sub(to)
+	} else {
+		by, _ = to.Sub(from)
+	}
+	digits := map[place.Place]int{}
+	for p := place.Smallest; p <= place.Largest; p++ {
+		digits[p] = from.Digit(p)
 	}
 	var out []string
-	for p := at; p < place.Largest && to.Digit(p) < from.Digit(p); p++ {
-		out = append(out, say.New(id, say.PlaceName("place", p), say.PlaceName("next", p+1)).Text(w))
+	told := map[place.Place]bool{}
+	cross := func(p place.Place) {
+		if !told[p] {
+			told[p] = true
+			out = append(out, say.New(id, say.PlaceName("place", p), say.PlaceName("next", p+1)).Text(w))
+		}
 	}
-	if id == "cross.opened" {
-		slices.Reverse(out) // the largest is opened first
+	for p := place.Smallest; p < place.Largest; p++ {
+		for range by.Digit(p) {
+			if id == "cross.made" {
+				digits[p]++
+				for q := p; q < place.Largest && digits[q] == 10; q++ {
+					digits[q], digits[q+1] = 0, digits[q+1]+1
+					cross(q)
+				}
+				continue
+			}
+			q := p
+			for q < place.Largest && digits[q] == 0 {
+				q++
+			}
+			for ; q > p; q-- {
+				digits[q], digits[q-1] = digits[q]-1, digits[q-1]+10
+				cross(q - 1)
+			}
+			digits[p]--
+		}
 	}
 	return strings.Join(out, " ")
 }

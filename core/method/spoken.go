@@ -106,18 +106,20 @@ func inEquals(line string) string {
 // onTen is how many steps are counted where no end is said.
 const onTen = 10
 
-// counting is a line that says in what a class counts on, from where and to where, as the problem of
-// the method that does: by ones, from 0 and ten steps where it does not say.
+// counting is a line that says in what a class counts on or back, from where and to where, as the problem
+// of the method that does: by ones, ten steps, and on from 0 or back to 0 where it does not say.
 func counting(line string, w say.Vocabulary) (string, bool) {
 	rest, ok := strings.CutPrefix(strings.TrimPrefix(line, "skip "), "count ")
 	if !ok {
 		return "", false
 	}
 	said := map[string]int{"in": 1}
-	key := ""
+	key, back := "", false
 	for _, word := range strings.Fields(rest) {
 		switch word {
-		case "on", "up", "steps", "of":
+		case "on", "up", "steps", "of", "forwards":
+		case "back", "backwards", "down":
+			back = true
 		case "in", "by", "from", "to":
 			key = strings.Replace(word, "by", "in", 1)
 		default:
@@ -132,13 +134,25 @@ func counting(line string, w say.Vocabulary) (string, bool) {
 		}
 	}
 	step, times := said["in"], onTen
-	if end, ends := said["to"]; ends {
-		if step == 0 || end <= said["from"] {
-			return "", false
-		}
-		times = max(1, (end-said["from"])/step)
+	start, starts := said["from"]
+	end, ends := said["to"]
+	if step == 0 || ends && (end == start || starts && back && end > start) {
+		return "", false
 	}
-	return fmt.Sprintf("%s %d %d %d", count.ID, said["from"], step, times), true
+	if back && !starts {
+		start = end + step*onTen
+	}
+	if back = back || end < start && ends; back {
+		times = min(times, start/step)
+	}
+	if ends {
+		times = max(1, max(end-start, start-end)/step)
+	}
+	sign := ""
+	if back {
+		sign = "−"
+	}
+	return fmt.Sprintf("%s %d %s%d %d", count.ID, start, sign, step, times), true
 }
 
 // stepOrNumber is the number that a word says, and whether it says steps of it: 5s, fives, hundreds.

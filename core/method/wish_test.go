@@ -95,6 +95,9 @@ func TestALineMayBeSaidInWords(t *testing.T) {
 		"count in twos": "0 in steps of 2", "skip count in tens from 40": "40 in steps of 10",
 		"count on from 37": "37 in steps of 1", "count 5s": "0 in steps of 5",
 		"count up in hundreds from 250 to 950": "250 in steps of 100", "count to ten": "0 in steps of 1",
+		"count back from 20": "20 back in steps of 1", "count from 20 to 10": "20 back in steps of 1",
+		"count back in twos from 30 to 20": "30 back in steps of 2", "count down from ten": "10 back in steps of 1",
+		"count backwards in 10s": "100 back in steps of 10", "count in 25s to 200": "0 in steps of 25",
 		"14 is ten and 4": "10 + 4", "3 and 4 make 7": "3 + 4", "7 equals 3 + 4": "3 + 4",
 		"7 times table": "0 in steps of 7", "the 5 times table": "0 in steps of 5", "seven times table": "0 in steps of 7",
 		"from 13 take 5": "13 − 5", "find half of 18": "18 ÷ 2", "work out 24 x 3": "24 × 3", "4 bags of 6": "4 × 6",
@@ -111,7 +114,8 @@ func TestALineMayBeSaidInWords(t *testing.T) {
 		assert.Len(t, faults, 1, line)
 	}
 	for line, steps := range map[string]int{"count in 5s to 50": 10, "count from 95 to 105": 10, "count in twos": 10,
-		"count from 37 to 60 in tens": 2, "count from 8 to 38 in 3s": 10, "count up to 6": 6} {
+		"count from 20 to 10": 10, "count back from 7": 7, "count back in twos from 30 to 20": 5, "count back in 5s": 10,
+		"count back in 3s from 10": 3, "count from 37 to 60 in tens": 2, "count from 8 to 38 in 3s": 10, "count up to 6": 6} {
 		g, faults := method.Grant(line, nil, say.Vocabulary{})
 		require.Empty(t, faults, line)
 		rows := 0
@@ -125,7 +129,7 @@ func TestALineMayBeSaidInWords(t *testing.T) {
 		assert.Equal(t, steps+1, rows, "%s: the start and each step has a row", line)
 	}
 	for line, want := range map[string]string{
-		"round 47": "“round 47” is not read here.", "count from 20 to 10": "“count from 20 to 10” is not read here.",
+		"round 47": "“round 47” is not read here.", "count back from 10 to 20": "“count back from 10 to 20” is not read here.",
 		"count in 0s to 5": "“count in 0s to 5” is not read here.", "count sheep": "“count sheep” is not read here.",
 		"count to 100": "That is 100 steps, and at most 30 are counted here.",
 		"-5 + 3":       "“-5” is below 0", "− 5": "“-5” is below 0",

@@ -652,7 +652,11 @@ func fillOfScene(sc lesson.Scene) (Task, bool) {
 	switch {
 	case sc.Made.Method == "count" && len(args) == 3:
 		steps, _ := strconv.Atoi(args[2])
-		t.About = []string{"chain " + args[0] + strings.Repeat(" +"+args[1]+" "+sentence.Unknown, min(steps, mostSteps))}
+		by := strings.Replace(args[1], "-", "−", 1)
+		if !strings.HasPrefix(by, "−") {
+			by = "+" + by
+		}
+		t.About = []string{"chain " + args[0] + strings.Repeat(" "+by+" "+sentence.Unknown, min(steps, mostSteps))}
 	case sc.Made.Method == "more-less":
 		chain := strings.Fields(strings.NewReplacer(" + ", " +", " − ", " −").Replace(problem))
 		t.About = []string{"chain " + strings.Join(chain, " "+sentence.Unknown+" ") + " " + sentence.Unknown}

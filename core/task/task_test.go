@@ -561,6 +561,9 @@ func TestScenesGiveTasks(t *testing.T) {
 		require.Len(t, tasks, 1, id)
 		assert.Equal(t, want, tasks[0].About, id)
 	}
+	back, err := method.Make(method.Request{Method: "count", Args: []string{"53", "-10", "3"}})
+	require.NoError(t, err)
+	assert.Equal(t, []string{"chain 53 −10 □ −10 □ −10 □"}, task.FromScene(back.Scene, []string{"fill"})[0].About)
 	scenes := []lesson.Scene{}
 	for _, shown := range []string{"blocks 4t 6o", "blocks 6t 4o", "blocks 4h 6o"} {
 		b, err := board.Parse(shown)

@@ -95,6 +95,9 @@ func split(m board.Model, mv board.Move) (out []board.Move) {
 func acts() board.Acts {
 	return board.Acts{
 		Build: func(amount string) board.Move { return board.Move{Kind: "build", Args: NumberArgs{Amount: amount}} },
+		Step: func(by int, down bool) board.Move {
+			return board.Move{Kind: "step", Args: StepArgs{By: by, Down: down}}
+		},
 		Frames: func(frames, rows, columns int) string {
 			return "counters" + strings.Repeat(fmt.Sprintf(" %dx%d", rows, columns), frames) + ": 0"
 		},

@@ -27,7 +27,7 @@ func Spec() board.ModelSpec {
 		Empty:     func(most int) string { return fmt.Sprintf("rack %d: 0", max(2, (most+Beads-1)/Beads)) },
 		Lay:       lay,
 		Split:     split,
-		Acts:      board.Acts{Build: build, Slide: slide},
+		Acts:      board.Acts{Build: build, Step: step, Slide: slide},
 		Ring:      ringSlots,
 		Check:     func(m board.Model) error { return m.(Rack).ringsCheck() },
 		Decode:    decode,
@@ -204,6 +204,14 @@ func orDash(s string) string {
 
 func build(amount string) board.Move {
 	return board.Move{Kind: "build", Args: NumberArgs{Amount: amount}}
+}
+
+func step(by int, down bool) board.Move {
+	kind := "more"
+	if down {
+		kind = "less"
+	}
+	return board.Move{Kind: kind, Args: NumberArgs{Amount: strconv.Itoa(by)}}
 }
 
 func slide(rows ...board.Row) board.Move {
