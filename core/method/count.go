@@ -99,7 +99,7 @@ func makeCount(r Request) (Example, error) {
 	m.step(lesson.Step{
 		Say:   line(c.id("count.from"), given("n", c.start), given("by", c.by)),
 		Moves: []board.Move{m.acts.Build(strconv.Itoa(c.start))},
-		Write: []lesson.Write{countRow(place.Int(c.start))},
+		Write: []lesson.Write{m.countRow(place.Int(c.start))},
 	})
 	var again []board.Move
 	told := false
@@ -110,7 +110,7 @@ func makeCount(r Request) (Example, error) {
 			Say: line(c.id("count.next"), given("by", c.by)), Ask: line("count.then"),
 			Answer: line("count.then.answer", say.Number("n", say.Answer, n), answerText("words", n.Words(true))),
 			Moves:  append(m.countNew(), m.countStep(c.by, c.back)...),
-			Write:  []lesson.Write{countRow(n)},
+			Write:  []lesson.Write{m.countRow(n)},
 		}
 		again = append(again, m.countStep(c.by, !c.back)...)
 		if tens != "" {
@@ -128,7 +128,11 @@ func makeCount(r Request) (Example, error) {
 			m.step(s)
 		}
 	}
-	m.table("number", "in words", "place by place")
+	if m.acts.Step == nil {
+		m.table("number", "in words", "place by place")
+	} else {
+		m.table("number", "in words")
+	}
 	m.countWhy(c, told)
 	all, end := c.by*c.times, strconv.Itoa(c.at(c.times))
 	if c.times > 1 && m.checks {
@@ -184,13 +188,17 @@ func (m *maker) tensCrossed(from, to place.Number) string {
 	return say.New(id).Text(m.r.words())
 }
 
-// countRow is a number in the table: its digits, its words, and its places where they
-// say something else.
-func countRow(n place.Number) lesson.Write {
-	if n.Words(true) == n.PlaceWords() {
-		return row(n.String(), n.Words(true), "")
+// countRow is a number in the table: its digits, its words, and its places where there are columns for
+// them and they say something else.
+func (m *maker) countRow(n place.Number) lesson.Write {
+	cells := []string{n.String(), n.Words(true)}
+	if m.acts.Step == nil {
+		cells = append(cells, "")
+		if n.PlaceWords() != n.Words(true) {
+			cells[2] = n.PlaceWords()
+		}
 	}
-	return row(n.String(), n.Words(true), n.PlaceWords())
+	return row(cells...)
 }
 
 // countWhy asks why a digit stays, or when the next place changes.

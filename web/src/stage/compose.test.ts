@@ -116,13 +116,38 @@ describe('the composition', () => {
       h: (Math.ceil(21 / beside) + 1) * 1.04 * digit,
     });
     const extents = [extent([[800, 160, 10]])];
-    const told = (besides: number[]) =>
-      compose({ ...asked, work: table, besides, extents, round: [round('counters')] });
+    const told = (counts: number[]) => {
+      const besides = counts.map((columns) => ({ columns, worth: 1 }));
+      return compose({ ...asked, work: table, besides, extents, round: [round('counters')] });
+    };
     const parted = told([1, 2, 3]);
     expect(parted.laid.beside).toBeGreaterThan(1);
     expect(parted.digit).toBeGreaterThanOrEqual(44);
     expect(told([1]).digit).toBeLessThan(44);
     expect(within(parted.work!) && apart(parted.work!, parted.models[0]!.rect)).toBe(true);
+  });
+
+  test('parts a short table, or makes its digits small, only where pieces gain much', () => {
+    const table: WorkSize = (digit, { beside }) => ({
+      w: beside * 5 * digit,
+      h: (Math.ceil(10 / beside) + 1) * 1.08 * digit,
+    });
+    const besides = [1, 2].map((columns) => ({ columns, worth: columns > 1 ? 0.7 : 1 }));
+    const shown = (w: number, h: number, room = asked.room) =>
+      compose({
+        ...asked,
+        room,
+        work: table,
+        besides,
+        extents: [extent([[w, h, 22]])],
+        round: [round('rack')],
+      });
+    const [square, upright] = [shown(200, 200), shown(480, 340, { w: 680, h: 880 })];
+    expect([square.laid.beside, square.digit >= 44]).toEqual([1, true]);
+    expect([upright.laid.beside, upright.laid.place, upright.digit >= 44]).toEqual([2, 'below', true]);
+    // A wide rack beside a table: in two pieces that can be read it leaves the beads too little.
+    const wide = shown(900, 340, { w: 1240, h: 480 });
+    expect([wide.laid.beside, wide.laid.place, wide.digit < 44]).toEqual([1, 'right', true]);
   });
 
   test('gives models of one kind one scale, and each of two kinds its share', () => {

@@ -19,6 +19,12 @@ export interface Round {
   rim: number;
 }
 
+/** So many columns of rows, and how much pieces count beside them. */
+export interface Beside {
+  columns: number;
+  worth: number;
+}
+
 /** How large the written work is with digits of a size, in the way in which it is laid; whether a sentence breaks. */
 export type WorkSize = (digit: number, laid: Laid) => { w: number; h: number; breaks?: boolean };
 
@@ -27,8 +33,8 @@ interface Asked {
   extents: Extent[];
   round: Round[];
   work: WorkSize | undefined;
-  /** In how many columns of rows a table may stand; in one where it is not told. */
-  besides?: number[] | undefined;
+  /** In how many columns of rows a table may stand, and what pieces count for then; in one where it is not told. */
+  besides?: Beside[] | undefined;
   /** How the screen stands to one of 1280 × 800. */
   unit: number;
   /** The scale at which pieces are large enough, without a larger picture of them. */
@@ -52,9 +58,18 @@ const WORTH = 0.95;
 /** How much smaller they may be where a larger picture stands beside them, or for a sentence that stays whole. */
 const CLOSE = 0.9;
 
+/** How much more pieces and digits together have to be where the digits are smaller than can be read. */
+const FAIR = 1.5;
+
 type Sides = 'row' | 'column';
 
-type Candidate = Composition & { least: number; breaks: boolean; reach: Record<string, Size>[] };
+/** `least` is the smallest piece, and `counts` what that is worth beside other ways. */
+type Candidate = Composition & {
+  least: number;
+  counts: number;
+  breaks: boolean;
+  reach: Record<string, Size>[];
+};
 
 /** The composition, with a larger picture of the column that is worked where there is one. */
 export type Enlarged = Composition & { closeUp?: CloseUp | undefined };
@@ -65,10 +80,13 @@ export function compose(asked: Asked): Enlarged {
     for (const models of modelsOf(asked.round, extent)) {
       if (!asked.work) ways.push(arranged(asked, extent, models, SIDE, GOOD));
       else {
-        for (const laid of laidOf(asked.besides ?? [1])) {
-          for (const digit of DIGITS) {
-            const way = arranged(asked, extent, models, laid, digit);
-            if (way.work && fits(way.work, asked.room, laid)) ways.push(way);
+        for (const { columns, worth } of asked.besides ?? [WHOLE]) {
+          for (const laid of laidOf(columns)) {
+            for (const digit of DIGITS) {
+              const way = arranged(asked, extent, models, laid, digit);
+              if (way.work && fits(way.work, asked.room, laid))
+                ways.push({ ...way, counts: way.least * worth });
+            }
           }
         }
         if (ways.length === 0) ways.push(arranged(asked, extent, models, SIDE, DIGITS.at(-1)!));
@@ -76,7 +94,13 @@ export function compose(asked: Asked): Enlarged {
     }
   }
   const best = bestOf(ways, READABLE * asked.unit);
-  const { least: _, breaks: _breaks, reach: _reach, ...way } = enlarged(asked, ways, best) ?? best;
+  const {
+    least: _,
+    counts: _counts,
+    breaks: _breaks,
+    reach: _reach,
+    ...way
+  } = enlarged(asked, ways, best) ?? best;
   return way;
 }
 
@@ -88,7 +112,7 @@ function enlarged({ enough, room, unit, round }: Asked, ways: Candidate[], best:
   const alike = round.every((r) => r.kind === round[0]!.kind);
   if (!enough || !alike || best.models.every((m) => m.scale >= enough)) return undefined;
   const larger = ways
-    .filter((w) => w.digit >= Math.min(best.digit, GOOD * unit) && w.least >= best.least * CLOSE)
+    .filter((w) => w.digit >= Math.min(best.digit, GOOD * unit) && w.counts >= best.counts * CLOSE)
     .filter((w) => best.breaks || !w.breaks)
     .flatMap((w) => {
       const closeUp = withCloseUp(w, { room, unit, reach: w.reach, enough });
@@ -97,23 +121,29 @@ function enlarged({ enough, room, unit, round }: Asked, ways: Candidate[], best:
   const seen = (w: Enlarged) => Object.values(w.closeUp!.scales).reduce((t, s) => t + s, 0);
   const most = Math.max(...larger.map(seen));
   const good = larger.filter((w) => seen(w) >= most * WORTH);
-  return good.length > 0 ? good.reduce((a, b) => (b.least * b.digit > a.least * a.digit ? b : a)) : undefined;
+  return good.length > 0
+    ? good.reduce((a, b) => (b.counts * b.digit > a.counts * a.digit ? b : a))
+    : undefined;
 }
 
 /**
  * Of the ways with digits that can be read the one with the largest pieces, and of those about as
  * large, the largest digits; none that breaks a sentence where another with pieces hardly smaller breaks
- * none. Where no digits can be read, they and the pieces count alike.
+ * none. Where no digits can be read, or pieces are specks beside those that can, both count alike.
  */
 function bestOf(ways: Candidate[], readable: number): Candidate {
   const readily = ways.filter((w) => w.digit >= readable);
   const unbroken = readily.filter((w) => !w.breaks);
-  const largest = (list: Candidate[]) => Math.max(...list.map((w) => w.least));
+  const largest = (list: Candidate[]) => Math.max(...list.map((w) => w.counts));
   const legal = largest(unbroken) >= CLOSE * largest(readily) ? unbroken : readily;
-  if (legal.length === 0) return ways.reduce((a, b) => (b.digit * b.least > a.digit * a.least ? b : a));
+  const both = (w: Candidate) => w.digit * w.counts;
+  const fair = (list: Candidate[]) => list.reduce((a, b) => (both(b) > both(a) ? b : a));
+  if (legal.length === 0) return fair(ways);
   const best = largest(legal);
-  const good = legal.filter((w) => w.least >= best * WORTH);
-  return good.reduce((a, b) => (b.digit > a.digit ? b : a));
+  const good = legal.filter((w) => w.counts >= best * WORTH);
+  const large = good.reduce((a, b) => (b.digit > a.digit ? b : a));
+  const small = ways.filter((w) => w.digit < readable && both(w) > FAIR * both(large));
+  return small.length > 0 ? fair(small) : large;
 }
 
 /** How models stand to one another, and their kept copies to them. */
@@ -130,15 +160,17 @@ function modelsOf(round: Round[], extent: Extent): Standing[] {
   return sides.flatMap((s) => (kept ? [false, true] : [false]).map((above) => ({ sides: s, above })));
 }
 
+/** A table in one piece. */
+const WHOLE: Beside = { columns: 1, worth: 1 };
+
 const SIDE: Laid = { place: 'right', beside: 1, row: false };
 
 /** The ways to lay written work: its parts stand in a row where they have the whole width. */
-const laidOf = (besides: number[]): Laid[] =>
-  besides.flatMap((beside) => [
-    { ...SIDE, beside },
-    { place: 'below', beside, row: false },
-    { place: 'below', beside, row: true },
-  ]);
+const laidOf = (beside: number): Laid[] => [
+  { ...SIDE, beside },
+  { place: 'below', beside, row: false },
+  { place: 'below', beside, row: true },
+];
 
 /** Work that would leave too little to the models is not legal. */
 const fits = (work: Rect, room: { w: number; h: number }, { place }: Laid) =>
@@ -235,5 +267,5 @@ function arranged(
   const way: Way = { below, across, abreast };
   const reach = extent.models.map((m) => m.reach);
   const breaks = size?.breaks ?? false;
-  return { way, models: rects, work, digit: digit * unit, laid, above, least, breaks, reach };
+  return { way, models: rects, work, digit: digit * unit, laid, above, least, counts: least, breaks, reach };
 }

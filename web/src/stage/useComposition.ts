@@ -7,7 +7,7 @@ import { call, type Extent } from '../core/core';
 import { useIsPaper, useLesson, type DrawnModel } from '../state/lesson';
 import { widthOf } from '../shell/widthOf';
 import type { Way } from './arrangement';
-import { compose, type Enlarged, type Round } from './compose';
+import { compose, type Beside, type Enlarged, type Round } from './compose';
 import { sameWay, useLay } from './lay';
 import { besidesOf, columnsOf, equalsAt, rowsOf, workSize } from './workSize';
 
@@ -124,7 +124,7 @@ function composedOf(
   models: DrawnModel[],
   room: { w: number; h: number },
   work: ReturnType<typeof workSize>,
-  besides: number[],
+  besides: Beside[],
   unit: number,
   building: boolean,
 ): Omit<Composed, 'rows' | 'bonds' | 'equals' | 'columns'> {

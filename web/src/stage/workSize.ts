@@ -6,7 +6,7 @@ import { divides, gridColumns } from '../record/Written';
 import { apart } from '../shell/together';
 import { widthOf } from '../shell/widthOf';
 import type { Laid } from './arrangement';
-import type { WorkSize } from './compose';
+import type { Beside, WorkSize } from './compose';
 
 /** The parts of the written work beside the size of its digits; the style sheet has the same. */
 const CELL = { w: 1.24, h: 1.3, mark: 0.92, division: 1.5 };
@@ -82,8 +82,17 @@ const headsOf = (table: string[][]) => (table[0] && !table[0].some(hasNumber) ? 
 export const rowsOf = (table: string[][], beside: number) =>
   Math.ceil((table.length - headsOf(table)) / beside);
 
-/** In how many columns of rows a table may stand: a long one in up to three. */
-export const besidesOf = (table: string[][]) => (table.length - headsOf(table) > LONG ? [1, 2, 3] : [1]);
+/** Fewer stand in one piece: what is seen down a column of them is lost in two, unless pieces gain much by it. */
+const SHORT = 6;
+const PARTED = 0.7;
+
+/** In how many columns of rows a table may stand: a long one gladly in up to three, another hardly in two. */
+export function besidesOf(table: string[][]): Beside[] {
+  const rows = table.length - headsOf(table);
+  const all = [1, 2, 3].map((columns) => ({ columns, worth: 1 }));
+  if (rows > LONG) return all;
+  return rows > SHORT ? [all[0]!, { columns: 2, worth: PARTED }] : all.slice(0, 1);
+}
 
 /** The size of all that is written in the end, in a room so wide; nothing when nothing is. */
 export function workSize(
