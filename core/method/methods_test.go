@@ -324,7 +324,9 @@ var trials = map[string]trial{
 				fmt.Sprintf("? + %d = %d", b, a+b), fmt.Sprintf("%d + ? = %d", a, a+b), fmt.Sprintf("%d + %d = ?", a, b),
 				fmt.Sprintf("? - %d = %d", b, a), fmt.Sprintf("%d - ? = %d", a+b, a), fmt.Sprintf("%d = %d - ?", a, a+b),
 				fmt.Sprintf("? × %d = %d", y, x*y), fmt.Sprintf("%d ÷ ? = %d", x*y, x), fmt.Sprintf("? ÷ %d = %d", x, y),
-			}[r.IntN(9)]}
+				fmt.Sprintf("%d + ? = %d + %d", x, x+a%4, y), fmt.Sprintf("? + %d = %d + %d", x, y, x+b%4),
+				fmt.Sprintf("%d + %d = ? + %d", x, y+a%4, y), fmt.Sprintf("%d + %d = %d + ?", x, y, x+y-b%(x+1)),
+			}[r.IntN(13)]}
 		},
 		func(a []string) string {
 			if !strings.Contains(a[0], "=") {
@@ -338,7 +340,9 @@ var trials = map[string]trial{
 			}
 			return ""
 		},
-		[][]string{{"? + 7 = 15"}, {"0 + ? = 0"}, {"100 - ? = 0"}, {"? > 3"}, {"7 - ? = 9"}},
+		[][]string{{"? + 7 = 15"}, {"0 + ? = 0"}, {"100 - ? = 0"}, {"? > 3"}, {"7 - ? = 9"},
+			{"8 + ? = 9 + 4"}, {"8 + 5 = ? + 4"}, {"0 + ? = 0 + 0"}, {"9 + 9 = 18 + ?"}, {"20 + ? = 20 + 20"},
+			{"2 + ? = 9 + 9"}, {"8 + ? = 3 + 4"}},
 	},
 	"array": {
 		func(r *rand.Rand) []string { return []string{itoa(1 + r.IntN(12)), "x", itoa(1 + r.IntN(12))} },
@@ -1588,4 +1592,25 @@ func TestADifferenceOfOneStepIsAskedOnce(t *testing.T) {
 	require.Equal(t, 1, times)
 	said, _ = find(asking(t, "difference", "463", "428"), "gap.size")
 	require.Equal(t, "Less: 428 and 100 is already 528.", said)
+}
+
+// What is hidden in a sentence is laid under its cover: the class never sees it lie there.
+func TestWhatIsMissingIsNeverSeenBefore(t *testing.T) {
+	for problem, known := range map[string]int{
+		"? + 7 = 15": 7, "8 + ? = 13": 8, "15 − ? = 8": 8, "3 × ? = 12": 0, "20 ÷ ? = 4": 0, "8 + ? = 9 + 4": 21,
+		"? + 5 = 2 + 9": 16, "8 + 5 = ? + 4": 17, "12 + 5 = 9 + ?": 26,
+	} {
+		e, err := method.Make(method.Request{Method: "unknown", Args: []string{problem}})
+		require.NoError(t, err, problem)
+		b, hidden := e.Scene.Start, false
+		for _, mv := range e.Scene.Steps[0].Moves {
+			b, _, err = board.Apply(b, mv)
+			require.NoError(t, err, problem)
+			if hidden = hidden || len(b.Covers) > 0; !hidden {
+				whole, _ := board.Total(b.Models[0]).Whole()
+				assert.LessOrEqual(t, whole, known, "%s after %s", problem, mv.Kind)
+			}
+		}
+		assert.True(t, hidden, problem)
+	}
 }

@@ -18,7 +18,7 @@ var unknown = Spec{
 		"inverse tell it; it is revealed and checked.",
 	Args:   "a sentence with one unknown",
 	Sample: []string{"? + 7 = 15"}, Typed: "? + 7 = 15",
-	Limits: "+, −, × or ÷ with whole numbers to 100.",
+	Limits: "+, −, × or ÷ with whole numbers to 100; or a sum on both sides, of numbers to 20.",
 	Models: []string{"counters"},
 	grow:   growUnknown,
 	make:   makeUnknown,
@@ -36,6 +36,15 @@ type missing struct {
 }
 
 func makeUnknown(r Request) (Example, error) {
+	b, both, err := readBalance(strings.Join(r.Args, " "))
+	if err != nil {
+		return Example{}, err
+	}
+	if both {
+		e, err := b.make(r).end(b.text, strconv.Itoa(b.of[b.at]))
+		e.hard, e.like = b.hardness(), b.likeness()
+		return e, err
+	}
 	x, err := readMissing(strings.Join(r.Args, " "))
 	if err != nil {
 		return Example{}, err
@@ -71,6 +80,9 @@ func (x missing) hardness() hardness {
 
 // growUnknown draws the numbers anew, and what is missing.
 func growUnknown(args []string, draw func(int) int) []string {
+	if _, both, _ := readBalance(strings.Join(args, " ")); both {
+		return []string{growBalance(draw)}
+	}
 	x, err := readMissing(strings.Join(args, " "))
 	if err != nil {
 		return args
@@ -146,9 +158,10 @@ func (x missing) parts(r Request) *maker {
 	other := whole - known
 	m := begin(r, actsOf(r.Model).Frames(2, max(1, (max(known, other)+9)/10), 10))
 	open := []lesson.Write{{Kind: "text", Text: x.text}}
-	both := append(m.placedIn(1, known, false), m.placedIn(2, other, true)...)
+	seen, hidden := m.placedIn(1, known, false), m.placedIn(2, other, true)
 	if wholeUnknown {
-		m.step(lesson.Step{Say: line("unknown.open", text("sentence", x.text)), Moves: both, Write: open})
+		m.step(lesson.Step{Say: line("unknown.open", text("sentence", x.text)), Moves: append(seen, hidden...),
+			Write: open})
 		m.key(lesson.Step{Ask: line("unknown.part-or-whole"), Answer: line("unknown.is-whole", given("one", one),
 			given("two", two))})
 		m.first(lesson.Step{
@@ -159,11 +172,12 @@ func (x missing) parts(r Request) *maker {
 		if x.op == '−' {
 			m.why(line("unknown.why.add"), line("unknown.why.add.answer", given("one", one), given("two", two)))
 		}
-		m.solve(x, nil)
+		m.solve(x.solved, nil)
 		return m
 	}
-	m.step(lesson.Step{Say: line("unknown.open", text("sentence", x.text)), Moves: m.covered(both, "frame", 2),
-		Write: open})
+	// What is hidden is laid under its cover: nobody has seen it.
+	m.step(lesson.Step{Say: line("unknown.open", text("sentence", x.text)),
+		Moves: append(m.covered(seen, "frame", 2), hidden...), Write: open})
 	m.key(lesson.Step{Ask: line("unknown.part-or-whole"), Answer: line("unknown.is-part", given("whole", whole),
 		given("known", known))})
 	m.first(lesson.Step{
@@ -178,15 +192,15 @@ func (x missing) parts(r Request) *maker {
 		Say: line("unknown.lift"), Ask: line("unknown.lift.ask"), Answer: line("unknown.lift.answer", answer("n", other)),
 		Moves: []board.Move{{Kind: "uncover"}}, Write: []lesson.Write{bond(whole, known, other)},
 	})
-	m.solve(x, nil)
+	m.solve(x.solved, nil)
 	return m
 }
 
 // solve puts the number into the sentence.
-func (m *maker) solve(x missing, moves []board.Move) {
+func (m *maker) solve(solved string, moves []board.Move) {
 	m.step(lesson.Step{
-		Ask: line("unknown.solved"), Answer: line("unknown.solved.answer", answerText("solved", x.solved)), Moves: moves,
-		Write: []lesson.Write{{Kind: "sentence", Text: x.solved}},
+		Ask: line("unknown.solved"), Answer: line("unknown.solved.answer", answerText("solved", solved)), Moves: moves,
+		Write: []lesson.Write{{Kind: "sentence", Text: solved}},
 	})
 }
 
@@ -203,7 +217,7 @@ func (x missing) groups(r Request) *maker {
 	}
 	m.step(lesson.Step{
 		Say:   line("unknown.open.covered", text("sentence", x.text)),
-		Moves: append(laid, board.Move{Kind: "cover", Args: board.CoverArgs{Zone: board.AllZone}}),
+		Moves: append([]board.Move{{Kind: "cover", Args: board.CoverArgs{Zone: board.AllZone}}}, laid...),
 		Write: []lesson.Write{{Kind: "text", Text: x.text}},
 	})
 	m.key(lesson.Step{Ask: line("unknown.of-three"),
@@ -228,7 +242,7 @@ func (x missing) groups(r Request) *maker {
 			given("two", two), given("all", product)),
 		Moves: []board.Move{{Kind: "uncover"}},
 	})
-	m.solve(x, nil)
+	m.solve(x.solved, nil)
 	return m
 }
 

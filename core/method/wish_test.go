@@ -158,13 +158,13 @@ func TestAGapInAnEqualityIsFound(t *testing.T) {
 	for line, want := range map[string]string{
 		"8 + = 10": "8 + □ = 10", "10 = 7 +": "10 = 7 + □", "+ 5 = 12": "□ + 5 = 12", "12 - = 7": "12 − □ = 7",
 		"15 = + 7": "15 = □ + 7", "4 x = 20": "4 × □ = 20", "20 = 4 x": "20 = 4 × □", "20 ÷ = 5": "20 ÷ □ = 5",
-		"20 / = 5": "20 ÷ □ = 5", "7 + 3 =": "7 + 3", "8 + 2 = 10": "8 + 2",
+		"20 / = 5": "20 ÷ □ = 5", "8 + = 9 + 4": "8 + □ = 9 + 4", "7 + 5 = 6 +": "7 + 5 = 6 + □", "7 + 3 =": "7 + 3", "8 + 2 = 10": "8 + 2",
 	} {
 		g, faults := method.Grant(line, nil, say.Vocabulary{})
 		require.Empty(t, faults, line)
 		assert.Equal(t, want, g.Scenes[0].Made.Problem, line)
 	}
-	for _, line := range []string{"+ = 10", "8 + 2 = 5 + = 3", "- 5 = 3", "8 +", "= 7 + 3"} {
+	for _, line := range []string{"+ = 10", "8 + 2 = 5 + = 3", "9 - ? = 8 - 2", "- 5 = 3", "8 +", "= 7 + 3"} {
 		_, faults := method.Grant(line, nil, say.Vocabulary{})
 		assert.Len(t, faults, 1, line)
 	}

@@ -371,6 +371,7 @@ var general = map[string]string{
 	"refuse.share-ends":      "{problem} does not end within thousandths. Leave the remainder over.",
 	"refuse.share-decimals":  "Counters do not become tenths. Share with discs for decimals.",
 	"refuse.unknown-none":    "No one number makes {text} true here.",
+	"refuse.unknown-both":    "With two numbers on both sides each is a sum, like 8 + ? = 9 + 4.",
 	"refuse.unknown-shape":   "Write one sum, difference, product or quotient and one number, like ? + 7 = 15.",
 	"refuse.pattern-problem": "{text} is not a problem of + or −, like 14 − 10.",
 	"refuse.pattern-false":   "{problem} is {n}, not {said}.",

@@ -564,6 +564,13 @@ func TestScenesGiveTasks(t *testing.T) {
 	back, err := method.Make(method.Request{Method: "count", Args: []string{"53", "-10", "3"}})
 	require.NoError(t, err)
 	assert.Equal(t, []string{"chain 53 −10 □ −10 □ −10 □"}, task.FromScene(back.Scene, []string{"fill"})[0].About)
+	balance, err := method.Make(method.Request{Method: "unknown", Args: []string{"8 + ? = 9 + 4"}})
+	require.NoError(t, err)
+	both := task.FromScene(balance.Scene, []string{"fill"})[0]
+	assert.Equal(t, []string{"8 + □ = 9 + 4"}, both.About)
+	right, err := task.Right(both)
+	require.NoError(t, err)
+	assert.True(t, marked(t, both, right[0]).Right)
 	scenes := []lesson.Scene{}
 	for _, shown := range []string{"blocks 4t 6o", "blocks 6t 4o", "blocks 4h 6o"} {
 		b, err := board.Parse(shown)
