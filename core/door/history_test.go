@@ -352,3 +352,33 @@ func TestSeveralEditsAreOneAct(t *testing.T) {
 	assert.NotEmpty(t, d.try("edits", remove("b", "nowhere"), nil))
 	assert.Equal(t, []string{"a", "b", "c", "d"}, ids())
 }
+
+// What an example hides is not told as it is laid, nor seen on the way to its place.
+func TestWhatAnExampleHidesIsNotTold(t *testing.T) {
+	for typed, secret := range map[string]string{"17 + ? = 30": "13", "? + 14 = 31": "17", "? × 7 = 91": "13",
+		"8 + ? = 9 + 14": "15"} {
+		d := openBoard(t, "blocks 0", "numeral")
+		d.call("addExample", map[string]any{"id": "x", "method": "unknown", "typed": typed}, nil)
+		var frame struct {
+			Step  int
+			Words []string
+			Beats []struct {
+				Models []struct {
+					Pieces []any
+					Zones  []struct{ Count string }
+				}
+			}
+		}
+		for frame.Step < 1 {
+			d.call("forward", map[string]any{}, &frame)
+		}
+		require.NotEmpty(t, frame.Words, typed)
+		assert.NotContains(t, strings.Join(frame.Words, " "), secret, typed)
+		assert.Contains(t, frame.Words, "Done under the cover.", typed)
+		for _, beat := range frame.Beats {
+			for _, z := range beat.Models[0].Zones {
+				assert.NotEqual(t, secret, z.Count, typed)
+			}
+		}
+	}
+}

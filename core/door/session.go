@@ -174,6 +174,9 @@ func (s *session) beats(sc lesson.Scene, step int) ([]BoardView, []board.Became,
 		}
 		became = append(became, shownBecame(effect.Became, b, next)...)
 		if !s.phase.Open() {
+			if b.IsCovered(mv.Model) && next.IsCovered(mv.Model) {
+				effect.Said = say.New("did.unseen") // what an example hides is not told as it is laid
+			}
 			said = append(said, effect.Said)
 		}
 		b = next

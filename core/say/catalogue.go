@@ -134,6 +134,7 @@ var general = map[string]string{
 
 	"selected":            "{n} selected",
 	"did.covered-act":     "Done, and part of it is under the cover.",
+	"did.unseen":          "Done under the cover.",
 	"did.placed":          "{pieces} placed.",
 	"did.built":           "{form} built.",
 	"did.took":            "{form} taken away.",
