@@ -21,6 +21,7 @@ var bonds = Spec{
 	Models: []string{"counters"},
 	Options: []Option{
 		{"zero", "Whether a part may be 0.", []string{"allowed", "not allowed"}},
+		{"pairs", "Each pair both ways round, or only once.", []string{"both ways", "once"}},
 		{Name: "story", Doc: "What the counters stand for, like bulbs: each pair is then told of two beds."},
 		seenOption,
 	},
@@ -42,12 +43,17 @@ func makeBonds(r Request) (Example, error) {
 	if n < 2*least {
 		return Example{}, say.Refuse("bonds-two")
 	}
+	last := least // of the first parts
+	once := r.Options["pairs"] == "once"
+	if once {
+		last = (n + 1) / 2
+	}
 	rows := 1
 	if n > 12 {
 		rows = 2
 	}
 	m := begin(r, actsOf(r.Model).Frames(1, rows, (n+rows-1)/rows))
-	pairs := n - 2*least + 1
+	pairs := n - least - last + 1
 	ask, said := "bonds.next", "bonds.pair"
 	things := strings.TrimSpace(r.Options["story"])
 	opening := lesson.Step{Say: line("bonds.all-ways", given("n", n)), Moves: []board.Move{m.acts.Build(strconv.Itoa(n))}}
@@ -72,7 +78,7 @@ func makeBonds(r Request) (Example, error) {
 		return row(strconv.Itoa(first), strconv.Itoa(n-first), m.sentence(sumText([2]int{first, n - first}),
 			strconv.Itoa(n)).Text)
 	}
-	for first := n - least; first >= least; first-- {
+	for first := n - least; first >= last; first-- {
 		s := lesson.Step{
 			Say: line("bonds.then"), Ask: line(ask),
 			Answer: line(said, answer("first", first), answer("second", n-first)),
@@ -82,10 +88,10 @@ func makeBonds(r Request) (Example, error) {
 			s.Answer = line("bonds.story.pair", answerText("told", story.Tell(first, n-first)))
 		}
 		done := n - least - first
-		if done >= shownPairs && first > least {
+		if done >= shownPairs && first > last {
 			// The rest goes on in the same way: it is told in one.
-			s = lesson.Step{Say: line("bonds.go-on", given("least", least), given("most", n-least))}
-			for ; first >= least; first-- {
+			s = lesson.Step{Say: line("bonds.go-on", given("least", last), given("most", n-last))}
+			for ; first >= last; first-- {
 				s.Moves, s.Write = append(s.Moves, m.acts.Parts(first)), append(s.Write, pair(first))
 			}
 			m.step(s)
@@ -106,7 +112,10 @@ func makeBonds(r Request) (Example, error) {
 	}
 	m.key(lesson.Step{Say: line("bonds.table"), Ask: line("bonds.many"), Answer: line("bonds.many.answer",
 		answer("pairs", pairs))})
-	if pairs > 2 {
+	switch {
+	case pairs > 1 && once:
+		m.why(line("bonds.sure"), line("bonds.sure.once", given("last", last), given("rest", n-last)))
+	case pairs > 2:
 		m.why(line("bonds.sure"), line("bonds.sure.answer", given("most", n-least), given("least", least)))
 	}
 	e, err := m.end(strconv.Itoa(n), strconv.Itoa(pairs))

@@ -2,6 +2,7 @@ package method_test
 
 import (
 	"slices"
+	"strconv"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -45,4 +46,32 @@ func TestEveryOptionMattersSomewhere(t *testing.T) {
 	assert.False(t, slices.Contains(easy, "regroup"))
 	require.Empty(t, method.Matters(method.Request{Method: "column-add", Args: []string{"hello"}}))
 	require.Empty(t, method.Matters(method.Request{Method: "dance"}))
+}
+
+// Each pair once is every pair with its larger part first, and no other.
+func TestPairsMayStandOnce(t *testing.T) {
+	for n := 1; n <= 20; n++ {
+		for least, zero := range []string{"allowed", "not allowed"} {
+			e, err := method.Make(method.Request{Method: "bonds", Args: []string{strconv.Itoa(n)},
+				Options: map[string]string{"pairs": "once", "zero": zero}})
+			if n < 2*least {
+				require.Error(t, err)
+				continue
+			}
+			require.NoError(t, err)
+			var want, got []string
+			for one := n - least; one >= n-one; one-- {
+				want = append(want, strconv.Itoa(one)+" "+strconv.Itoa(n-one))
+			}
+			for _, s := range e.Scene.Steps {
+				for _, w := range s.Write {
+					if w.Kind == "row" {
+						got = append(got, w.Cells[0]+" "+w.Cells[1])
+					}
+				}
+			}
+			assert.Equal(t, want, got)
+			assert.Equal(t, strconv.Itoa(len(want)), e.Scene.Made.Answer)
+		}
+	}
 }

@@ -38,7 +38,7 @@ var odd = map[string][]string{
 		"9 + 4 on counters", "6 + 8, seen=5 and 9", "6 + 8, seen=double 7; 7 and 7; 10 and 4",
 		"6 + 8, seen=6 and 8 on counters", "0 + 6 on counters", "1 + 9", "8 + 8", "5 + 7", "3 + 9", "10 + 10",
 		"8 + 9, way=near doubles"},
-	"bonds": {"1", "4, zero=not allowed", "3, story=bulbs", "13"},
+	"bonds": {"1", "4, zero=not allowed", "3, story=bulbs", "13", "7, pairs=once"},
 	"snap":  {"8, 4", "2"},
 	"turn":  {"20 + 1", "3 × 5"},
 	"column-add": {"0 + 0", "99 + 1", "3.7 + 2.85", "12 + 8 + 95", "58 + 67 on discs", "40 + 7, marks=below",

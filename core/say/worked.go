@@ -395,6 +395,7 @@ var worked = map[string]string{
 	"bonds.many.answer":       "{pairs}.",
 	"bonds.many.answer.told":  "There {pairs:is|are} {pairs} {pairs:way|ways}.",
 	"bonds.sure":              "[explain] How do you know that we have them all?",
+	"bonds.sure.once":         "After {last} and {rest} the same pairs come again.",
 	"bonds.sure.answer":       "We went down one by one, from {most} to {least}.",
 	"bonds.sure.answer.told":  "These are all: we went down one by one, from {most} to {least}.",
 	"snap.train":              "Here is a train of {n} cubes.",
