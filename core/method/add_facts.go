@@ -22,6 +22,7 @@ var addFacts = Spec{
 	Options: []Option{
 		{"way", "One way, or all that fit.",
 			[]string{"all", "use fives", "make ten", "double", "near doubles", "count on", "add ten"}},
+		{"from", "Which number is made ten, or counted on from.", []string{"the larger", "the smaller"}},
 		checkByInverse,
 		seenOption,
 	},
@@ -172,13 +173,18 @@ func fiveBonds(ns ...int) []lesson.Write {
 	return out
 }
 
+// began are two numbers, the one that is begun with first, and their rows: the larger, if nothing else is
+// wanted.
+func (m *maker) began(a, b int) (big, small, top, below int) {
+	if (b > a) == (m.r.Options["from"] != "the smaller") && a != b {
+		return b, a, 2, 1
+	}
+	return a, b, 1, 2
+}
+
 func makeTenFact(m *maker, a, b int) {
 	m.showBoth(a, b)
-	// The larger number is filled up.
-	big, small, top, below := a, b, 1, 2
-	if b > a {
-		big, small, top, below = b, a, 2, 1
-	}
+	big, small, top, below := m.began(a, b)
 	more := 10 - big
 	m.needToTen(big, small, nil)
 	s := lesson.Step{
@@ -193,8 +199,12 @@ func makeTenFact(m *maker, a, b int) {
 	m.close(a, b)
 }
 
-// needToTen asks what the larger number needs to make ten.
+// needToTen asks what the number that is begun with needs to make ten.
 func (m *maker) needToTen(big, small int, moves []board.Move) {
+	near := "ten.near"
+	if big < small {
+		near = "ten.of"
+	}
 	more := 10 - big
 	id := "ten.need.answer"
 	var parted []lesson.Write
@@ -204,7 +214,7 @@ func (m *maker) needToTen(big, small int, moves []board.Move) {
 		parted = []lesson.Write{bond(small, more, small-more)}
 	}
 	m.first(lesson.Step{
-		Say: line("ten.near", part("big", big)), Ask: line("ten.ask", part("big", big)),
+		Say: line(near, part("big", big)), Ask: line("ten.ask", part("big", big)),
 		Answer: line(id, answer("more", more), part("small", small), answer("left", small-more), part("big", big)),
 		Moves:  moves, Write: parted,
 	})
@@ -258,16 +268,13 @@ func nearDoubles(m *maker, a, b int) {
 }
 
 func countOn(m *maker, a, b int) {
-	big, small, top, below := a, b, 1, 2
-	if b > a {
-		big, small, top, below = b, a, 2, 1
-	}
+	big, small, top, below := m.began(a, b)
 	m.keepAndCount(a, b, big, small, []board.Move{m.acts.Slide(board.Row{Row: top, To: big})}, func(i int) []board.Move {
 		return []board.Move{m.acts.Slide(board.Row{Row: below, To: i})}
 	})
 }
 
-// keepAndCount keeps the larger number and counts the smaller on.
+// keepAndCount keeps one number and counts the other on.
 func (m *maker) keepAndCount(a, b, big, small int, start []board.Move, one func(int) []board.Move) {
 	m.step(lesson.Step{Say: line("countOn.keep", part("big", big), part("small", small)), Moves: start})
 	for i := 1; i <= small; i++ {
@@ -283,8 +290,11 @@ func (m *maker) keepAndCount(a, b, big, small int, start []board.Move, one func(
 		s.Write = []lesson.Write{m.sumIs(a, b)}
 		m.first(s)
 	}
-	if big != small {
+	switch {
+	case big > small:
 		m.why(line("countOn.why"), line("countOn.why.answer", part("big", big), part("small", small)))
+	case big < small:
+		m.why(line("countOn.quicker"), line("countOn.quicker.answer", part("big", big), part("small", small)))
 	}
 	m.close(a, b)
 }

@@ -41,7 +41,7 @@ func (m *maker) lastOf(count int) []board.Move {
 }
 
 func fillTheFrame(m *maker, a, b int) {
-	big, small := max(a, b), min(a, b)
+	big, small, _, _ := m.began(a, b)
 	more := 10 - big
 	m.see(line("frames.show", part("n", big)), m.placed(big, false), big)
 	m.needToTen(big, small, nil)
@@ -61,7 +61,7 @@ func fillTheFrame(m *maker, a, b int) {
 }
 
 func countOnFrames(m *maker, a, b int) {
-	big, small := max(a, b), min(a, b)
+	big, small, _, _ := m.began(a, b)
 	m.keepAndCount(a, b, big, small, m.placed(big, false), func(int) []board.Move { return m.placed(1, true) })
 }
 
