@@ -205,6 +205,7 @@ const others = [
 ] as const;
 
 test('unsent work stays when the answer is not our own word that it is kept', async ({ page }) => {
+  test.setTimeout(180_000);
   const id = await open(page, [blocks({ ones: 2 })]);
   await saved(page);
   for (const [i, [name, answer]] of others.entries())

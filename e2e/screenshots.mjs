@@ -21,6 +21,8 @@ async function visit(run, viewport = { width: 1280, height: 800 }, extra = {}) {
   const scene = (name) => page.getByRole('button', { name, exact: false }).first().click();
   const lesson = async (title) => {
     await page.goto('/');
+    // Only cards in sight are there: what was opened meanwhile may stand above it.
+    await page.getByRole('searchbox', { name: 'Search the lessons' }).pressSequentially(title);
     await page.getByRole('link', { name: title }).click();
     await page.locator('.stem').waitFor();
   };
