@@ -6,6 +6,7 @@ import { call, type Lit, type Outline } from '../core/core';
 import { setRecord as put } from '../state/acts';
 import { notify, readTitle, sentence, useLesson } from '../state/lesson';
 import { names } from '../shell/names';
+import { apart } from '../shell/together';
 import { toggled } from '../shell/toggled';
 import { equalsOf, sides } from './equals';
 import { Left } from './Lines';
@@ -72,7 +73,7 @@ export function Kept() {
             ) : (
               <div className={cx('line')}>
                 <button type="button" aria-label={`Change ${line.text}`} onClick={() => setEditing(i)}>
-                  {line.text}
+                  {apart(line.text)}
                 </button>
                 <Standing text={line.text} fill={(solved) => put(changed(record, i, solved))} />
               </div>
