@@ -1614,3 +1614,23 @@ func TestWhatIsMissingIsNeverSeenBefore(t *testing.T) {
 		assert.True(t, hidden, problem)
 	}
 }
+
+// On the rack and in frames a ten is full, or no more, just where more than the tens change.
+func TestTensAreFullWhereTheyAreCrossed(t *testing.T) {
+	for _, model := range []string{"rack", "counters"} {
+		for args, want := range map[string]string{"38 5 1": "One more ten is full.", "38 -9 1": "One ten is not full any more.",
+			"30 10 1": "", "31 5 1": "", "36 -5 1": "", "35 5 1": "One more ten is full."} {
+			e, err := method.Make(method.Request{Method: "count", Args: strings.Fields(args), Model: model,
+				Options: map[string]string{"ask": "every step"}})
+			require.NoError(t, err, args)
+			answer := e.Scene.Steps[1].Answer.Text(e.Words)
+			if want == "" {
+				assert.NotContains(t, answer, "full", "%s on %s", args, model)
+				continue
+			}
+			assert.Contains(t, answer, want, "%s on %s", args, model)
+		}
+	}
+	_, err := method.Make(method.Request{Method: "count", Args: []string{"42", "-5", "9"}})
+	assert.ErrorContains(t, err, "From 42 there are 8 steps of 5 back to 0.")
+}
