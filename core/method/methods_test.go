@@ -1618,8 +1618,10 @@ func TestWhatIsMissingIsNeverSeenBefore(t *testing.T) {
 // On the rack and in frames a ten is full, or no more, just where more than the tens change.
 func TestTensAreFullWhereTheyAreCrossed(t *testing.T) {
 	for _, model := range []string{"rack", "counters"} {
-		for args, want := range map[string]string{"38 5 1": "One more ten is full.", "38 -9 1": "One ten is not full any more.",
-			"30 10 1": "", "31 5 1": "", "36 -5 1": "", "35 5 1": "One more ten is full."} {
+		for args, want := range map[string]string{
+			"38 5 1": "One more ten is full.", "38 -9 1": "One ten is not full any more.", "30 10 1": "",
+			"31 5 1": "", "36 -5 1": "", "35 5 1": "One more ten is full.",
+		} {
 			e, err := method.Make(method.Request{Method: "count", Args: strings.Fields(args), Model: model,
 				Options: map[string]string{"ask": "every step"}})
 			require.NoError(t, err, args)
