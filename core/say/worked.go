@@ -312,7 +312,7 @@ var worked = map[string]string{
 	"countOn.next":                "{n}.",
 	"countOn.quicker":             "[explain] What would have been quicker?",
 	"countOn.quicker.answer":      "To keep {small} and count {big} more.",
-	"countOn.quicker.answer.told": "It is quicker to keep {small} and count {big} more.",
+	"countOn.quicker.answer.told": "To keep {small} and count {big} more is quicker.",
 	"countOn.why":                 "[explain] Why do we keep the larger number?",
 	"countOn.why.answer":          "Then there is less to count: only {small}, not {big}.",
 	"countOn.why.answer.told":     "We keep the larger: there is less to count, only {small}, not {big}.",
