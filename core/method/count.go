@@ -92,10 +92,11 @@ func makeCount(r Request) (Example, error) {
 	if err != nil {
 		return Example{}, err
 	}
-	m := begin(r, r.Model+" 0")
-	if m.acts.Step != nil {
-		m = begin(r, specOf(r.Model).Empty(max(c.start, c.at(c.times))))
+	empty := r.Model + " 0"
+	if actsOf(r.Model).Step != nil {
+		empty = specOf(r.Model).Empty(max(c.start, c.at(c.times)))
 	}
+	m := begin(r, empty)
 	m.step(lesson.Step{
 		Say:   line(c.id("count.from"), given("n", c.start), given("by", c.by)),
 		Moves: []board.Move{m.acts.Build(strconv.Itoa(c.start))},
@@ -138,7 +139,7 @@ func makeCount(r Request) (Example, error) {
 	if c.times > 1 && m.checks {
 		whole := sumText([2]int{c.start, all})
 		if c.back {
-			whole = strconv.Itoa(c.start) + " − " + strconv.Itoa(all)
+			whole = minusText(c.start, all)
 		} else if c.start == 0 {
 			whole = timesText(c.times, c.by)
 		}
@@ -150,11 +151,11 @@ func makeCount(r Request) (Example, error) {
 			Write: []lesson.Write{m.sentence(whole, end)},
 		})
 	}
-	problem := strconv.Itoa(c.start) + " in steps of " + strconv.Itoa(c.by)
+	way := " in steps of "
 	if c.back {
-		problem = strconv.Itoa(c.start) + " back in steps of " + strconv.Itoa(c.by)
+		way = " back in steps of "
 	}
-	return m.end(problem, end)
+	return m.end(strconv.Itoa(c.start)+way+strconv.Itoa(c.by), end)
 }
 
 // countStep lays or takes what one step is, piece by piece and the smallest first where there are places.

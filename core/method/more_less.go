@@ -266,13 +266,12 @@ func (m *maker) countNew() []board.Move {
 // crossed tells which tens were made, or opened, between a number and another: each place once, in the
 // order in which it happens when the difference is laid or taken piece by piece, the smallest first.
 func crossed(w say.Vocabulary, from, to place.Number) string {
-	id, by := "cross.made", to
-	if to.Cmp(from) < 0 {
-		id, by = "cross.opened", from
-		by, _ = from.Sub(to)
-	} else {
-		by, _ = to.Sub(from)
+	id, less, more := "cross.made", from, to
+	down := to.Cmp(from) < 0
+	if down {
+		id, less, more = "cross.opened", to, from
 	}
+	by, _ := more.Sub(less)
 	digits := map[place.Place]int{}
 	for p := place.Smallest; p <= place.Largest; p++ {
 		digits[p] = from.Digit(p)
@@ -287,7 +286,7 @@ func crossed(w say.Vocabulary, from, to place.Number) string {
 	}
 	for p := place.Smallest; p < place.Largest; p++ {
 		for range by.Digit(p) {
-			if id == "cross.made" {
+			if !down {
 				digits[p]++
 				for q := p; q < place.Largest && digits[q] == 10; q++ {
 					digits[q], digits[q+1] = 0, digits[q+1]+1

@@ -191,17 +191,12 @@ func withGap(text string) string {
 		return text
 	}
 	var out []string
-	gaps := 0
-	gap := func(is bool) {
-		if is {
+	gaps, before := 0, "="
+	for _, token := range append(Tokens(text), "=") {
+		if isSign(token) && before == "=" || token == "=" && isSign(before) {
 			out = append(out, "?")
 			gaps++
 		}
-	}
-	before := "="
-	for _, token := range append(Tokens(text), "=") {
-		operates := isSign(token) && token != "="
-		gap(operates && before == "=" || token == "=" && before != "=" && isSign(before))
 		out = append(out, token)
 		before = token
 	}
