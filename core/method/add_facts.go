@@ -20,9 +20,9 @@ var addFacts = Spec{
 	Models: []string{"rack", "counters"},
 	Signs:  "+",
 	Options: []Option{
-		{"way", "One way, or all that fit.",
-			[]string{"all", "use fives", "make ten", "double", "near doubles", "count on", "add ten"}},
-		{"from", "Which number is made ten, or counted on from.", []string{"the larger", "the smaller"}},
+		choice("way", "One way, or all that fit.",
+			"all", "use fives", "make ten", "double", "near doubles", "count on", "add ten"),
+		choice("from", "Which number is made ten, or counted on from.", "the larger", "the smaller"),
 		checkByInverse,
 		seenOption,
 	},

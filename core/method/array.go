@@ -21,9 +21,10 @@ var array = Spec{
 	Limits: "1 × 1 to 12 × 12.",
 	Models: []string{"counters"},
 	Options: []Option{
-		{"reading", "How 3 × 5 is read.", []string{"3 groups of 5", "5 three times"}},
-		{Name: "split", Doc: "After which row it is split, like 5: the known fact. Left out, an easy one is taken."},
-		{"check", "How it is checked.", []string{"by counting in steps", "none"}},
+		choice("reading", "How 3 × 5 is read.", "3 groups of 5", "5 three times"),
+		{Name: "split", Doc: "After which row it is split, like 5: the known fact. Left out, an easy one is taken.",
+			Sample: "5"},
+		choice("check", "How it is checked.", "by counting in steps", "none"),
 		seenOption,
 	},
 	Signs: "×",

@@ -20,9 +20,10 @@ var bonds = Spec{
 	Limits: "1 to 20.",
 	Models: []string{"counters"},
 	Options: []Option{
-		{"zero", "Whether a part may be 0.", []string{"allowed", "not allowed"}},
-		{"pairs", "Each pair both ways round, or only once.", []string{"both ways", "once"}},
-		{Name: "story", Doc: "What the counters stand for, like bulbs: each pair is then told of two beds."},
+		choice("zero", "Whether a part may be 0.", "allowed", "not allowed"),
+		choice("pairs", "Each pair both ways round, or only once.", "both ways", "once"),
+		{Name: storyOption.Name, Doc: "What the counters stand for, like bulbs: each pair is then told of two beds.",
+			Sample: "bulbs"},
 		seenOption,
 	},
 	stops: factStops,
@@ -55,7 +56,7 @@ func makeBonds(r Request) (Example, error) {
 	m := begin(r, actsOf(r.Model).Frames(1, rows, (n+rows-1)/rows))
 	pairs := n - least - last + 1
 	ask, said := "bonds.next", "bonds.pair"
-	things := strings.TrimSpace(r.Options["story"])
+	things := strings.TrimSpace(r.Options[storyOption.Name])
 	opening := lesson.Step{Say: line("bonds.all-ways", given("n", n)), Moves: []board.Move{m.acts.Build(strconv.Itoa(n))}}
 	story, own := say.ReadStory(things)
 	switch {
@@ -85,7 +86,7 @@ func makeBonds(r Request) (Example, error) {
 			Moves:  []board.Move{m.acts.Parts(first)}, Write: []lesson.Write{pair(first)},
 		}
 		if own {
-			s.Answer = line("bonds.story.pair", answerText("told", story.Tell(first, n-first)))
+			s.Answer = line("bonds.story.pair", answerText("told", story.Tell(strconv.Itoa(first), strconv.Itoa(n-first))))
 		}
 		done := n - least - first
 		if done >= shownPairs && first > last {

@@ -25,9 +25,9 @@ var columnAdd = Spec{
 	Limits: "Two to four addends. Blocks: whole numbers, sum to 9,999; discs: sum to 9,999,999, decimals to thousandths.",
 	Models: []string{"blocks", "discs"},
 	Options: []Option{
-		{"marks", "Where the regroup marks are written.", []string{"above", "below"}},
-		{"style", "How the blocks look.", []string{"solid", "sketch"}},
-		{"check", "How it is checked.", []string{"by the estimate", "another order", "none"}},
+		choice("marks", "Where the regroup marks are written.", "above", "below"),
+		choice("style", "How the blocks look.", "solid", "sketch"),
+		choice("check", "How it is checked.", "by the estimate", "another order", "none"),
 	},
 	Signs: "+",
 	stops: columnStops,

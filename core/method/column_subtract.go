@@ -23,9 +23,9 @@ var columnSubtract = Spec{
 	Limits: "Blocks: whole numbers to 9,999; discs: to 9,999,999 with decimals to thousandths.",
 	Models: []string{"blocks", "discs"},
 	Options: []Option{
-		{"exchange", "Exchange as you go, or all before anything is taken.", []string{"as you go", "first"}},
-		{"marks", "Where the regroup marks are written.", []string{"above", "below"}},
-		{"check", "How it is checked.", []string{"by the estimate", "by the inverse", "none"}},
+		choice("exchange", "Exchange as you go, or all before anything is taken.", "as you go", "first"),
+		choice("marks", "Where the regroup marks are written.", "above", "below"),
+		choice("check", "How it is checked.", "by the estimate", "by the inverse", "none"),
 	},
 	Signs: "−",
 	stops: columnStops,

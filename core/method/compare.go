@@ -109,6 +109,7 @@ func makeCompare(r Request) (Example, error) {
 		Ask: line("compare.sign"), Answer: line(id, answerText("sentence", w[0].String()+" "+sign+" "+w[1].String())),
 		Write: []lesson.Write{{Kind: "sentence", Text: w[0].String() + " " + sign + " " + w[1].String()}},
 	})
+	m.turned(w)
 	if m.checks {
 		m.levelled(a, b)
 	}
@@ -155,6 +156,40 @@ func growComparison(args []string, draw func(int) int) []string {
 	n := min(shared+more, len(first), len(second))
 	out[1] = first[:n] + second[n:]
 	return out
+}
+
+// turned asks for a change of one digit that makes the smaller number the larger.
+func (m *maker) turned(w [2]place.Written) {
+	less, large := w[0], w[1]
+	if less.Cmp(large.Number) > 0 {
+		less, large = large, less
+	}
+	at, digit := place.Largest, 0
+	for ; at >= place.Smallest && less.Digit(at) == large.Digit(at); at-- {
+	}
+	if at < place.Smallest {
+		return
+	}
+	if digit = large.Digit(at) + 1; digit > 9 {
+		// No digit is more than 9: one of a larger place is.
+		for at++; at <= place.Largest && less.Digit(at) == 9; at++ {
+		}
+		if at > place.Largest {
+			return
+		}
+		digit = less.Digit(at) + 1
+	}
+	more, err := at.Value().Times(digit - less.Digit(at))
+	if err != nil {
+		return
+	}
+	changed, err := less.Add(more)
+	if err != nil {
+		return
+	}
+	m.why(line("compare.win", text("less", less.String())), line("compare.win.answer", say.PlaceName("place", at),
+		answerText("changed", place.Written{Number: changed, Decimals: less.Decimals}.String()),
+		text("large", large.String()), text("less", less.String())))
 }
 
 // levelled checks which of two numbers is the larger: what it has more is put to the
@@ -277,8 +312,17 @@ func compareSums(r Request) (Example, error) {
 		Moves:  []board.Move{{Kind: "fewest"}, on(1, board.Move{Kind: "fewest"})},
 		Write:  []lesson.Write{{Kind: "sentence", Text: left + " " + relation + " " + right}},
 	})
-	if relation == "=" && p != q {
+	switch {
+	case relation == "=" && p != q:
 		m.why(line("compareSums.why"), line("compareSums.why.answer"))
+	case relation != "=":
+		less, large := p, q
+		if relation == ">" {
+			less, large = q, p
+		}
+		changed := [2]int{less[0] + large[0] + large[1] - less[0] - less[1] + 1, less[1]}
+		m.why(line("compareSums.win", text("less", sumText(less))), line("compareSums.win.answer",
+			answerText("changed", sumText(changed)), text("large", sumText(large)), text("less", sumText(less))))
 	}
 	e, err := m.end(left+" and "+right, relation)
 	e.like = strconv.Itoa(p[0]-q[0]) + " " + strconv.Itoa(p[1]-q[1])

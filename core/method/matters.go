@@ -24,7 +24,7 @@ func Matters(r Request) []string {
 	}
 	now := bare(made)
 	for _, o := range spec.AllOptions() {
-		if slices.Contains(ofTheClass, o.Name) {
+		if slices.Contains(ofTheClass, o.Name) || o.Name == storyOption.Name && len(r.numbers()) == 0 {
 			continue
 		}
 		if len(o.Choices) == 0 || slices.ContainsFunc(o.Choices, func(choice string) bool {

@@ -49,11 +49,17 @@ type Spec struct {
 }
 
 // Option is something that a teacher chooses; the first choice is the default. One
-// without choices is a text of her own.
+// without choices is a text of her own, with a sample of such.
 type Option struct {
 	Name    string   `json:"name"`
 	Doc     string   `json:"doc"`
 	Choices []string `json:"choices,omitempty"`
+	Sample  string   `json:"sample,omitempty"`
+}
+
+// choice is an option of several.
+func choice(name, doc string, choices ...string) Option {
+	return Option{Name: name, Doc: doc, Choices: choices}
 }
 
 // Request is a problem with what the teacher chose.
@@ -110,13 +116,14 @@ func (e Example) SceneAs(id string) lesson.Scene {
 
 // sharedOptions are those of every method.
 var sharedOptions = []Option{
-	{"regroup", "What the class calls making ten into one of the next.", say.RegroupChoices()},
-	{"ones", "What the class calls the ones.", []string{"ones", "units"}},
-	{"pace", "Whether pieces come by groups or one at a time.", []string{"by groups", "one by one"}},
-	{"ask", "How much is asked: the key steps, as many as suit the age, every step, or nothing, and all is told.",
-		[]string{"key steps", "every step", "never"}},
-	{"age", "How old the class is: how much is asked, and how long a sentence is.", Ages},
-	{"answer", "The side of a sentence that the answer stands on.", []string{"last", "first"}},
+	choice("regroup", "What the class calls making ten into one of the next.", say.RegroupChoices()...),
+	choice("ones", "What the class calls the ones.", "ones", "units"),
+	choice("pace", "Whether pieces come by groups or one at a time.", "by groups", "one by one"),
+	choice("ask", "How much is asked: the key steps, as many as suit the age, every step, or nothing, and all is told.",
+		"key steps", "every step", "never"),
+	choice("age", "How old the class is: how much is asked, and how long a sentence is.", Ages...),
+	choice("answer", "The side of a sentence that the answer stands on.", "last", "first"),
+	storyOption,
 }
 
 // Specs lists the methods: one line each.
@@ -161,10 +168,16 @@ func Make(r Request) (Example, error) {
 		return Example{}, say.Refuse("method-model", say.Text("method", say.Name, spec.Title),
 			say.Text("models", say.Name, say.Listed(spec.Kinds())), say.Text("model", say.Given, r.Model))
 	}
+	e, err := Example{}, error(nil)
 	if r.Model != "" {
-		return spec.make(r)
+		e, err = spec.make(r)
+	} else {
+		e, err = spec.firstThatFits(r)
 	}
-	return spec.firstThatFits(r)
+	if err != nil {
+		return Example{}, err
+	}
+	return spec.storied(r, e)
 }
 
 // works refuses a problem with a sign that the method does not work, and names the
@@ -230,8 +243,16 @@ func (s Spec) firstThatFits(r Request) (Example, error) {
 	return Example{}, reason
 }
 
-// AllOptions are the method's own options and those that all share.
-func (s Spec) AllOptions() []Option { return append(slices.Clone(s.Options), sharedOptions...) }
+// AllOptions are the method's own options and those that all share; its own stand for one of the same name.
+func (s Spec) AllOptions() []Option {
+	all := slices.Clone(s.Options)
+	for _, shared := range sharedOptions {
+		if !slices.ContainsFunc(s.Options, func(own Option) bool { return own.Name == shared.Name }) {
+			all = append(all, shared)
+		}
+	}
+	return all
+}
 
 // choose checks the options and fills in the defaults.
 func (s Spec) choose(given map[string]string) (map[string]string, error) {

@@ -21,7 +21,7 @@ var moreLess = Spec{
 	Limits: "Changes by 0.01, 0.1, 1, 10, 100 or 1,000; discs to 9,999,999.999, blocks whole numbers to 9,999.",
 	Models: []string{"discs", "blocks"},
 	Options: []Option{
-		{"shape", "One change after another, or each from the same start.", []string{"chain", "fan"}},
+		choice("shape", "One change after another, or each from the same start.", "chain", "fan"),
 		checkByInverse,
 	},
 	grow: each(grownStart),

@@ -82,8 +82,11 @@ func makePattern(r Request) (Example, error) {
 		}
 	}
 	m.first(s)
-	if !slices.ContainsFunc(done, func(p simple) bool { return p.y%10 > 0 || p.y == 0 }) {
+	if wholeTens(done) {
 		m.why(line("pattern.why"), line("pattern.why.answer"))
+	}
+	if other := m.broken(done); !other.IsZero() {
+		m.why(line("pattern.break"), other)
 	}
 	e, err := m.end(strings.Join(problems, ", "), strconv.Itoa(last))
 	e.Offer, e.like = offer, likeness(done)
@@ -95,6 +98,55 @@ func makePattern(r Request) (Example, error) {
 		}
 	}
 	return e, err
+}
+
+// wholeTens tells whether problems add or take whole tens and nothing else.
+func wholeTens(done []simple) bool {
+	return !slices.ContainsFunc(done, func(p simple) bool { return p.y%10 > 0 || p.y == 0 })
+}
+
+// broken tells a problem that does not follow the pattern of the others, where they follow one: another digit
+// changes, one is made or opened that was not, or none is.
+func (m *maker) broken(done []simple) say.Line {
+	last := done[len(done)-1]
+	changed := last.changed()
+	sign := map[bool]string{true: "made", false: "unbundled"}[last.sign == "+"]
+	crossing := 0
+	for _, p := range done {
+		if p.sign != last.sign || !slices.Equal(changed, p.changed()) {
+			return say.Line{}
+		}
+		if p.crosses() {
+			crossing++
+		}
+	}
+	switch {
+	case len(changed) == 0:
+	case crossing == len(done):
+		// The same taken from more ones, or added to fewer.
+		ones := max(0, 9-last.y%10)
+		if last.sign != "+" {
+			ones = 9
+		}
+		calm := simple{x: last.x - last.x%10 + ones, sign: last.sign, y: last.y}
+		if calm.result() >= 0 && !calm.crosses() && !slices.Equal(changed, calm.changed()) {
+			return line("pattern.break.none-"+sign, answerText("problem", calm.String()),
+				say.PlaceName("unit", slices.Min(last.exchanged())))
+		}
+	case crossing > 0:
+	case wholeTens(done):
+		with := simple{x: last.x, sign: last.sign, y: last.y + 1}
+		if with.result() < 0 {
+			with.y = last.y - 1
+		}
+		return line("pattern.break.ones", answerText("problem", with.String()))
+	default:
+		if other, ok := offerCrossing(done); ok && !slices.Equal(changed, other.changed()) {
+			units, n := m.exchangedIn([]simple{other})
+			return line("pattern.break."+sign, answerText("problem", other.String()), units, n)
+		}
+	}
+	return say.Line{}
 }
 
 // redrawPattern moves all first numbers alike: what is added or taken is what a row of
@@ -130,9 +182,8 @@ func (m *maker) digitsChanged(done []simple) say.Line {
 	var crossing []simple
 	alike, whole := true, true
 	for i, p := range done {
-		x, result := place.Int(p.x), place.Int(p.result())
-		changed := changedPlaces(x, result)
-		whole = whole && len(changed) == max(len(x.String()), len(result.String()))
+		changed := p.changed()
+		whole = whole && len(changed) == len(strconv.Itoa(max(p.x, p.result())))
 		for _, c := range changed {
 			if !slices.Contains(all, c) {
 				alike = alike && i == 0
@@ -203,6 +254,9 @@ func (p simple) result() int {
 	}
 	return p.x - p.y
 }
+
+// changed are the places that have another digit in the result than in the first number.
+func (p simple) changed() []place.Place { return changedPlaces(place.Int(p.x), place.Int(p.result())) }
 
 func (p simple) crosses() bool { return len(p.exchanged()) > 0 }
 

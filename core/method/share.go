@@ -21,7 +21,7 @@ var share = Spec{
 	Limits: "Discs: up to 7 digits by 1 to 9; counters: to 60 by 1 to 12.",
 	Models: []string{"discs", "counters"},
 	Options: []Option{
-		{"remainder", "What is left stays over, or is opened into tenths and on.", []string{"left over", "decimals"}},
+		choice("remainder", "What is left stays over, or is opened into tenths and on.", "left over", "decimals"),
 		checkByInverse,
 	},
 	Signs: "÷",

@@ -22,8 +22,8 @@ var shift = Spec{
 	Models: []string{"discs"},
 	Signs:  "×÷",
 	Options: []Option{
-		{"way", "Column by column, or at once.", []string{"column by column", "at once"}},
-		{"use", "Where it is used: an amount told in another unit.", []string{"none", "length", "mass", "capacity", "money"}},
+		choice("way", "Column by column, or at once.", "column by column", "at once"),
+		choice("use", "Where it is used: an amount told in another unit.", "none", "length", "mass", "capacity", "money"),
 		checkByInverse,
 	},
 	grow: growShift,

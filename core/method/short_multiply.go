@@ -22,9 +22,9 @@ var shortMultiply = Spec{
 	Models: []string{"blocks", "discs"},
 	Signs:  "×",
 	Options: []Option{
-		{"marks", "Where the regroup marks are written.", []string{"above", "below"}},
-		{"form", "The short form at once, or first what each place gives.", []string{"short", "expanded first"}},
-		{"check", "How it is checked.", []string{"by the estimate", "none"}},
+		choice("marks", "Where the regroup marks are written.", "above", "below"),
+		choice("form", "The short form at once, or first what each place gives.", "short", "expanded first"),
+		choice("check", "How it is checked.", "by the estimate", "none"),
 	},
 	stops: columnStops,
 	make:  makeShortMultiply,

@@ -21,8 +21,7 @@ var subtractFacts = Spec{
 	Models: []string{"rack", "counters"},
 	Signs:  "−",
 	Options: []Option{
-		{"way", "One way, or all that fit.", []string{"all", "take away", "back through ten", "think addition",
-			"difference"}},
+		choice("way", "One way, or all that fit.", "all", "take away", "back through ten", "think addition", "difference"),
 		checkByInverse,
 		seenOption,
 	},

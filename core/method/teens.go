@@ -19,7 +19,7 @@ var teens = Spec{
 	Models: []string{"rack", "counters", "cubes"},
 	Options: []Option{
 		{Name: "sentence", Doc: "The class's own sentence, with two numbers in curly braces: the whole, and what is over " +
-			"ten."},
+			"ten.", Sample: "{16} is ten, and {6} on top"},
 	},
 	stops: factStops,
 	make:  makeTeens,
@@ -84,7 +84,7 @@ func (m *maker) oneTeen(n int, first bool) {
 		Moves: m.tenAnd(ones, first), Write: []lesson.Write{m.sentence("10 + "+strconv.Itoa(ones), strconv.Itoa(n))},
 	}
 	if story, own := say.ReadStory(m.r.Options["sentence"]); own {
-		s.Answer = line("teens.own", answerText("told", story.Tell(n, ones)))
+		s.Answer = line("teens.own", answerText("told", story.Tell(strconv.Itoa(n), strconv.Itoa(ones))))
 	}
 	if !first {
 		s.Say = line(m.ofFrames("teens.bead", "countOn.counter"))

@@ -21,7 +21,7 @@ var unitFact = Spec{
 	Models: []string{"discs", "blocks"},
 	Signs:  "×÷",
 	Options: []Option{
-		{"check", "How it is checked.", []string{"by the inverse", "none"}},
+		choice("check", "How it is checked.", "by the inverse", "none"),
 	},
 	stops: groupStops,
 	grow:  growUnitFact,

@@ -24,7 +24,7 @@ type way struct {
 }
 
 // checkByInverse is the option of methods that undo what was done.
-var checkByInverse = Option{Name: "check", Doc: "How it is checked.", Choices: []string{"by the inverse", "none"}}
+var checkByInverse = choice("check", "How it is checked.", "by the inverse", "none")
 
 // ways makes one example a way: the one asked for, or all that fit. Several are a set:
 // the first explains, and the second way is the check.

@@ -2,8 +2,9 @@ package say
 
 import (
 	"slices"
-	"strconv"
 	"strings"
+
+	"unitbloom/core/place"
 )
 
 // Story is a teacher's own sentence with places for numbers, things and words that go
@@ -14,14 +15,16 @@ type Story struct {
 	ends   string
 }
 
-// storyPiece is text, and the place after it: a number, a thing, or one and many.
+// storyPiece is text, and the place after it: a number as it is written, a thing, or one and many.
 type storyPiece struct {
 	text      string
-	number    bool
-	n         int
+	number    string
 	thing     string
 	one, many string
 }
+
+// single is the number that a thing is told in the singular with.
+const single = "1"
 
 // ReadStory reads a sentence with at least one number in braces.
 func ReadStory(text string) (Story, bool) {
@@ -40,8 +43,8 @@ func ReadStory(text string) (Story, bool) {
 		inside = strings.TrimSpace(inside)
 		if one, many, choice := strings.Cut(inside, "|"); choice {
 			p.one, p.many = one, many
-		} else if n, err := strconv.Atoi(inside); err == nil && n >= 0 {
-			p.number, p.n = true, n
+		} else if n, err := place.Parse(strings.Replace(inside, ",", ".", 1)); err == nil {
+			p.number = n.String()
 		} else {
 			p.thing = inside
 		}
@@ -55,11 +58,11 @@ func ReadStory(text string) (Story, bool) {
 }
 
 // Numbers are those of the sentence as it was written.
-func (s Story) Numbers() []int {
-	var out []int
+func (s Story) Numbers() []string {
+	var out []string
 	for _, p := range s.pieces {
-		if p.number {
-			out = append(out, p.n)
+		if p.number != "" {
+			out = append(out, p.number)
 		}
 	}
 	return out
@@ -69,7 +72,7 @@ func (s Story) Numbers() []int {
 func (s Story) Things() []string {
 	var out []string
 	for i, p := range s.pieces {
-		if p.number {
+		if p.number != "" {
 			next := s.ends
 			if i+1 < len(s.pieces) {
 				next = s.pieces[i+1].text
@@ -79,7 +82,7 @@ func (s Story) Things() []string {
 				out = append(out, "")
 				continue
 			}
-			thing, _ := bare(words[nameAt(words, p.n == 1)])
+			thing, _ := bare(words[nameAt(words, p.number == single)])
 			out = append(out, thing)
 		}
 	}
@@ -88,7 +91,7 @@ func (s Story) Things() []string {
 
 // Tell is the sentence with other numbers in its places, in order; a place without one
 // keeps its own.
-func (s Story) Tell(numbers ...int) string {
+func (s Story) Tell(numbers ...string) string {
 	told := s.Numbers()
 	copy(told, numbers)
 	var b strings.Builder
@@ -96,7 +99,7 @@ func (s Story) Tell(numbers ...int) string {
 	var counts *storyPiece
 	add := func(text string) {
 		if counts != nil {
-			text = agreeing(text, counts.n == 1, told[at] == 1)
+			text = agreeing(text, counts.number == single, told[at] == single)
 		}
 		b.WriteString(text)
 		counts = nil
@@ -104,18 +107,18 @@ func (s Story) Tell(numbers ...int) string {
 	for i := range s.pieces {
 		p := &s.pieces[i]
 		text := p.text
-		if p.number {
-			text = leading(text, told[at+1] == 1)
+		if p.number != "" {
+			text = leading(text, told[at+1] == single)
 		}
 		add(text)
 		switch {
-		case p.number:
+		case p.number != "":
 			at++
 			counts = p
-			b.WriteString(strconv.Itoa(told[at]))
+			b.WriteString(told[at])
 		case p.one+p.many == "":
 			b.WriteString(p.thing)
-		case told[max(0, at)] == 1:
+		case told[max(0, at)] == single:
 			b.WriteString(p.one)
 		default:
 			b.WriteString(p.many)

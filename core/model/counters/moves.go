@@ -2,6 +2,7 @@ package counters
 
 import (
 	"slices"
+	"strconv"
 	"strings"
 	"unicode"
 
@@ -434,11 +435,15 @@ func readStory(a StoryArgs) (story say.Story, faces [2]int, err error) {
 	if !ok || len(numbers) > 2 || len([]rune(a.Text)) > 200 {
 		return story, faces, say.Refuse("story")
 	}
-	copy(faces[:], numbers)
-	for _, n := range faces {
+	for i, number := range numbers {
+		n, err := strconv.Atoi(number)
+		if err != nil {
+			return story, faces, say.Refuse("story")
+		}
 		if n > board.MaxPieces {
 			return story, faces, board.BadCount(n, 0, board.MaxPieces)
 		}
+		faces[i] = n
 	}
 	return story, faces, nil
 }
@@ -463,9 +468,9 @@ func (c Counters) told() string {
 	}
 	berry, mint := c.faces()
 	if len(story.Numbers()) == 1 {
-		return story.Tell(berry + mint)
+		return story.Tell(strconv.Itoa(berry + mint))
 	}
-	return story.Tell(berry, mint)
+	return story.Tell(strconv.Itoa(berry), strconv.Itoa(mint))
 }
 
 func (c Counters) shapeNames() string {

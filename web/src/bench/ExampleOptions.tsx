@@ -11,13 +11,8 @@ const cx = names(css);
 /** Options that are the lesson's words, or are chosen elsewhere. */
 const ofTheLesson = ['regroup', 'ones'];
 
-/** What is asked for in options of the teacher's own words, with an example. */
-const texts: Record<string, [label: string, sample: string]> = {
-  seen: ['What children saw', '8 and 2 more and 3'],
-  story: ['What it is about', 'bulbs'],
-};
-
 const titled = (name: string) => name[0]!.toUpperCase() + name.slice(1);
+const labelOf = (name: string) => (name === 'seen' ? 'What children saw' : titled(name));
 
 interface Props {
   method: MethodInfo;
@@ -52,8 +47,8 @@ export function ExampleOptions({ method, matters, picked, pick, model, setModel 
           o.choices === undefined ? (
             <OwnWords
               key={o.name}
-              name={o.name}
-              doc={o.doc}
+              label={labelOf(o.name)}
+              sample={o.sample ?? o.doc}
               value={picked[o.name] ?? ''}
               change={(value) => pick({ ...picked, [o.name]: value })}
             />
@@ -79,15 +74,14 @@ export function ExampleOptions({ method, matters, picked, pick, model, setModel 
 }
 
 interface OwnWordsProps {
-  name: string;
-  doc: string;
+  label: string;
+  sample: string;
   value: string;
   change: (value: string) => void;
 }
 
 /** An option that is a text of the teacher's own. */
-function OwnWords({ name, doc, value, change }: OwnWordsProps) {
-  const [label, sample] = texts[name] ?? [titled(name), doc];
+function OwnWords({ label, sample, value, change }: OwnWordsProps) {
   return (
     <Input
       aria-label={label}
