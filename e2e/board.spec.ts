@@ -5,6 +5,8 @@ import {
   discs,
   drag,
   expect,
+  go,
+  lessonOf,
   open,
   rack,
   says,
@@ -187,6 +189,38 @@ test('pieces are counted aloud, from the first or on from a part', async ({ page
   await expect(bar).toContainText('eight', { timeout: 6000 });
   await bar.getByRole('button', { name: 'Done' }).click();
   await expect(page.locator('.piece.lit')).toHaveCount(0);
+});
+
+test('a board that changed is counted afresh, and what is in use goes to no other lesson', async ({
+  page,
+}) => {
+  await open(page, [counters(3)]);
+  await choose(page, 'More', 'Count aloud');
+  const bar = page.getByRole('toolbar', { name: 'Counting aloud' });
+  const next = bar.getByRole('button', { name: 'Next one' });
+  await next.click();
+  await page.getByRole('button', { name: 'Add 1 berry' }).click();
+  await expect(bar).toContainText('zero');
+  for (let n = 0; n < 4; n++) await next.click();
+  await expect(bar).toContainText('four');
+  await expect(next).toBeDisabled();
+
+  await choose(page, 'Arrange', 'Larger');
+  await page.getByRole('button', { name: 'Draw' }).click();
+  const pens = page.getByRole('toolbar', { name: 'Pens' });
+  await expect(pens).toBeVisible();
+  const other = await lessonOf(page, [{ id: 'a', title: 'Board', start: { models: [counters(4)] } }]);
+  await page.getByRole('link', { name: 'All lessons' }).click();
+  await expect(page.getByRole('button', { name: 'Blank lesson' })).toBeVisible();
+  await go(page, `/lesson/${other}`);
+  await expect(page.locator('[data-piece]')).toHaveCount(4);
+  await expect(bar).toBeHidden();
+  await expect(pens).toBeHidden();
+  const fitted = await page.locator('[data-piece]').first().boundingBox();
+  await page.reload();
+  await expect(page.locator('[data-piece]')).toHaveCount(4);
+  await settled(page);
+  expect((await page.locator('[data-piece]').first().boundingBox())!.width).toBeCloseTo(fitted!.width, 0);
 });
 
 test('numbers come by chance, and a number is listed in all its builds', async ({ page }) => {

@@ -4,6 +4,7 @@ import {
   centre,
   expect,
   fingers,
+  go,
   open,
   openScenes,
   pieces,
@@ -27,7 +28,7 @@ const sizes = {
 
 /** Every screen and state that a teacher comes by: what brings it up, by its name. */
 async function* states(page: Page): AsyncGenerator<string> {
-  await page.goto('/');
+  await go(page, '/');
   await expect(page.getByRole('heading', { name: 'Lessons' })).toBeVisible();
   yield 'the shelf';
   await page.getByRole('textbox', { name: 'What shall the class see?' }).focus();
@@ -119,7 +120,7 @@ test('axe finds nothing in a dark room', async ({ page }) => {
   // The states are the same, and only their colours are others.
   for await (const state of states(page))
     await test.step(state, () => sound(page, state, ['color-contrast']));
-  await page.goto('/');
+  await go(page, '/');
   await expect(page.locator('html')).toHaveAttribute('data-room', 'dark');
   await page.getByRole('button', { name: 'Files' }).click();
   await page.getByRole('menuitem', { name: 'Light room' }).click();
@@ -350,14 +351,14 @@ test('a whole lesson is prepared and taught with keys alone', async ({ page }) =
     throw new Error(`The keys do not come to ${name}.`);
   };
   // Prepared: a worked example, a board after it, and a line for the record.
-  await page.goto('/');
+  await go(page, '/');
   await expect(page.getByRole('textbox', { name: 'What shall the class see?' })).toBeFocused();
   await keys.type('58 + 67');
   await keys.press('Enter');
   await expect(page.getByRole('button', { name: /^Present/ })).toBeFocused();
   await tabTo('Add next');
   await keys.press('Enter');
-  await expect(page.getByRole('dialog').getByRole('textbox')).toBeFocused();
+  await expect(page.getByRole('dialog').getByLabel(/: type /)).toBeFocused();
   await keys.type('12 ones');
   await keys.press('Enter');
   await expect(page.getByRole('dialog')).toHaveCount(0);

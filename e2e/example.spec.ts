@@ -18,7 +18,7 @@ import { exampleOf } from './stage-look.mjs';
 async function makeExample(page: Page, problem: string) {
   await newExample(page);
   const dialog = page.getByRole('dialog');
-  await write(dialog.getByRole('textbox'), problem);
+  await write(dialog.getByLabel(/: type /), problem);
   await dialog.getByRole('button', { name: 'Add to the lesson' }).click();
   await expect(dialog).toBeHidden();
 }
@@ -35,7 +35,7 @@ test('wrong problems are answered under the field, a right one shows how it will
     ['9999999 + 1', '9999999 and 1 make more than 9999999, the most that is shown here.'],
     ['a + b', '“a” is not a number.'],
   ] as const) {
-    await write(dialog.getByRole('textbox'), typed);
+    await write(dialog.getByLabel(/: type /), typed);
     await expect(dialog.getByRole('alert')).toContainText(says);
     await expect(dialog.getByRole('button', { name: 'Add to the lesson' })).toBeDisabled();
   }
@@ -47,7 +47,7 @@ test('wrong problems are answered under the field, a right one shows how it will
     ['9 = 4 + ?', 'Find what is missing'],
     ['58 + 67=', 'Column addition'],
   ] as const) {
-    await write(dialog.getByRole('textbox'), typed);
+    await write(dialog.getByLabel(/: type /), typed);
     await expect(dialog.getByText(`${title}: type`)).toBeVisible();
   }
   await dialog.getByText('Subtract', { exact: true }).click();
@@ -55,7 +55,7 @@ test('wrong problems are answered under the field, a right one shows how it will
   await expect(dialog.getByRole('alert')).toContainText('“Subtraction facts” is for −.');
   await dialog.getByRole('button', { name: 'Take Column addition' }).click();
   await expect(dialog.getByText('Column addition: type')).toBeVisible();
-  await write(dialog.getByRole('textbox'), '58 + 67');
+  await write(dialog.getByLabel(/: type /), '58 + 67');
   const steps = dialog.getByRole('list', { name: 'How it will go' }).getByRole('listitem');
   await expect(steps).toHaveCount(12);
   await expect(steps.nth(5)).toContainText('Now there are 15 ones.');

@@ -5,6 +5,7 @@ import {
   choose,
   discs,
   expect,
+  go,
   open,
   openScenes,
   present,
@@ -22,7 +23,7 @@ async function take(page: Page, what: string) {
 }
 
 test('a lesson is taken away and opened again, equal', async ({ page }) => {
-  await page.goto('/');
+  await go(page, '/');
   await write(page.getByRole('searchbox', { name: 'Search the lessons' }), 'two deliveries');
   await page
     .getByRole('link', { name: /Two deliveries/ })
@@ -31,7 +32,7 @@ test('a lesson is taken away and opened again, equal', async ({ page }) => {
   await expect(page.getByRole('button', { name: /^Step 9/ }).first()).toBeVisible();
   const file = await take(page, 'Lesson file');
   expect(file.name).toBe('two-deliveries-adding-in-columns.json');
-  await page.goto('/');
+  await go(page, '/');
   await page.getByLabel('Lesson file').setInputFiles(file.path);
   await expect(page.getByRole('button', { name: /^Step 9/ }).first()).toBeVisible();
   const again = await take(page, 'Lesson file');
@@ -42,7 +43,7 @@ test('a lesson is taken away and opened again, equal', async ({ page }) => {
 });
 
 test('a broken file is refused with the path and the reason', async ({ page }) => {
-  await page.goto('/');
+  await go(page, '/');
   const lesson = {
     format: 1,
     id: '',
@@ -63,7 +64,7 @@ test('a broken file is refused with the path and the reason', async ({ page }) =
   await page.keyboard.press('Escape');
   await send('not a lesson');
   await expect(page.getByRole('dialog')).toContainText('this is not JSON');
-  await page.goto('/');
+  await go(page, '/');
   await expect(page.getByText('Broken')).toHaveCount(0);
 });
 
@@ -185,7 +186,7 @@ test('pictures hold what is seen, and nothing that is covered or held back', asy
 test('nothing is fetched from outside', async ({ page, baseURL }) => {
   const asked: string[] = [];
   page.on('request', (r) => asked.push(r.url()));
-  await page.goto('/');
+  await go(page, '/');
   await write(page.getByRole('searchbox', { name: 'Search the lessons' }), 'two deliveries');
   await page
     .getByRole('link', { name: /Two deliveries/ })
@@ -197,7 +198,7 @@ test('nothing is fetched from outside', async ({ page, baseURL }) => {
 });
 
 test('a lesson of a newer format is read and presented, and never changed', async ({ page }) => {
-  await page.goto('/');
+  await go(page, '/');
   const file = {
     format: 9,
     title: 'From next year',
@@ -224,7 +225,7 @@ test('a lesson of a newer format is read and presented, and never changed', asyn
 });
 
 test('a list of problems becomes a lesson, pasted or from a file', async ({ page }) => {
-  await page.goto('/');
+  await go(page, '/');
   const line = page.getByRole('textbox', { name: 'What shall the class see?' });
   await line.click();
   await page.keyboard.insertText('58 + 67\n12 many\n24 × 3');
@@ -237,7 +238,7 @@ test('a list of problems becomes a lesson, pasted or from a file', async ({ page
   await expect(page.getByRole('button', { name: '58 + 67 and 2 more' })).toBeVisible();
   await saved(page);
 
-  await page.goto('/');
+  await go(page, '/');
   const [chooser] = await Promise.all([
     page.waitForEvent('filechooser'),
     choose(page, 'Files', 'Open a file'),

@@ -6,6 +6,7 @@ import {
   choose,
   counters,
   expect,
+  go,
   more,
   newExample,
   open,
@@ -28,7 +29,7 @@ const focused = (page: Page) =>
   });
 
 test('a new lesson is typed at once, spaces too', async ({ page }) => {
-  await page.goto('/');
+  await go(page, '/');
   await expect(page.getByRole('textbox', { name: 'What shall the class see?' })).toBeFocused();
   await page.getByRole('button', { name: 'Blank lesson' }).click();
   await expect(page.getByRole('textbox', { name: 'What shall the class see next?' })).toBeFocused();
@@ -65,7 +66,7 @@ test('every dialog begins at its first field, by mouse and by keys', async ({ pa
   await expect(page.getByRole('dialog').locator('.ExampleDialog_problem')).toHaveValue('8 + 5');
 
   // Where the fields come only with what the server says, too.
-  await page.goto('/');
+  await go(page, '/');
   await expect(page.getByRole('heading', { name: 'Lessons' })).toBeVisible();
   await page.route('**/school', async (route) => {
     await page.locator('.ant-modal-footer button:focus').waitFor();

@@ -1,14 +1,14 @@
 // On paper and in files: what children get, what is printed, and what opens anywhere.
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { blocks, choose, expect, open, press, test, write, sound } from './teacher';
+import { blocks, choose, expect, go, open, press, sound, test, write } from './teacher';
 
 const line = 'What shall the class see?';
 const pages = (page: Page) => page.locator('.PaperPage_page');
 
 /** A lesson of typed lines, on the bench. */
 async function lesson(page: Page, ...lines: string[]) {
-  await page.goto('/');
+  await go(page, '/');
   await page.getByRole('textbox', { name: line }).click();
   for (const [i, text] of lines.entries()) {
     if (i > 0) await page.keyboard.press('Shift+Enter');
@@ -200,7 +200,7 @@ test('a table goes to a spreadsheet, and a list of problems comes from one', asy
       .split('\r\n')
       .slice(0, 3),
   ).toEqual(['part,part,together', '6,0,6 + 0 = 6', '5,1,5 + 1 = 6']);
-  await page.goto('/');
+  await go(page, '/');
   await page.getByLabel('Lesson file').setInputFiles({
     name: 'week 12.csv',
     mimeType: 'text/csv',
@@ -211,7 +211,7 @@ test('a table goes to a spreadsheet, and a list of problems comes from one', asy
 });
 
 test('several lessons are printed together, from the shelf', async ({ page }) => {
-  await page.goto('/');
+  await go(page, '/');
   for (const title of ['Trains of nine', 'Eight and five']) {
     await page.getByRole('searchbox', { name: 'Search the lessons' }).click();
     await page.keyboard.press('ControlOrMeta+A');

@@ -16,6 +16,9 @@ import {
   write,
 } from './teacher';
 
+// What is left unsent, and who holds a lesson, is told by how a page is opened and closed.
+test.use({ anew: true });
+
 test('all is there after a reload, with the scenes and lines that were made', async ({ page }) => {
   await open(page, [blocks({})]);
   await type(page, '57');

@@ -1,10 +1,10 @@
 // The shelf: a line becomes a lesson, and any lesson is found again among many.
-import { blocks, choose, expect, open, present, saved, settled, test, write } from './teacher';
+import { blocks, choose, expect, go, open, present, saved, settled, test, write } from './teacher';
 
 const line = 'What shall the class see?';
 
 test('58 + 67 is presented in four acts from the first page', async ({ page }) => {
-  await page.goto('/');
+  await go(page, '/');
   await expect(page.getByRole('textbox', { name: line })).toBeFocused();
   await page.keyboard.type('58 + 67');
   await expect(page.getByText('Column addition on base-ten blocks').first()).toBeVisible();
@@ -18,7 +18,7 @@ test('58 + 67 is presented in four acts from the first page', async ({ page }) =
 });
 
 test('a line is shown in another way at a press, and what says nothing is told', async ({ page }) => {
-  await page.goto('/');
+  await go(page, '/');
   const field = page.getByRole('textbox', { name: line });
   await write(field, '8 and 6 on a rack');
   const ways = page.getByRole('list', { name: 'Ways to show it' });
@@ -41,7 +41,7 @@ test('a line is shown in another way at a press, and what says nothing is told',
 });
 
 test('a problem is typed as it is said', async ({ page }) => {
-  await page.goto('/');
+  await go(page, '/');
   await write(page.getByRole('textbox', { name: line }), '14 take away 6');
   await expect(page.getByText('Subtraction facts on bead rack').first()).toBeVisible();
   await page.keyboard.press('Enter');
@@ -51,7 +51,7 @@ test('a problem is typed as it is said', async ({ page }) => {
 });
 
 test('lessons are named, copied, filed, found, chosen and deleted from the shelf', async ({ page }) => {
-  await page.goto('/');
+  await go(page, '/');
   await write(page.getByRole('textbox', { name: line }), '402 − 167');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: /^Present/ })).toBeFocused();
@@ -114,7 +114,7 @@ test('lessons are named, copied, filed, found, chosen and deleted from the shelf
 });
 
 test('a file that is dropped on the shelf is opened', async ({ page }) => {
-  await page.goto('/');
+  await go(page, '/');
   const dropped = await page.evaluateHandle(() => {
     const data = new DataTransfer();
     data.items.add(new File(['58 + 67\n97 ÷ 4'], 'Two problems.txt', { type: 'text/plain' }));
@@ -132,7 +132,7 @@ test('of many lessons only those in sight are in the page, and the rest come as 
   for (let n = 0; n < 140; n++) {
     await page.request.post('/api/lessons', { data: { ...doc, title: `Row ${n} of the long bed` } });
   }
-  await page.goto('/');
+  await go(page, '/');
   await write(page.getByRole('searchbox', { name: 'Search the lessons' }), 'long bed');
   await expect(page.locator('.Card_card').first()).toContainText('of the long bed');
   expect(await page.locator('.Card_card').count()).toBeLessThan(60);
@@ -167,7 +167,7 @@ test('of many lessons only those in sight are in the page, and the rest come as 
 });
 
 test('what sets a model up stays open beside the board while it is tried', async ({ page }) => {
-  await page.goto('/');
+  await go(page, '/');
   await write(page.getByRole('textbox', { name: line }), '146');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Set up', exact: true }).click();

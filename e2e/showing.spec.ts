@@ -137,7 +137,7 @@ test('another class finds the lesson as it was prepared; a showing can be shown 
 test('one key changes the numbers of an example and keeps its method', async ({ page }) => {
   await open(page, []);
   await newExample(page);
-  await write(page.getByRole('dialog').getByRole('textbox').first(), '146 + 87');
+  await write(page.getByRole('dialog').getByLabel(/: type /), '146 + 87');
   await page.keyboard.press('Enter');
   await present(page);
   await page.keyboard.press('ArrowRight');
@@ -184,6 +184,7 @@ test('what stayed and what changed is lit by place, and told when it is asked', 
   await page.getByRole('button', { name: 'Done', exact: true }).click();
   // Lines are put in another order and taken out, each by itself.
   await page.getByRole('button', { name: 'Change 36 − 10 = 26' }).click();
+  await expect(page.getByText('thirty-six minus ten equals twenty-six')).toBeVisible();
   await page.getByRole('button', { name: 'One line up' }).click();
   await page.getByRole('button', { name: 'Done', exact: true }).click();
   const lines = page.getByRole('region', { name: 'Lines kept' }).getByRole('listitem');
@@ -233,7 +234,7 @@ test('the teacher’s window has the answer, what comes next, notes and Next; th
 }) => {
   await open(page, []);
   await newExample(page);
-  await write(page.getByRole('dialog').getByRole('textbox').first(), '146 + 87');
+  await write(page.getByRole('dialog').getByLabel(/: type /), '146 + 87');
   await page.keyboard.press('Enter');
   await present(page);
   const [teacher] = await Promise.all([context.waitForEvent('page'), more(page, 'The teacher’s window')]);

@@ -23,7 +23,18 @@ interface App {
   stop(signal?: string): Promise<void>;
 }
 
-export const test = base.extend<object, { app: App; profile: BrowserContext }>({
+interface Worker {
+  app: App;
+  profile: BrowserContext;
+  /** The page that the test before left, for the next to go on in. */
+  left: { page?: Page };
+}
+
+export const test = base.extend<{ anew: boolean }, Worker>({
+  /** Whether a test wants a page of its own, as one who opens the application: what it does to it stays with it. */
+  anew: [false, { option: true }],
+  // eslint-disable-next-line no-empty-pattern
+  left: [async ({}, use) => use({}), { scope: 'worker' }],
   app: [
     // eslint-disable-next-line no-empty-pattern
     async ({}, use) => {
@@ -54,25 +65,36 @@ export const test = base.extend<object, { app: App; profile: BrowserContext }>({
   // Each test finds a browser that keeps nothing but the files of the application: to load them
   // anew for each is a third of the time. A touch screen or a service worker wants a browser of
   // its own.
-  context: async ({ context, profile, app, hasTouch, serviceWorkers }, use) => {
+  context: async ({ context, profile, app, left, hasTouch, serviceWorkers }, use) => {
     if (hasTouch || serviceWorkers !== 'block') return use(context);
     await use(profile);
     // The first page stays: with the last one its window would be closed, and another is costly.
     const [first, ...others] = profile.pages();
-    await Promise.all(others.map((p) => p.close()));
+    await Promise.all(others.filter((p) => p !== left.page).map((p) => p.close()));
     const session = await profile.newCDPSession(first!);
     await session.send('Storage.clearDataForOrigin', { origin: app.url, storageTypes: STORED });
     await session.detach();
     await Promise.all([profile.clearCookies(), profile.clearPermissions(), profile.setOffline(false)]);
     await profile.unrouteAll();
   },
-  page: async ({ context, contextOptions: { reducedMotion = null } }, use) => {
-    const page = await context.newPage();
-    await page.emulateMedia({ reducedMotion });
+  // A test goes on in the page that the one before it left, as a teacher from lesson to lesson: to load
+  // it anew is a third of the time, and what one lesson leaves to the next is seen.
+  page: async ({ context, profile, left, anew, contextOptions: { reducedMotion = null } }, use, info) => {
+    const shared = context === profile && !anew;
+    if (context === profile && anew) await left.page?.close();
+    const page = (shared && left.page) || (await context.newPage());
+    if (context === profile) delete left.page;
+    await page.emulateMedia({ reducedMotion, colorScheme: null });
     const faults: string[] = [];
     page.on('pageerror', (e) => faults.push(e.message));
     await use(page);
     expect(faults, 'nothing went wrong in the page').toEqual([]);
+    if (!shared || info.status !== info.expectedStatus || page.isClosed()) return;
+    page.removeAllListeners();
+    await page.unrouteAll();
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await page.evaluate(() => (localStorage.clear(), sessionStorage.clear()));
+    left.page = page;
   },
 });
 
@@ -217,9 +239,23 @@ export async function open(page: Page, models: object[], show = ['numeral', 'uni
 /** Opens a new lesson with these scenes. */
 export async function openScenes(page: Page, scenes: Scene[]): Promise<string> {
   const id = await lessonOf(page, scenes);
-  await page.goto(`/lesson/${id}`);
+  await go(page, `/lesson/${id}`);
   await expect(page.getByRole('button', { name: 'Planting day' })).toBeVisible();
   return id;
+}
+
+/** Goes to a page of the application as a link in it does, where one stands; else it is loaded. */
+export async function go(page: Page, path: string) {
+  if (!page.url().startsWith('http') || new URL(page.url()).pathname === path) {
+    await page.goto(path);
+    return;
+  }
+  await page.evaluate((to) => {
+    document.querySelector('#root .whole > *')?.setAttribute('data-left', '');
+    history.pushState(null, '', to);
+    dispatchEvent(new PopStateEvent('popstate'));
+  }, path);
+  await expect(page.locator('[data-left]')).toHaveCount(0);
 }
 
 /** Makes a lesson of these scenes and gives its id. */

@@ -1,9 +1,9 @@
-import { expect, newExample, newLesson, present, says, settled, test, type, write } from './teacher';
+import { expect, go, newExample, newLesson, present, says, settled, test, type, write } from './teacher';
 
 // The school sets its words once; a new lesson begins with them, typed and printed so.
 test('a school with a decimal comma and its own words finds them in every new lesson', async ({ page }) => {
   await page.emulateMedia({ reducedMotion: 'reduce' });
-  await page.goto('/');
+  await go(page, '/');
   await page.getByRole('button', { name: 'Words of the school' }).click();
   const dialog = page.getByRole('dialog');
   const pick = async (label: string, choice: string) => {
@@ -33,7 +33,7 @@ test('a school with a decimal comma and its own words finds them in every new le
     await expect(page.getByRole('listitem').filter({ hasText: /1.000 \+ 2,5 = 1.002,5/ })).toBeVisible();
 
     await newExample(page);
-    await write(page.getByRole('dialog').getByRole('textbox'), '4 002 − 1 567');
+    await write(page.getByRole('dialog').getByLabel(/: type /), '4 002 − 1 567');
     await page.getByRole('dialog').getByRole('button', { name: 'Add to the lesson' }).click();
     await expect(page.getByRole('dialog')).toBeHidden();
     await present(page);
@@ -57,7 +57,7 @@ test('a school with a decimal comma and its own words finds them in every new le
 test('a lesson begun without the network has the words that the school had', async ({ page, context }) => {
   await page.request.put('/api/school', { data: { words: { maths: 'math' } } });
   try {
-    await page.goto('/');
+    await go(page, '/');
     await newLesson(page, 'With the network');
     await expect(page.getByRole('heading', { name: 'Our math', exact: true })).toBeVisible();
     await page

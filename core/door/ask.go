@@ -126,9 +126,11 @@ func throw(_ *Door, a ThrowArgs) ([]int, error) { return chance.Throw(a.Kind, a.
 
 // Verdict is a sentence judged against itself and against the models.
 type Verdict struct {
-	Text   string `json:"text"`
-	State  string `json:"state"`
-	Said   string `json:"said"`
+	Text  string `json:"text"`
+	State string `json:"state"`
+	Said  string `json:"said"`
+	// Read is the sentence in words, as the class reads it aloud.
+	Read   string `json:"read"`
 	Solved string `json:"solved,omitempty"`
 	Answer string `json:"answer,omitempty"`
 	Arrow  string `json:"arrow,omitempty"`
@@ -144,9 +146,8 @@ func judge(s *session, a TextArgs) (Verdict, error) {
 	if err != nil {
 		return Verdict{}, err
 	}
-	out := Verdict{Text: w.Spell(v.Text), State: v.State, Said: v.Said.Text(w), Solved: w.Spell(v.Solved),
-		Answer: w.Spell(v.Answer),
-		Arrow:  w.Spell(v.Arrow)}
+	out := Verdict{Text: w.Spell(v.Text), State: v.State, Said: v.Said.Text(w), Read: v.Sentence.Read(w),
+		Solved: w.Spell(v.Solved), Answer: w.Spell(v.Answer), Arrow: w.Spell(v.Arrow)}
 	if _, ok := s.current(); !ok {
 		return out, nil
 	}

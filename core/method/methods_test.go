@@ -1522,7 +1522,7 @@ func TestChecksAreActs(t *testing.T) {
 		{"more-less", []string{"296", "+10", "+10", "-100"}, nil, "We are at 296 again. It fits.", "296"},
 		{"compare", []string{"0.5", "0.45"}, nil, "Now they are alike: 0.45 and 0.05 make 0.5.", "0.5"},
 		{"shift", []string{"3.05", "x", "10"}, nil, "It is 3.05 again. It fits.", "3.05"},
-		{"add-facts", []string{"8", "+", "5"}, map[string]string{"way": "make ten"}, "13 take away 5 is 8. It fits.", "8"},
+		{"add-facts", []string{"8", "+", "5"}, map[string]string{"way": "make ten"}, "13 minus 5 is 8. It fits.", "8"},
 		{"subtract-facts", []string{"14", "-", "6"}, map[string]string{"way": "take away"}, "8 and 6 make 14 again. It fits.",
 			"14"},
 		{"subtract-facts", []string{"14", "-", "6"}, map[string]string{"way": "think addition"},

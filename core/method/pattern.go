@@ -63,6 +63,8 @@ func makePattern(r Request) (Example, error) {
 			s.Moves = []board.Move{{Kind: "place", Args: pieces.AmountArgs{Amount: strconv.Itoa(y)}}, {Kind: "fewest"}}
 		}
 		if i == len(r.Args)-1 {
+			// What the ones before it tell is tried on the last.
+			s.Ask = line("pattern.last", text("problem", p.String()))
 			m.first(s)
 		} else {
 			m.key(s)

@@ -300,6 +300,8 @@ type Vocabulary struct {
 	Ones string `json:"ones,omitempty" jsonschema:"enum=ones,enum=units"`
 	// What the class calls a whole with its parts.
 	Bond string `json:"bond,omitempty" jsonschema:"enum=number bond,enum=part-whole model"`
+	// How the class reads −.
+	Minus string `json:"minus,omitempty" jsonschema:"enum=minus,enum=take away,enum=less"`
 	// What the class calls the subject.
 	Maths string `json:"maths,omitempty" jsonschema:"enum=maths,enum=math"`
 	// The names of the four blocks, smallest first, parted by commas: cube, long, flat, big cube.
@@ -317,6 +319,17 @@ type Vocabulary struct {
 
 // BondNames are the choices for Words.Bond, the default first.
 var BondNames = []string{"number bond", "part-whole model"}
+
+// MinusNames are the choices for Words.Minus, the default first.
+var MinusNames = []string{"minus", "take away", "less"}
+
+// MinusName is how the class reads −.
+func (w Vocabulary) MinusName() string {
+	if w.Minus == "" {
+		return MinusNames[0]
+	}
+	return w.Minus
+}
 
 // defaultShapes are the names of the blocks from ones to thousands.
 var defaultShapes = []string{"cube", "long", "flat", "big cube"}
@@ -390,6 +403,9 @@ func (w Vocabulary) Validate() error {
 	if w.Bond != "" && !slices.Contains(BondNames, w.Bond) {
 		return fmt.Errorf("words.bond: %q is not a choice. Use %s", w.Bond, strings.Join(BondNames, " or "))
 	}
+	if w.Minus != "" && !slices.Contains(MinusNames, w.Minus) {
+		return fmt.Errorf("words.minus: %q is not a choice. Use one of %s", w.Minus, strings.Join(MinusNames, ", "))
+	}
 	if w.Maths != "" && w.Maths != "maths" && w.Maths != "math" {
 		return fmt.Errorf("words.maths: %q is not a choice. Use maths or math", w.Maths)
 	}
@@ -412,6 +428,8 @@ func (w Vocabulary) verb(form string) string {
 		return w.PlaceName(place.Ones, 2)
 	case "point":
 		return w.pointName()
+	case "minus":
+		return w.MinusName()
 	case "bond":
 		return strings.ToLower(w.BondName())
 	case "bundle":

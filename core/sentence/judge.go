@@ -11,7 +11,8 @@ import (
 
 // Verdict is what a sentence comes to.
 type Verdict struct {
-	Text string // the sentence in our signs
+	Sentence Sentence
+	Text     string // the sentence in our signs
 	// State is "true", "false", "open" (an unknown that one number fills) or
 	// "claimed" (an unknown that none or many numbers fill).
 	State string
@@ -30,7 +31,7 @@ func Judge(text string) (Verdict, error) {
 	if err != nil {
 		return Verdict{}, err
 	}
-	v := Verdict{Text: s.String()}
+	v := Verdict{Sentence: s, Text: s.String()}
 	if s.hasRemainder() {
 		s.judgeDivision(&v)
 		return v, nil

@@ -36,6 +36,11 @@ const cx = names(css);
 
 export function BenchPage() {
   const { id = '' } = useParams();
+  // Of another lesson nothing stays that was begun in this one.
+  return <Bench key={id} id={id} />;
+}
+
+function Bench({ id }: { id: string }) {
   const status = useLesson((s) => s.status);
   const failure = useLesson((s) => s.failure);
   const title = useLesson((s) => s.outline.title);

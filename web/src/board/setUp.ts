@@ -1,12 +1,13 @@
 // What sets a model up opens beside the board and stays open while it is tried.
 import { createContext, useContext } from 'react';
 import { create } from 'zustand';
+import { onAnotherLesson, useLesson } from '../state/lesson';
 
 interface SetUp {
   /** The model whose set-up is open, and the group that is asked for; all of them without one. */
   open: { index: number; group?: string } | undefined;
-  /** How much larger than fitted each model is drawn. */
-  zooms: Record<number, number>;
+  /** How much larger than fitted each model is drawn, by the scene and the model's place in it. */
+  zooms: Record<string, number>;
 }
 
 export const useSetUp = create<SetUp>(() => ({ open: undefined, zooms: {} }));
@@ -31,9 +32,19 @@ export function openSetUp(index: number, group?: string) {
   useSetUp.setState({ open: same ? undefined : { index, ...(group && { group }) } });
 }
 
-export const useZoom = (index: number) => useSetUp((s) => s.zooms[index] ?? 1);
+const zoomed = (scene: string, index: number) => `${scene} ${index}`;
+
+export function useZoom(index: number) {
+  const scene = useLesson((s) => s.frame.scene);
+  return useSetUp((s) => s.zooms[zoomed(scene, index)] ?? 1);
+}
+
 export const setZoom = (index: number, zoom: number) =>
-  useSetUp.setState((s) => ({ zooms: { ...s.zooms, [index]: zoom } }));
+  useSetUp.setState(({ zooms }) => ({
+    zooms: { ...zooms, [zoomed(useLesson.getState().frame.scene, index)]: zoom },
+  }));
+
+onAnotherLesson(() => useSetUp.setState({ zooms: {} }));
 
 /**
  * Where groups of controls stand: as lists that drop down, as buttons that open the set-up

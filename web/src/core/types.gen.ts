@@ -1008,6 +1008,10 @@ export interface Vocabulary {
    */
   bond?: 'number bond' | 'part-whole model';
   /**
+   * How the class reads −.
+   */
+  minus?: 'minus' | 'take away' | 'less';
+  /**
    * What the class calls the subject.
    */
   maths?: 'maths' | 'math';
@@ -1099,6 +1103,10 @@ export interface Vocabulary1 {
    * What the class calls a whole with its parts.
    */
   bond?: 'number bond' | 'part-whole model';
+  /**
+   * How the class reads −.
+   */
+  minus?: 'minus' | 'take away' | 'less';
   /**
    * What the class calls the subject.
    */
@@ -4767,6 +4775,7 @@ export interface Option {
   name: string;
   doc: string;
   choices?: string[];
+  sample?: string;
 }
 export interface Plain {
   line?: number;
@@ -4874,6 +4883,10 @@ export interface Verdict {
   text: string;
   state: string;
   said: string;
+  /**
+   * Read is the sentence in words, as the class reads it aloud.
+   */
+  read: string;
   solved?: string;
   answer?: string;
   arrow?: string;

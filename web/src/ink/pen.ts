@@ -1,6 +1,7 @@
 // Which pen is in the hand; none when the pieces are touched as usual.
 import { create } from 'zustand';
 import type { Stroke } from '../core/core';
+import { onAnotherLesson } from '../state/lesson';
 
 export type Tool = Stroke['tool'] | 'rub' | 'rubPart' | 'note';
 
@@ -16,3 +17,6 @@ export const usePen = create<Pen>(() => ({ tool: undefined, colour: 'ink', width
 
 /** Takes a pen into the hand, or puts it away. */
 export const takePen = (tool: Tool | undefined) => usePen.setState({ tool });
+
+// In another lesson the pieces are touched as usual.
+onAnotherLesson(() => takePen(undefined));

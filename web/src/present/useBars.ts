@@ -10,7 +10,7 @@ const putPenDown = () => takePen(undefined);
 export function useBars(): (() => void) | undefined {
   const drawing = usePen((s) => s.tool !== undefined);
   const way = useDrawing((s) => s.open);
-  const counting = useCount((s) => s.counts.length > 0);
+  const counting = useCount((s) => s.model !== undefined);
   useEffect(
     () => () => {
       putPenDown();

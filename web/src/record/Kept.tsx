@@ -158,6 +158,7 @@ function Editing({ record, at, go }: EditingProps) {
     e.preventDefault();
     e.stopPropagation();
   };
+  const read = verdictOf(text)?.read;
   return (
     <div className={cx('editing')}>
       <Input
@@ -193,6 +194,7 @@ function Editing({ record, at, go }: EditingProps) {
       <Button type="primary" onClick={done}>
         Done
       </Button>
+      {read && <p className={cx('read')}>{read}</p>}
     </div>
   );
 }

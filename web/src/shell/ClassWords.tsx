@@ -40,6 +40,11 @@ const chosen: { of: keyof Vocabulary; label: string; options: Record<string, str
     options: { 'one hundred and six': 'one hundred and six', 'one hundred six': 'one hundred six' },
   },
   {
+    of: 'minus',
+    label: '− is read',
+    options: { minus: 'minus', 'take away': 'take away', less: 'less' },
+  },
+  {
     of: 'bond',
     label: 'A whole with its parts is a',
     options: { 'number bond': 'number bond', 'part-whole model': 'part–whole model' },

@@ -1,36 +1,54 @@
 // Counting aloud: piece after piece is lit, and the number reached is said
 // large, from the first or on from a part.
 import { Button } from 'antd';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { create } from 'zustand';
 import { call, type Reached } from '../core/core';
-import { light, notify, sentence, useLesson } from '../state/lesson';
+import { light, notify, onAnotherScene, sentence, useLesson } from '../state/lesson';
 import { names } from '../shell/names';
 import css from './CountBar.module.css';
 
 const cx = names(css);
 
-export const useCount = create<{ counts: Reached[] }>(() => ({ counts: [] }));
+/** The model whose pieces are counted, if one's are. */
+export const useCount = create<{ model: number | undefined }>(() => ({ model: undefined }));
+
+const counting = (model: number) => call('counting', { handle: useLesson.getState().handle, model });
 
 /** Begins to count the pieces of a model. */
 export function countAloud(model: number) {
   try {
-    useCount.setState({ counts: call('counting', { handle: useLesson.getState().handle, model }) });
+    counting(model);
+    useCount.setState({ model });
   } catch (error) {
     notify('refusal', sentence(error));
   }
 }
 
-export const stopCounting = () => useCount.setState({ counts: [] });
+export const stopCounting = () => useCount.setState({ model: undefined });
+
+// What is counted is one board.
+onAnotherScene(stopCounting);
 
 /** Between two numbers when the board counts for itself, in milliseconds. */
 const PACE = 900;
 
 export function CountBar() {
-  const counts = useCount((s) => s.counts);
+  const model = useCount((s) => s.model);
   const notation = useLesson((s) => s.notation);
-  // A board that has changed is counted afresh.
+  // A board that has changed is counted afresh, unless nothing to count is left on it.
+  const counts = useMemo(() => reached(model, notation), [model, notation]);
   return counts.length > 0 ? <Counting key={notation} counts={counts} /> : null;
+}
+
+/** Each piece of a model with the number that is reached with it, as the board lies in notation. */
+function reached(model: number | undefined, notation: string): Reached[] {
+  if (model === undefined || !notation) return [];
+  try {
+    return counting(model);
+  } catch {
+    return [];
+  }
 }
 
 function Counting({ counts }: { counts: Reached[] }) {

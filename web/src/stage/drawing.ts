@@ -1,5 +1,6 @@
 // What is drawn round pieces, part by part, while it is asked how somebody sees them.
 import { create } from 'zustand';
+import { onAnotherScene } from '../state/lesson';
 
 interface Drawing {
   open: boolean;
@@ -19,3 +20,6 @@ export function drawRound(model: number, ids: number[]) {
 }
 
 export const closeWays = () => useDrawing.setState({ open: false, drawn: [] });
+
+// What is drawn is drawn round pieces of one board.
+onAnotherScene(closeWays);

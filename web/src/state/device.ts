@@ -108,6 +108,8 @@ function db() {
     },
     // A page of a newer application wants the storage in its form: this one lets go of it.
     blocking: () => void database?.then((d) => d.close()).then(() => (database = undefined)),
+    // What is kept was cleared under the page, or its disc went away: it is opened anew when it is wanted.
+    terminated: () => (database = undefined),
   });
   // A storage that failed to open is tried again.
   database.catch(() => (database = undefined));

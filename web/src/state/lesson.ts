@@ -129,6 +129,13 @@ export const initial: LessonState = {
 
 export const useLesson = create<LessonState>(() => initial);
 
+/** Has something done when another lesson stands here than did, or none. */
+export const onAnotherLesson = (run: () => void) => useLesson.subscribe((now, was) => now.id !== was.id && run());
+
+/** Has something done when another scene stands here than did, of this lesson or another. */
+export const onAnotherScene = (run: () => void) =>
+  useLesson.subscribe((now, was) => (now.id !== was.id || now.frame.scene !== was.frame.scene) && run());
+
 /** What a class reads of what a scene is called: not the number that it is to say. */
 export const readTitle = (scene: SceneLine | undefined) => (scene && !scene.unnamed ? scene.title : '');
 
