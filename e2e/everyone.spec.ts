@@ -358,7 +358,7 @@ test('a whole lesson is prepared and taught with keys alone', async ({ page }) =
   await expect(page.getByRole('button', { name: /^Present/ })).toBeFocused();
   await tabTo('Add next');
   await keys.press('Enter');
-  await expect(page.getByRole('dialog').getByLabel(/: type /)).toBeFocused();
+  await expect(page.getByRole('dialog').getByRole('textbox')).toBeFocused();
   await keys.type('12 ones');
   await keys.press('Enter');
   await expect(page.getByRole('dialog')).toHaveCount(0);

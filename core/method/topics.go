@@ -41,13 +41,17 @@ func TopicsOf(l lesson.Lesson) []string {
 	return slices.DeleteFunc(slices.Clone(Topics), func(topic string) bool { return !there[topic] })
 }
 
-// FoundBy is the text that a search goes through, as it is sought: what Told tells.
-func FoundBy(l lesson.Lesson) string { return Sought(Told(l)) }
+// FoundBy is the text that a search goes through, as it is sought: all that a lesson tells of itself.
+func FoundBy(l lesson.Lesson) string { return Sought(strings.Join(ofItself(l), " \n")) }
 
-// Told is what a lesson tells of itself: its title and objective, its scenes and problems, its word
+// FoundAlike tells whether two lessons are found by the same text.
+func FoundAlike(a, b lesson.Lesson) bool { return slices.Equal(ofItself(a), ofItself(b)) }
+
+// ofItself is what a lesson tells of itself: its title and objective, its scenes and problems, its word
 // cards and what its record says.
-func Told(l lesson.Lesson) string {
-	parts := []string{l.Title, l.Objective}
+func ofItself(l lesson.Lesson) []string {
+	parts := make([]string, 0, 2+2*len(l.Scenes)+len(l.Record))
+	parts = append(parts, l.Title, l.Objective)
 	for _, sc := range l.Scenes {
 		if parts = append(parts, sc.Title); sc.Title == "" {
 			parts = append(parts, sc.Start.Numbers())
@@ -59,7 +63,7 @@ func Told(l lesson.Lesson) string {
 	for _, entry := range l.Record {
 		parts = append(parts, entry.Text)
 	}
-	return strings.Join(parts, " \n")
+	return parts
 }
 
 // plainSigns are those that a keyboard has, in place of those of print.

@@ -214,8 +214,8 @@ func (s *Store) keep(tx *gorm.DB, id string, rev int, before, l lesson.Lesson, s
 		"updated_at": inAllDigits(s.now()), "topics": topics(l),
 	}
 	// Most saves change nothing that is told: what is sought of a long record is not written again.
-	if told := method.Told(l); told != method.Told(before) {
-		changed["found"] = method.Sought(told)
+	if !method.FoundAlike(before, l) {
+		changed["found"] = method.FoundBy(l)
 	}
 	op := Operation{LessonID: id, ID: save.Operation, Rev: rev, Format: lesson.Format, Edits: edits, CreatedAt: s.now()}
 	err = errors.Join(
