@@ -201,11 +201,12 @@ func TestAddendsApartTellNoSum(t *testing.T) {
 	for _, c := range []struct {
 		model, typed string
 		apart, sum   []string
+		fresh        []string // where something new came to what lies apart
 	}{
-		{"blocks", "146 + 87", []string{"1", "4 + 8", "6 + 7"}, []string{"2", "3", "3"}},
-		{"discs", "146 + 87", []string{"1", "4 + 8", "6 + 7"}, []string{"2", "3", "3"}},
-		{"blocks", "126 × 4", []string{"1 × 4", "2 × 4", "6 × 4"}, []string{"5", "0", "4"}},
-		{"discs", "12.6 × 4", []string{"1 × 4", "2 × 4", "6 × 4"}, []string{"5", "0", "4"}},
+		{"blocks", "146 + 87", []string{"1", "4 + 8", "6 + 7"}, []string{"2", "3", "3"}, []string{"1", "4 + 8 + 1", "3"}},
+		{"discs", "146 + 87", []string{"1", "4 + 8", "6 + 7"}, []string{"2", "3", "3"}, []string{"1", "4 + 8 + 1", "3"}},
+		{"blocks", "126 × 4", []string{"1 × 4", "2 × 4", "6 × 4"}, []string{"5", "0", "4"}, []string{"1 × 4", "2 × 4 + 2", "4"}},
+		{"discs", "12.6 × 4", []string{"1 × 4", "2 × 4", "6 × 4"}, []string{"5", "0", "4"}, []string{"1 × 4 + 1", "0", "4"}},
 	} {
 		r, err := method.Typed("", c.typed)
 		require.NoError(t, err)
@@ -228,6 +229,7 @@ func TestAddendsApartTellNoSum(t *testing.T) {
 			seen = append(seen, counts)
 		}
 		assert.Contains(t, seen[:3], c.apart, c.typed)
+		assert.Contains(t, seen, c.fresh, c.typed)
 		assert.Equal(t, c.sum, seen[len(seen)-1], c.typed)
 	}
 }

@@ -254,7 +254,8 @@ func Parts(list []Piece) []place.Number {
 }
 
 // Addends tell what lies apart at a place, as a sum: "4 + 8", and of more than three "6 × 4" where
-// they are alike, or "6 + …". What they make is not told before they lie together. Empty where there are not two.
+// they are alike, or "6 + …"; what is new and of none of them comes last: "6 × 4 + 2". What they make is not told
+// before they lie together. Empty where there are not two.
 func Addends(list []Piece, p place.Place) string {
 	var byPart [16]int
 	for i := range list {
@@ -263,16 +264,23 @@ func Addends(list []Piece, p place.Place) string {
 		}
 	}
 	var counts []string
-	for i := 1; i <= len(byPart); i++ {
-		if n := byPart[i%len(byPart)]; n > 0 {
+	for _, n := range byPart[1:] {
+		if n > 0 {
 			counts = append(counts, strconv.Itoa(n))
 		}
+	}
+	if len(counts) > 3 && len(slices.Compact(slices.Clone(counts))) == 1 {
+		counts = []string{counts[0] + " × " + strconv.Itoa(len(counts))}
+		if byPart[0] == 0 {
+			return counts[0]
+		}
+	}
+	if byPart[0] > 0 {
+		counts = append(counts, strconv.Itoa(byPart[0]))
 	}
 	switch {
 	case len(counts) < 2:
 		return ""
-	case len(counts) > 3 && len(slices.Compact(slices.Clone(counts))) == 1:
-		return counts[0] + " × " + strconv.Itoa(len(counts))
 	case len(counts) > 3:
 		counts = []string{counts[0], "…"}
 	}
