@@ -191,11 +191,19 @@ test('what children saw stands with the example, and the slow way beside the fas
   await dialog.getByRole('radio', { name: 'Addition facts' }).click();
   await write(dialog.locator('.ExampleDialog_problem'), '8 + 5');
   await write(dialog.getByLabel('What children saw'), 'two fives and 4');
-  await expect(dialog.getByRole('alert')).toContainText('comes to 14, and there are 13.');
+  const says = dialog.getByRole('status').filter({ hasText: /./ });
+  const goes = dialog.getByRole('list', { name: 'How it will go' });
+  await expect(says).toContainText('comes to 14, and there are 13.');
+  await expect(dialog.getByRole('button', { name: 'Add to the lesson' })).toBeDisabled();
   await write(dialog.getByLabel('What children saw'), '8 and 2 more and 3');
-  await expect(dialog.getByRole('list', { name: 'How it will go' })).toContainText(
-    'One of you saw 8 and 2 more and 3.',
-  );
+  await expect(goes).toContainText('One of you saw 8 and 2 more and 3.');
+  // A story that is not written to its end takes nothing away of what is seen.
+  await write(dialog.getByLabel('Story'), '{2');
+  await expect(says).toHaveText('Write a short story with at most 2 numbers, each in curly braces.');
+  await expect(goes).toContainText('Push 8 on one row and 5 on the other.');
+  await write(dialog.getByLabel('Story'), '{2} bees hum, {3} more come');
+  await expect(goes).toContainText('8 bees hum, 5 more come. Push 8 on one row');
+  await expect(says).toHaveCount(0);
   await page.keyboard.press('Escape');
   await choose(page, 'More', 'Slow way and fast way');
   await write(page.getByLabel('Number to lay'), '37');

@@ -40,7 +40,12 @@ export function ExampleDialog({ close }: { close: () => void }) {
       width={820}
       styles={{ body: { maxHeight: 'calc(100dvh - 190px)', overflowY: 'auto' } }}
       footer={
-        <Button type="primary" size="large" disabled={!preview.plain} onClick={addAndClose}>
+        <Button
+          type="primary"
+          size="large"
+          disabled={!preview.plain || preview.unfit !== undefined}
+          onClick={addAndClose}
+        >
           Add to the lesson
         </Button>
       }
@@ -92,6 +97,7 @@ export function ExampleDialog({ close }: { close: () => void }) {
       <ExampleOptions
         method={method}
         matters={preview.matters}
+        unfit={preview.unfit}
         picked={picked}
         pick={setPicked}
         model={model}

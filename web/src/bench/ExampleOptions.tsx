@@ -1,9 +1,11 @@
 // What a teacher chooses of a method: the model, and the method's own options.
 import { Input, Radio } from 'antd';
+import { useId } from 'react';
 import { views, type Kind } from '../board/views';
 import type { MethodInfo } from '../core/core';
 import { Select } from '../shell/later';
 import { names } from '../shell/names';
+import type { Preview } from './useExample';
 import css from './ExampleOptions.module.css';
 
 const cx = names(css);
@@ -18,13 +20,15 @@ interface Props {
   method: MethodInfo;
   /** Those that would change what is typed; all, while nothing is. */
   matters: string[] | undefined;
+  /** A text of her own that does not fit. */
+  unfit: Preview['unfit'];
   picked: Record<string, string>;
   pick: (picked: Record<string, string>) => void;
   model: string;
   setModel: (model: string) => void;
 }
 
-export function ExampleOptions({ method, matters, picked, pick, model, setModel }: Props) {
+export function ExampleOptions({ method, matters, unfit, picked, pick, model, setModel }: Props) {
   return (
     <div className={cx('options')}>
       {method.models.length > 1 && (
@@ -48,7 +52,9 @@ export function ExampleOptions({ method, matters, picked, pick, model, setModel 
             <OwnWords
               key={o.name}
               label={labelOf(o.name)}
-              sample={o.sample ?? o.doc}
+              doc={o.doc}
+              sample={o.sample}
+              why={unfit?.option === o.name ? unfit.why : undefined}
               value={picked[o.name] ?? ''}
               change={(value) => pick({ ...picked, [o.name]: value })}
             />
@@ -75,21 +81,36 @@ export function ExampleOptions({ method, matters, picked, pick, model, setModel 
 
 interface OwnWordsProps {
   label: string;
-  sample: string;
+  doc: string;
+  sample: string | undefined;
+  /** Why it does not fit. */
+  why: string | undefined;
   value: string;
   change: (value: string) => void;
 }
 
 /** An option that is a text of the teacher's own. */
-function OwnWords({ label, sample, value, change }: OwnWordsProps) {
+function OwnWords({ label, doc, sample, why, value, change }: OwnWordsProps) {
+  const told = useId();
   return (
-    <Input
-      aria-label={label}
-      placeholder={`${label}: ${sample}`}
-      value={value}
-      onChange={(e) => change(e.target.value)}
-      autoComplete="off"
-      spellCheck={false}
-    />
+    <div className={cx('choices wide')}>
+      <b>{label}</b>
+      <p className={cx('doc')} id={told}>
+        {doc}
+      </p>
+      <Input
+        aria-label={label}
+        aria-describedby={told}
+        placeholder={sample ?? ''}
+        value={value}
+        onChange={(e) => change(e.target.value)}
+        autoComplete="off"
+        spellCheck={false}
+        status={why ? 'error' : ''}
+      />
+      <p role="status" className={cx('why')}>
+        {why}
+      </p>
+    </div>
   );
 }

@@ -1,7 +1,7 @@
 // A worked example while it is chosen: the method, the problem as it is typed, what the
 // teacher picked, and how it will go.
 import { useMemo, useState } from 'react';
-import { call, type BoardView, type MethodInfo, type Plain } from '../core/core';
+import { call, type BoardView, type Calls, type MethodInfo, type Plain } from '../core/core';
 import { edit, show } from '../state/acts';
 import { newId } from '../state/api';
 import { sentence, useLesson } from '../state/lesson';
@@ -14,6 +14,8 @@ export interface Preview {
   matters?: string[];
   /** Why there is none. */
   why?: string;
+  /** A text of the teacher's own that does not fit, as one that is not written to its end: it is left out here. */
+  unfit?: { option: string; why: string };
 }
 
 export function useExample() {
@@ -42,12 +44,15 @@ export function useExample() {
   );
   const preview = useMemo<Preview>(() => {
     if (typed.trim() === '') return {};
-    try {
-      return { plain: call('preview', { handle, ...request }), ...call('pictures', { handle, ...request }) };
-    } catch (error) {
-      return { why: sentence(error) };
+    const whole = previewOf({ handle, ...request });
+    if (!whole.why) return whole;
+    for (const { name: option } of method.options.filter((o) => !o.choices)) {
+      const { [option]: text, ...others } = request.options;
+      const without = text && previewOf({ handle, ...request, options: others });
+      if (without && !without.why) return { ...without, unfit: { option, why: whole.why } };
     }
-  }, [handle, typed, request]);
+    return whole;
+  }, [handle, typed, method, request]);
   /** Another method that works what is typed, when the chosen one does not. */
   const instead = preview.why && fits !== chosen ? methods.find((m) => m.id === fits) : undefined;
   const choose = (id: string) => {
@@ -56,7 +61,7 @@ export function useExample() {
   };
   /** Puts the example into the lesson; says whether it did. */
   const add = (): boolean => {
-    if (!preview.plain) return false;
+    if (!preview.plain || preview.unfit) return false;
     const id = newId();
     if (!edit((handle) => call('addExample', { handle, id, ...request }))) return false;
     show(id, 0);
@@ -77,6 +82,15 @@ export function useExample() {
     instead,
     add,
   };
+}
+
+/** How what is asked for will go, or why it will not. */
+function previewOf(arg: Calls['preview']['arg']): Preview {
+  try {
+    return { plain: call('preview', arg), ...call('pictures', arg) };
+  } catch (error) {
+    return { why: sentence(error) };
+  }
 }
 
 /** The method that a typed problem is for; empty when it is none. */

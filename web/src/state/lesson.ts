@@ -130,7 +130,8 @@ export const initial: LessonState = {
 export const useLesson = create<LessonState>(() => initial);
 
 /** Has something done when another lesson stands here than did, or none. */
-export const onAnotherLesson = (run: () => void) => useLesson.subscribe((now, was) => now.id !== was.id && run());
+export const onAnotherLesson = (run: () => void) =>
+  useLesson.subscribe((now, was) => now.id !== was.id && run());
 
 /** Has something done when another scene stands here than did, of this lesson or another. */
 export const onAnotherScene = (run: () => void) =>
