@@ -13,6 +13,8 @@ import (
 type Offering struct {
 	*say.Refusal
 	Offer Offer
+	// Room makes the room that was missing, and does nothing else.
+	Room Move
 }
 
 // Unwrap is the refusal.

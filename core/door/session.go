@@ -508,19 +508,36 @@ func buildEach(s *session, a BuildEachArgs) (Update, error) {
 	spec, _ := board.SpecOf(m.Kind())
 	doc, c := s.doc, s.capture
 	_, at := doc.Scene(sc.ID)
-	for i, amount := range a.Amounts {
+	build := func(b board.Board, amount string) (board.Board, board.Move, error) {
 		mv := spec.Acts.Build(s.doc.Words.Plain(amount))
 		mv.Model = a.Model
-		next, _, err := board.Apply(sc.Start, mv)
+		next, _, err := board.Apply(b, mv)
+		return next, mv, err
+	}
+	// The room that one of the numbers lacks, such as more rows, all have from the first on.
+	start, moves := sc.Start, []board.Move(nil)
+	for _, amount := range a.Amounts {
+		_, _, err := build(start, amount)
 		if offering := (board.Offering{}); errors.As(err, &offering) {
-			err = offering.Refusal // what it offers would do for this one alone
+			mv := offering.Room
+			mv.Model = a.Model
+			if start, _, err = board.Apply(start, mv); err == nil {
+				moves = append(moves, mv)
+			}
 		}
 		if err != nil {
 			return Update{}, err
 		}
+	}
+	for i, amount := range a.Amounts {
+		next, mv, err := build(start, amount)
+		if err != nil {
+			return Update{}, err
+		}
 		if i == 0 {
-			c = c.played(sc.ID, mv)
-			if doc, err = lesson.Play(doc, sc.ID, next, mv); err != nil {
+			moves = append(moves, mv)
+			c = c.played(sc.ID, moves...)
+			if doc, err = lesson.Play(doc, sc.ID, next, moves...); err != nil {
 				return Update{}, err
 			}
 			continue

@@ -247,7 +247,7 @@ func (r Rack) offering(kind string, a NumberArgs, n, rows int) error {
 	a.Rows = rows
 	return board.Offering{Refusal: refusal, Offer: board.Offer{
 		Label: say.New("verb.rows", rowsValue("rows", rows)), Move: board.Move{Kind: kind, Args: a},
-	}}
+	}, Room: board.Move{Kind: "rows", Args: RowsArgs{rows}}}
 }
 
 // spread fills rows from the top, each addend from the next free row on.
