@@ -205,7 +205,8 @@ func TestAddendsApartTellNoSum(t *testing.T) {
 	}{
 		{"blocks", "146 + 87", []string{"1", "4 + 8", "6 + 7"}, []string{"2", "3", "3"}, []string{"1", "4 + 8 + 1", "3"}},
 		{"discs", "146 + 87", []string{"1", "4 + 8", "6 + 7"}, []string{"2", "3", "3"}, []string{"1", "4 + 8 + 1", "3"}},
-		{"blocks", "126 × 4", []string{"1 × 4", "2 × 4", "6 × 4"}, []string{"5", "0", "4"}, []string{"1 × 4", "2 × 4 + 2", "4"}},
+		{"blocks", "126 × 4", []string{"1 × 4", "2 × 4", "6 × 4"}, []string{"5", "0", "4"},
+			[]string{"1 × 4", "2 × 4 + 2", "4"}},
 		{"discs", "12.6 × 4", []string{"1 × 4", "2 × 4", "6 × 4"}, []string{"5", "0", "4"}, []string{"1 × 4 + 1", "0", "4"}},
 	} {
 		r, err := method.Typed("", c.typed)

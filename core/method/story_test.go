@@ -78,7 +78,8 @@ func TestEveryMethodMayHaveAStory(t *testing.T) {
 }
 
 func TestAStoryThatDoesNotFitIsRefused(t *testing.T) {
-	for _, story := range []string{"bees sit here", "{1} and {2} and {3}", "{1} " + strings.Repeat("very ", 50) + "old bees"} {
+	long := "{1} " + strings.Repeat("very ", 50) + "old bees"
+	for _, story := range []string{"bees sit here", "{1} and {2} and {3}", long} {
 		_, err := method.Make(method.Request{Method: "column-add", Args: []string{"146", "87"},
 			Options: map[string]string{"story": story}})
 		assert.EqualError(t, err, "Write a short story with at most 2 numbers, each in curly braces.")
@@ -109,7 +110,8 @@ func TestWhatBreaksAPatternDoesNotFollowIt(t *testing.T) {
 		for y := 1; y <= 40; y++ {
 			for _, sign := range []string{" + ", " - "} {
 				args := []string{strconv.Itoa(x) + sign + strconv.Itoa(y), strconv.Itoa(x+10) + sign + strconv.Itoa(y)}
-				e, err := method.Make(method.Request{Method: "pattern", Args: args, Options: map[string]string{"ask": "every step"}})
+				e, err := method.Make(method.Request{Method: "pattern", Args: args,
+					Options: map[string]string{"ask": "every step"}})
 				if err != nil {
 					continue
 				}
