@@ -96,14 +96,15 @@ test('a child is not asked: her device takes a newer application up by itself, o
 }) => {
   await page.goto('/desk');
   await kept(page);
-  await context.route('**/api/**', async (route) => {
-    const response = await route.fetch();
-    await route.fulfill({ response, headers: { ...response.headers(), 'x-unitbloom-build': 'newer' } });
-  });
-  // It may go on before the first page has all that belongs to it: what is asked for tells.
+  // It may go on before the first page has all that belongs to it, and even before that page is asked for: what is
+  // asked for tells.
   let loads = 0;
   page.on('request', (r) => {
     if (r.isNavigationRequest()) loads++;
+  });
+  await context.route('**/api/**', async (route) => {
+    const response = await route.fetch();
+    await route.fulfill({ response, headers: { ...response.headers(), 'x-unitbloom-build': 'newer' } });
   });
   await page.goto('/desk', { waitUntil: 'commit' });
   await expect.poll(() => loads).toBe(2);
