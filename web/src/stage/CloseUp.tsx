@@ -22,11 +22,11 @@ export function CloseUp({ at }: { at: Place }) {
     })
     .find((z) => z !== undefined);
   if (!zone) return null;
-  const columns = models.map((model) => columnOf(model, zone.id));
+  const columns = at.of[zone.id]!.flatMap((i) => (models[i] ? [columnOf(models[i], zone.id)] : []));
   if (columns.every((c) => c.pieces.length === 0)) return null;
   const scale = at.scales[zone.id]!;
   const { x, y, w, h } = at.rect;
-  const inner = { w: w / models.length / scale, h: (h - at.caption) / scale };
+  const inner = { w: w / columns.length / scale, h: (h - at.caption) / scale };
   return (
     <figure className={cx('close-up')} style={{ left: x, top: y, width: w, height: h }}>
       <figcaption>{zone.label}</figcaption>
@@ -37,7 +37,7 @@ export function CloseUp({ at }: { at: Place }) {
             column={column}
             label={`The ${zone.label}, larger`}
             inner={inner}
-            width={w / models.length}
+            width={w / columns.length}
             height={h - at.caption}
           />
         ))}

@@ -75,18 +75,19 @@ describe('the close-up', () => {
     }
   });
 
-  test('shows the column of two models side by side, where both have it', () => {
+  test('shows the column of two models side by side, and one alone where the other has none', () => {
     const at = (x: number) => ({ rect: { x, y: 120, w: 580, h: 280 }, scale: 1 });
     const two = { ...over, models: [at(10), at(640)], work: { ...over.work!, y: 420, h: 180 } };
-    const alone = { ones: { w: 40, h: 110 } };
+    const alone = { tens: { w: 60, h: 90 }, ones: { w: 40, h: 110 } };
     const made = withCloseUp(two, { ...asked, reach: [asked.reach[0]!, alone] });
-    expect(Object.keys(made.closeUp!.scales)).toEqual(['ones']);
+    expect(Object.keys(made.closeUp!.scales).sort()).toEqual(['hundreds', 'ones', 'tens']);
     expect(within(made.closeUp!.rect)).toBe(true);
     for (const m of made.models) expect(apart(made.closeUp!.rect, m.rect)).toBe(true);
     expect(
       made.models.map((m) => m.rect.y),
       'both move together',
     ).toEqual([0, 0]);
+    expect(made.closeUp!.of).toEqual({ hundreds: [0], tens: [1], ones: [0, 1] });
     expect(2 * 40 * made.closeUp!.scales.ones!).toBeLessThanOrEqual(made.closeUp!.rect.w);
   });
 });

@@ -7,6 +7,8 @@ export interface CloseUp {
   rect: Rect;
   /** How large each column is drawn in it, by its zone; a column that would hardly gain is not. */
   scales: Record<string, number>;
+  /** The models that have something in a column, by its zone: they stand side by side. */
+  of: Record<string, number[]>;
   /** How much of the frame its name takes, which stands on its upper edge. */
   caption: number;
 }
@@ -94,34 +96,34 @@ function places(c: Composition, { room, unit }: Asked) {
   return all;
 }
 
-/** What the same column of all models needs side by side, for those that all of them have. */
-function alongside(reach: Record<string, Size>[]): Record<string, Size> {
-  const [first = {}] = reach;
-  const zones = Object.keys(first).filter((zone) => reach.every((r) => r[zone]));
-  return Object.fromEntries(
-    zones.map((zone) => [
-      zone,
-      {
-        w: reach.length * Math.max(...reach.map((r) => r[zone]!.w)),
-        h: Math.max(...reach.map((r) => r[zone]!.h)),
-      },
-    ]),
-  );
+/** What the same column of those models that have it needs side by side. */
+function alongside(reach: Record<string, Size>[]) {
+  const zones = new Set(reach.flatMap((r) => Object.keys(r)));
+  return [...zones].map((zone) => {
+    const of = reach.flatMap((r, i) => (r[zone] ? [i] : []));
+    const most = (side: keyof Size) => Math.max(...of.map((i) => reach[i]![zone]![side]));
+    return { zone, of, size: { w: of.length * most('w'), h: most('h') } };
+  });
 }
 
 /** As large as each column becomes in a free room, and the frame that holds them all. */
 function inside(free: Rect, scale: number, { unit, reach, enough }: Asked): CloseUp | undefined {
   const caption = CAPTION * unit;
   const pad = 2 * PAD * unit;
-  const fitting = Object.entries(alongside(reach))
-    .map(([zone, size]) => {
-      const fit = Math.min((free.w - pad) / size.w, (free.h - pad - caption) / size.h, MOST * enough);
-      return { zone, size, fit };
+  const fitting = alongside(reach)
+    .map((column) => {
+      const { w, h } = column.size;
+      return { ...column, fit: Math.min((free.w - pad) / w, (free.h - pad - caption) / h, MOST * enough) };
     })
     .filter((column) => column.fit >= GAIN * scale);
   if (fitting.length === 0) return undefined;
   const w = Math.min(free.w, Math.max(NAMED * unit, ...fitting.map((f) => f.size.w * f.fit + pad)));
   const h = Math.max(...fitting.map((f) => f.size.h * f.fit)) + pad + caption;
   const rect = { x: free.x + (free.w - w) / 2, y: free.y + (free.h - h) / 2, w, h };
-  return { rect, scales: Object.fromEntries(fitting.map((f) => [f.zone, f.fit])), caption };
+  return {
+    rect,
+    scales: Object.fromEntries(fitting.map((f) => [f.zone, f.fit])),
+    of: Object.fromEntries(fitting.map((f) => [f.zone, f.of])),
+    caption,
+  };
 }
