@@ -17,28 +17,30 @@ export function CloseUp({ at }: { at: Place }) {
   // Of columns that are looked at, that into which pieces came, or else the smallest.
   const zone = models
     .map((model, i) => {
-      const lit = lightOf(model, i)?.filter((z) => z.one && at.scales[z.id]) ?? [];
+      const lit = lightOf(model, i)?.filter((z) => z.one && at.columns[z.id]) ?? [];
       return lit.findLast((z) => isFresh(columnOf(model, z.id))) ?? lit.at(-1);
     })
     .find((z) => z !== undefined);
   if (!zone) return null;
-  const columns = at.of[zone.id]!.flatMap((i) => (models[i] ? [columnOf(models[i], zone.id)] : []));
+  const { scale, of, above } = at.columns[zone.id]!;
+  const columns = of.flatMap((i) => (models[i] ? [columnOf(models[i], zone.id)] : []));
   if (columns.every((c) => c.pieces.length === 0)) return null;
-  const scale = at.scales[zone.id]!;
   const { x, y, w, h } = at.rect;
-  const inner = { w: w / columns.length / scale, h: (h - at.caption) / scale };
+  const parts = columns.length;
+  const width = above ? w : w / parts;
+  const height = (h - at.caption) / (above ? parts : 1);
   return (
     <figure className={cx('close-up')} style={{ left: x, top: y, width: w, height: h }}>
       <figcaption>{zone.label}</figcaption>
-      <div className={cx('columns')} style={{ marginTop: at.caption }}>
+      <div className={cx(above ? 'columns above' : 'columns')} style={{ marginTop: at.caption }}>
         {columns.map((column, i) => (
           <Column
             key={i}
             column={column}
             label={`The ${zone.label}, larger`}
-            inner={inner}
-            width={w / columns.length}
-            height={h - at.caption}
+            inner={{ w: width / scale, h: height / scale }}
+            width={width}
+            height={height}
           />
         ))}
       </div>

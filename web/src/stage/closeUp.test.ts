@@ -33,12 +33,12 @@ describe('the close-up', () => {
   test('stands in what is left, on nothing else, and shows the column larger', () => {
     for (const c of [wide, over]) {
       const made = withCloseUp(c, asked);
-      const { rect, scales } = made.closeUp!;
+      const { rect, columns } = made.closeUp!;
       expect(within(rect) && within(made.models[0]!.rect) && within(made.work!)).toBe(true);
       expect(apart(rect, made.models[0]!.rect) && apart(rect, made.work!)).toBe(true);
       expect(apart(made.work!, made.models[0]!.rect)).toBe(true);
-      expect(scales.ones).toBeGreaterThan(1.4 * c.models[0]!.scale);
-      expect(asked.reach[0]!.ones!.h * scales.ones!, 'all of it').toBeLessThan(rect.h);
+      expect(columns.ones!.scale).toBeGreaterThan(1.4 * c.models[0]!.scale);
+      expect(asked.reach[0]!.ones!.h * columns.ones!.scale, 'all of it').toBeLessThan(rect.h);
     }
   });
 
@@ -57,14 +57,26 @@ describe('the close-up', () => {
 
   test('leaves out a column that would hardly gain', () => {
     const reach = [{ ...asked.reach[0], hundreds: { w: 200, h: 400 } }];
-    expect(Object.keys(withCloseUp(wide, { ...asked, reach }).closeUp!.scales)).toEqual(['ones']);
+    expect(Object.keys(withCloseUp(wide, { ...asked, reach }).closeUp!.columns)).toEqual(['ones']);
   });
 
   test('of a few pieces has room for the name of its column, and makes none of them huge', () => {
     const made = withCloseUp(wide, { ...asked, reach: [{ ones: { w: 10, h: 10 } }] });
-    expect(made.closeUp!.scales.ones).toBeCloseTo(1.5 * asked.enough);
+    expect(made.closeUp!.columns.ones!.scale).toBeCloseTo(1.5 * asked.enough);
     expect(made.closeUp!.rect.w).toBe(200);
     expect(within(made.closeUp!.rect)).toBe(true);
+  });
+
+  test('has two models one above the other where they are larger so', () => {
+    const high = { ...wide, models: [0, 300].map((y) => ({ rect: { x: 10, y, w: 690, h: 280 }, scale: 1 })) };
+    const beside = { ...high, work: { x: 740, y: 0, w: 170, h: 200 } };
+    const tens = { tens: { w: 200, h: 80 } };
+    const { rect, columns } = withCloseUp(beside, { ...asked, reach: [tens, tens] }).closeUp!;
+    expect(columns.tens).toMatchObject({ of: [0, 1], above: true });
+    expect(2 * 80 * columns.tens!.scale).toBeLessThanOrEqual(rect.h);
+    expect(columns.tens!.scale).toBeGreaterThan(2);
+    const { of, above } = withCloseUp(over, asked).closeUp!.columns.ones!;
+    expect({ of, above }).toEqual({ of: [0], above: false });
   });
 
   test('is not there where pieces are large, or where no room is left', () => {
@@ -80,14 +92,15 @@ describe('the close-up', () => {
     const two = { ...over, models: [at(10), at(640)], work: { ...over.work!, y: 420, h: 180 } };
     const alone = { tens: { w: 60, h: 90 }, ones: { w: 40, h: 110 } };
     const made = withCloseUp(two, { ...asked, reach: [asked.reach[0]!, alone] });
-    expect(Object.keys(made.closeUp!.scales).sort()).toEqual(['hundreds', 'ones', 'tens']);
+    expect(Object.keys(made.closeUp!.columns).sort()).toEqual(['hundreds', 'ones', 'tens']);
     expect(within(made.closeUp!.rect)).toBe(true);
     for (const m of made.models) expect(apart(made.closeUp!.rect, m.rect)).toBe(true);
     expect(
       made.models.map((m) => m.rect.y),
       'both move together',
     ).toEqual([0, 0]);
-    expect(made.closeUp!.of).toEqual({ hundreds: [0], tens: [1], ones: [0, 1] });
-    expect(2 * 40 * made.closeUp!.scales.ones!).toBeLessThanOrEqual(made.closeUp!.rect.w);
+    const of = Object.entries(made.closeUp!.columns).map(([zone, column]) => [zone, column.of]);
+    expect(Object.fromEntries(of)).toEqual({ hundreds: [0], tens: [1], ones: [0, 1] });
+    expect(2 * 40 * made.closeUp!.columns.ones!.scale).toBeLessThanOrEqual(made.closeUp!.rect.w);
   });
 });

@@ -5,12 +5,17 @@ import type { Composition, Rect } from './arrangement';
 
 export interface CloseUp {
   rect: Rect;
-  /** How large each column is drawn in it, by its zone; a column that would hardly gain is not. */
-  scales: Record<string, number>;
-  /** The models that have something in a column, by its zone: they stand side by side. */
-  of: Record<string, number[]>;
+  /** Each column as it is drawn in it, by its zone; one that would hardly gain is not. */
+  columns: Record<string, Enlarged>;
   /** How much of the frame its name takes, which stands on its upper edge. */
   caption: number;
+}
+
+interface Enlarged {
+  scale: number;
+  /** The models that have something in it, and whether they stand one above the other; else side by side. */
+  of: number[];
+  above: boolean;
 }
 
 interface Asked {
@@ -43,7 +48,7 @@ export function withCloseUp(c: Composition, asked: Asked): Composition & { close
   const best = places(c, asked)
     .map((place) => ({ ...place, closeUp: inside(place.free, scale, asked) }))
     .filter((place) => place.closeUp)
-    .sort((a, b) => sum(b.closeUp!.scales) - sum(a.closeUp!.scales))[0];
+    .sort((a, b) => enlargement(b.closeUp!) - enlargement(a.closeUp!))[0];
   if (!best) return c;
   const up = best.model.y - around(c).y;
   const models = c.models.map((m) => ({ ...m, rect: { ...m.rect, y: m.rect.y + up } }));
@@ -62,7 +67,9 @@ function around({ models }: Composition): Rect {
   };
 }
 
-const sum = (scales: Record<string, number>) => Object.values(scales).reduce((t, s) => t + s, 0);
+/** How large all of its columns are together. */
+export const enlargement = ({ columns }: CloseUp) =>
+  Object.values(columns).reduce((t, { scale }) => t + scale, 0);
 
 /** Where the models and the work can stand so that room is left in one piece. */
 function places(c: Composition, { room, unit }: Asked) {
@@ -96,34 +103,42 @@ function places(c: Composition, { room, unit }: Asked) {
   return all;
 }
 
-/** What the same column of those models that have it needs side by side. */
-function alongside(reach: Record<string, Size>[]) {
+/** The same column of those models that have it, side by side and one above the other: so many, each so large. */
+function together(reach: Record<string, Size>[]) {
   const zones = new Set(reach.flatMap((r) => Object.keys(r)));
-  return [...zones].map((zone) => {
+  return [...zones].flatMap((zone) => {
     const of = reach.flatMap((r, i) => (r[zone] ? [i] : []));
     const most = (side: keyof Size) => Math.max(...of.map((i) => reach[i]![zone]![side]));
-    return { zone, of, size: { w: of.length * most('w'), h: most('h') } };
+    const each = { zone, of, w: most('w'), h: most('h') };
+    return [
+      { ...each, above: false, across: of.length, down: 1 },
+      { ...each, above: true, across: 1, down: of.length },
+    ];
   });
 }
 
 /** As large as each column becomes in a free room, and the frame that holds them all. */
 function inside(free: Rect, scale: number, { unit, reach, enough }: Asked): CloseUp | undefined {
   const caption = CAPTION * unit;
-  const pad = 2 * PAD * unit;
-  const fitting = alongside(reach)
-    .map((column) => {
-      const { w, h } = column.size;
-      return { ...column, fit: Math.min((free.w - pad) / w, (free.h - pad - caption) / h, MOST * enough) };
-    })
-    .filter((column) => column.fit >= GAIN * scale);
+  /** What is round so many, and between them. */
+  const pad = (n: number) => (n + 1) * PAD * unit;
+  const best = new Map<string, ReturnType<typeof together>[number] & { fit: number }>();
+  for (const column of together(reach)) {
+    const { w, h, across, down } = column;
+    const wide = (free.w - pad(across)) / (across * w);
+    const high = (free.h - caption - pad(down)) / (down * h);
+    const fit = Math.min(wide, high, MOST * enough);
+    if (fit >= GAIN * scale && fit > (best.get(column.zone)?.fit ?? 0))
+      best.set(column.zone, { ...column, fit });
+  }
+  const fitting = [...best.values()];
   if (fitting.length === 0) return undefined;
-  const w = Math.min(free.w, Math.max(NAMED * unit, ...fitting.map((f) => f.size.w * f.fit + pad)));
-  const h = Math.max(...fitting.map((f) => f.size.h * f.fit)) + pad + caption;
+  const w = Math.min(
+    free.w,
+    Math.max(NAMED * unit, ...fitting.map((f) => f.across * f.w * f.fit + pad(f.across))),
+  );
+  const h = Math.max(...fitting.map((f) => f.down * f.h * f.fit + pad(f.down))) + caption;
   const rect = { x: free.x + (free.w - w) / 2, y: free.y + (free.h - h) / 2, w, h };
-  return {
-    rect,
-    scales: Object.fromEntries(fitting.map((f) => [f.zone, f.fit])),
-    of: Object.fromEntries(fitting.map((f) => [f.zone, f.of])),
-    caption,
-  };
+  const columns = fitting.map(({ zone, fit, of, above }) => [zone, { scale: fit, of, above }] as const);
+  return { rect, columns: Object.fromEntries(columns), caption };
 }

@@ -48,7 +48,7 @@ describe('the composition', () => {
     const without = compose({ ...given, extents: [high, broad] });
     const made = compose({ ...given, extents: [high, broad], enough: 2.6 });
     expect(without.closeUp).toBeUndefined();
-    expect(made.closeUp!.scales.ones).toBeGreaterThan(2.6);
+    expect(made.closeUp!.columns.ones!.scale).toBeGreaterThan(2.6);
     expect(made.digit).toBeGreaterThanOrEqual(without.digit);
     expect(made.models[0]!.scale).toBeGreaterThan(0.89 * without.models[0]!.scale);
     expect(within(made.closeUp!.rect)).toBe(true);

@@ -4,7 +4,7 @@
 import { KEPT_GAP } from '../board/geometry';
 import type { Extent, Size } from '../core/core';
 import type { Composition, Laid, Rect, Way } from './arrangement';
-import { withCloseUp, type CloseUp } from './closeUp';
+import { enlargement, withCloseUp, type CloseUp } from './closeUp';
 
 /** What a model wants round its pieces, in pixels; `rim` is drawn beyond its ends, in model units. */
 export interface Round {
@@ -118,7 +118,7 @@ function enlarged({ enough, room, unit, round }: Asked, ways: Candidate[], best:
       const closeUp = withCloseUp(w, { room, unit, reach: w.reach, enough });
       return closeUp.closeUp ? [{ ...w, ...closeUp }] : [];
     });
-  const seen = (w: Enlarged) => Object.values(w.closeUp!.scales).reduce((t, s) => t + s, 0);
+  const seen = (w: Enlarged) => enlargement(w.closeUp!);
   const most = Math.max(...larger.map(seen));
   const good = larger.filter((w) => seen(w) >= most * WORTH);
   return good.length > 0
