@@ -60,7 +60,7 @@ func makeBonds(r Request) (Example, error) {
 	opening := lesson.Step{Say: line("bonds.all-ways", given("n", n)), Moves: []board.Move{m.acts.Build(strconv.Itoa(n))}}
 	story, own := say.ReadStory(things)
 	switch {
-	case own && (len(story.Numbers()) != 2 || len([]rune(things)) > 200):
+	case own && (len(story.Numbers()) != 2 || len([]rune(things)) > say.MostOfStory):
 		return Example{}, say.Refuse("story-two")
 	case own:
 		ask = "bonds.story.next"

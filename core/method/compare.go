@@ -68,7 +68,7 @@ func makeCompare(r Request) (Example, error) {
 		m.key(lesson.Step{Ask: line("compare.first"), Answer: line("compare.first.answer")})
 	}
 	m.zeros(w)
-	decided := false
+	decided, decides := false, place.Ones
 	for p := max(a.Top(), b.Top()); p >= place.Smallest && !decided; p-- {
 		x, y := a.Digit(p), b.Digit(p)
 		if p < place.Ones && x == 0 && y == 0 {
@@ -83,7 +83,7 @@ func makeCompare(r Request) (Example, error) {
 			m.step(lesson.Step{Say: both, Look: line("look.place", at)})
 			continue
 		}
-		decided = true
+		decided, decides = true, p
 		big, small, large, less := x, y, w[0].String(), w[1].String()
 		if y > x {
 			big, small, large, less = y, x, w[1].String(), w[0].String()
@@ -109,7 +109,9 @@ func makeCompare(r Request) (Example, error) {
 		Ask: line("compare.sign"), Answer: line(id, answerText("sentence", w[0].String()+" "+sign+" "+w[1].String())),
 		Write: []lesson.Write{{Kind: "sentence", Text: w[0].String() + " " + sign + " " + w[1].String()}},
 	})
-	m.turned(w)
+	if decided {
+		m.turned(w, decides)
+	}
 	if m.checks {
 		m.levelled(a, b)
 	}
@@ -158,19 +160,14 @@ func growComparison(args []string, draw func(int) int) []string {
 	return out
 }
 
-// turned asks for a change of one digit that makes the smaller number the larger.
-func (m *maker) turned(w [2]place.Written) {
+// turned asks for a change of one digit that makes the smaller number the larger; at is the place that decides.
+func (m *maker) turned(w [2]place.Written, at place.Place) {
 	less, large := w[0], w[1]
 	if less.Cmp(large.Number) > 0 {
 		less, large = large, less
 	}
-	at, digit := place.Largest, 0
-	for ; at >= place.Smallest && less.Digit(at) == large.Digit(at); at-- {
-	}
-	if at < place.Smallest {
-		return
-	}
-	if digit = large.Digit(at) + 1; digit > 9 {
+	digit := large.Digit(at) + 1
+	if digit > 9 {
 		// No digit is more than 9: one of a larger place is.
 		for at++; at <= place.Largest && less.Digit(at) == 9; at++ {
 		}
@@ -320,7 +317,7 @@ func compareSums(r Request) (Example, error) {
 		if relation == ">" {
 			less, large = q, p
 		}
-		changed := [2]int{less[0] + large[0] + large[1] - less[0] - less[1] + 1, less[1]}
+		changed := [2]int{large[0] + large[1] - less[1] + 1, less[1]}
 		m.why(line("compareSums.win", text("less", sumText(less))), line("compareSums.win.answer",
 			answerText("changed", sumText(changed)), text("large", sumText(large)), text("less", sumText(less))))
 	}

@@ -247,11 +247,16 @@ func (s Spec) firstThatFits(r Request) (Example, error) {
 func (s Spec) AllOptions() []Option {
 	all := slices.Clone(s.Options)
 	for _, shared := range sharedOptions {
-		if !slices.ContainsFunc(s.Options, func(own Option) bool { return own.Name == shared.Name }) {
+		if !s.owns(shared.Name) {
 			all = append(all, shared)
 		}
 	}
 	return all
+}
+
+// owns tells whether an option is the method's own.
+func (s Spec) owns(option string) bool {
+	return slices.ContainsFunc(s.Options, func(o Option) bool { return o.Name == option })
 }
 
 // choose checks the options and fills in the defaults.

@@ -15,14 +15,11 @@ var storyOption = Option{
 	Sample: "{3} bees sit in the tree. {2} more come.",
 }
 
-// mostOfStory is how many signs a teacher's own sentence may have.
-const mostOfStory = 200
-
 // storied is an example that begins with the teacher's own story, told with the numbers of its problem. A method
 // with a story of its own tells it itself.
 func (s Spec) storied(r Request, e Example) (Example, error) {
 	told := strings.TrimSpace(r.Options[storyOption.Name])
-	if told == "" || slices.ContainsFunc(s.Options, func(o Option) bool { return o.Name == storyOption.Name }) {
+	if told == "" || s.owns(storyOption.Name) {
 		return e, nil
 	}
 	story, ok := say.ReadStory(told)
@@ -30,7 +27,7 @@ func (s Spec) storied(r Request, e Example) (Example, error) {
 	switch {
 	case len(numbers) == 0:
 		return Example{}, say.Refuse("story-none")
-	case !ok || len(story.Numbers()) > len(numbers) || len([]rune(told)) > mostOfStory:
+	case !ok || len(story.Numbers()) > len(numbers) || len([]rune(told)) > say.MostOfStory:
 		return Example{}, say.Refuse("story-numbers", given("n", len(numbers)))
 	}
 	return e.opened(say.New("story.opening", text("told", story.Tell(numbers...)))), nil
@@ -53,9 +50,11 @@ func (e Example) opened(first say.Message) Example {
 // numbers are those of the problem, as they were typed and in their order.
 func (r Request) numbers() []string {
 	var out []string
-	for _, word := range strings.Fields(strings.Join(r.Args, " ")) {
-		if n, err := place.Parse(word); err == nil {
-			out = append(out, n.String())
+	for _, arg := range r.Args {
+		for _, token := range Tokens(arg) {
+			if n, err := place.Parse(token); err == nil {
+				out = append(out, n.String())
+			}
 		}
 	}
 	return out

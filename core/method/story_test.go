@@ -29,6 +29,7 @@ func TestAnExampleBeginsWithTheTeachersStory(t *testing.T) {
 		{"column-add", []string{"3.50", "2.85"}, "{1,5} metres and {2} metres", "3.50 metres and 2.85 metres."},
 		{"unknown", []string{"?", "-", "6", "=", "8"}, "{2} run off and {4} stay", "6 run off and 8 stay."},
 		{"unknown", []string{"8 + ? = 13"}, "{2} plums. Now {4} plums.", "8 plums. Now 13 plums."},
+		{"unknown", []string{"8+?=13"}, "{2} plums. Now {4} plums.", "8 plums. Now 13 plums."},
 		{"share", []string{"97", "4"}, "{8} shells for {2} children", "97 shells for 4 children."},
 		{"short-multiply", []string{"126", "x", "4"}, "{8} seeds in a bag", "126 seeds in a bag."},
 		{"subtract-facts", []string{"13", "5"}, "{2} frogs", "13 frogs."},

@@ -30,7 +30,7 @@ func makeTeens(r Request) (Example, error) {
 		return Example{}, needs(r)
 	}
 	if own := r.Options["sentence"]; own != "" {
-		if story, ok := say.ReadStory(own); !ok || len(story.Numbers()) != 2 || len([]rune(own)) > 200 {
+		if story, ok := say.ReadStory(own); !ok || len(story.Numbers()) != 2 || len([]rune(own)) > say.MostOfStory {
 			return Example{}, say.Refuse("story-two")
 		}
 	}

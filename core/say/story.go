@@ -23,6 +23,9 @@ type storyPiece struct {
 	one, many string
 }
 
+// MostOfStory is how many signs a teacher's own sentence has at most.
+const MostOfStory = 200
+
 // single is the number that a thing is told in the singular with.
 const single = "1"
 

@@ -11,11 +11,6 @@ import (
 var saidAs = map[rune]string{'+': "plus", '×': "times", '÷': "divided by", '=': "equals", '<': "is less than",
 	'>': "is greater than", '≈': "is about"}
 
-// unitNames are what units of measure are called, for one.
-var unitNames = map[string]string{"mm": "millimetre", "cm": "centimetre", "dm": "decimetre", "m": "metre",
-	"km": "kilometre", "mg": "milligram", "g": "gram", "kg": "kilogram", "t": "tonne", "ml": "millilitre",
-	"cl": "centilitre", "l": "litre", "s": "second", "min": "minute", "h": "hour"}
-
 // Read is the sentence as a class reads it aloud: "thirteen take away five equals eight".
 func (s Sentence) Read(w say.Vocabulary) string {
 	var words []string
@@ -53,7 +48,7 @@ func (t Term) read(w say.Vocabulary) string {
 		return strings.Join(parts, " ")
 	}
 	number := t.Number.Words(true)
-	one := unitNames[strings.ToLower(t.Word)]
+	one := t.unit.name
 	many := say.ManyOf(one)
 	if p, err := place.ParsePlace(t.Word); one == "" && err == nil {
 		one, many = w.PlaceName(p, 1), w.PlaceName(p, 2)

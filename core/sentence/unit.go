@@ -21,21 +21,25 @@ const (
 	time     measure = "min"
 )
 
-// unit is a unit of measure or the name of a place: what it measures, and how many of the
-// first unit of its kind one of it is.
+// unit is a unit of measure or the name of a place: what it measures, how many of the first unit of its kind
+// one of it is, and what one of it is called, where that is not the name of a place.
 type unit struct {
 	of   measure
 	size *big.Rat
+	name string
 }
 
 // units are those of primary school, as they are written.
 var units = map[string]unit{
-	"mm": {length, big.NewRat(1, 1000)}, "cm": {length, big.NewRat(1, 100)}, "dm": {length, big.NewRat(1, 10)},
-	"m": {length, big.NewRat(1, 1)}, "km": {length, big.NewRat(1000, 1)},
-	"mg": {mass, big.NewRat(1, 1000)}, "g": {mass, big.NewRat(1, 1)}, "kg": {mass, big.NewRat(1000, 1)},
-	"t":  {mass, big.NewRat(1_000_000, 1)},
-	"ml": {capacity, big.NewRat(1, 1000)}, "cl": {capacity, big.NewRat(1, 100)}, "l": {capacity, big.NewRat(1, 1)},
-	"s": {time, big.NewRat(1, 60)}, "min": {time, big.NewRat(1, 1)}, "h": {time, big.NewRat(60, 1)},
+	"mm": {length, big.NewRat(1, 1000), "millimetre"}, "cm": {length, big.NewRat(1, 100), "centimetre"},
+	"dm": {length, big.NewRat(1, 10), "decimetre"}, "m": {length, big.NewRat(1, 1), "metre"},
+	"km": {length, big.NewRat(1000, 1), "kilometre"},
+	"mg": {mass, big.NewRat(1, 1000), "milligram"}, "g": {mass, big.NewRat(1, 1), "gram"},
+	"kg": {mass, big.NewRat(1000, 1), "kilogram"}, "t": {mass, big.NewRat(1_000_000, 1), "tonne"},
+	"ml": {capacity, big.NewRat(1, 1000), "millilitre"}, "cl": {capacity, big.NewRat(1, 100), "centilitre"},
+	"l": {capacity, big.NewRat(1, 1), "litre"},
+	"s": {time, big.NewRat(1, 60), "second"}, "min": {time, big.NewRat(1, 1), "minute"},
+	"h": {time, big.NewRat(60, 1), "hour"},
 }
 
 func unitOf(word string) (unit, bool) {
@@ -46,7 +50,7 @@ func unitOf(word string) (unit, bool) {
 	if err != nil {
 		return unit{}, false
 	}
-	return unit{plainly, ratOf(p.Value())}, true
+	return unit{of: plainly, size: ratOf(p.Value())}, true
 }
 
 // unlike refuses two kinds that are set side by side.

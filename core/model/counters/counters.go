@@ -13,6 +13,7 @@ import (
 	"unitbloom/core/form"
 	"unitbloom/core/model/pieces"
 	"unitbloom/core/place"
+	"unitbloom/core/say"
 )
 
 // Limits of one mat.
@@ -265,7 +266,7 @@ func (c Counters) check() error {
 	if c.Other != "" && !slices.Contains(Shapes, c.Other) {
 		return fmt.Errorf("other: %q is not one of our shapes", c.Other)
 	}
-	if len([]rune(c.Story)) > 200 {
+	if len([]rune(c.Story)) > say.MostOfStory {
 		return fmt.Errorf("story: it has at most 200 letters")
 	}
 	if c.Colouring < 0 || c.Colouring >= len(Colourings) || len([]rune(c.Unit)) > 40 {

@@ -432,7 +432,7 @@ func (c Counters) tellStory(a StoryArgs, t *board.Tx) (Counters, error) {
 func readStory(a StoryArgs) (story say.Story, faces [2]int, err error) {
 	story, ok := say.ReadStory(a.Text)
 	numbers := story.Numbers()
-	if !ok || len(numbers) > 2 || len([]rune(a.Text)) > 200 {
+	if !ok || len(numbers) > 2 || len([]rune(a.Text)) > say.MostOfStory {
 		return story, faces, say.Refuse("story")
 	}
 	for i, number := range numbers {

@@ -25,6 +25,7 @@ export function ExampleDialog({ close }: { close: () => void }) {
     picked,
     setPicked,
     preview,
+    ready,
     instead,
     add,
   } = useExample();
@@ -40,12 +41,7 @@ export function ExampleDialog({ close }: { close: () => void }) {
       width={820}
       styles={{ body: { maxHeight: 'calc(100dvh - 190px)', overflowY: 'auto' } }}
       footer={
-        <Button
-          type="primary"
-          size="large"
-          disabled={!preview.plain || preview.unfit !== undefined}
-          onClick={addAndClose}
-        >
+        <Button type="primary" size="large" disabled={!ready} onClick={addAndClose}>
           Add to the lesson
         </Button>
       }

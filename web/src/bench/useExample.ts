@@ -59,9 +59,11 @@ export function useExample() {
     setByHand(id);
     setPicked({});
   };
+  /** Whether it can be made just as it is asked for. */
+  const ready = preview.plain !== undefined && !preview.unfit;
   /** Puts the example into the lesson; says whether it did. */
   const add = (): boolean => {
-    if (!preview.plain || preview.unfit) return false;
+    if (!ready) return false;
     const id = newId();
     if (!edit((handle) => call('addExample', { handle, id, ...request }))) return false;
     show(id, 0);
@@ -79,6 +81,7 @@ export function useExample() {
     picked,
     setPicked,
     preview,
+    ready,
     instead,
     add,
   };

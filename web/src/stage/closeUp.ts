@@ -6,12 +6,12 @@ import type { Composition, Rect } from './arrangement';
 export interface CloseUp {
   rect: Rect;
   /** Each column as it is drawn in it, by its zone; one that would hardly gain is not. */
-  columns: Record<string, Enlarged>;
+  columns: Record<string, LargerColumn>;
   /** How much of the frame its name takes, which stands on its upper edge. */
   caption: number;
 }
 
-interface Enlarged {
+interface LargerColumn {
   scale: number;
   /** The models that have something in it, and whether they stand one above the other; else side by side. */
   of: number[];
