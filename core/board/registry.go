@@ -238,20 +238,20 @@ type Rule[M Model, A any] struct {
 }
 
 // Spec turns a rule into the registry's form.
-func (r Rule[M, A]) Spec() MoveSpec {
-	var zero A
-	spec := MoveSpec{Kind: r.Kind, Doc: r.Doc, Laws: r.Laws, Args: zero, Board: r.Board, Before: r.Before,
-		Example: r.Example}
-	return spec.by(reflect.ValueOf(r.Apply), reflect.ValueOf(r.Law), reflect.ValueOf(r.Saved))
-}
+func (r Rule[M, A]) Spec() MoveSpec { return specOf(reflect.ValueOf(r)) }
 
-// by is the line of a move that does what the functions of a rule say to one
-// model of a board. They are called without their types: code of its own for
-// each pair of model and parameters would make the browser's core a tenth larger.
-func (s MoveSpec) by(apply, law, saved reflect.Value) MoveSpec {
-	s.ofModel = true
+// specOf is the line of a move that does what the functions of a rule say to one
+// model of a board. They are read and called without their types: code of its own
+// for each pair of model and parameters would make the browser's core an eighth
+// larger.
+func specOf(rule reflect.Value) MoveSpec {
+	told := func(name string) any { return rule.FieldByName(name).Interface() }
+	apply, law, saved := rule.FieldByName("Apply"), rule.FieldByName("Law"), rule.FieldByName("Saved")
+	s := MoveSpec{Kind: told("Kind").(string), Doc: told("Doc").(string), Laws: told("Laws").([]LawKind),
+		Args:  reflect.Zero(rule.FieldByName("Example").Type()).Interface(),
+		Board: told("Board").(string), Before: told("Before").([]Move), Example: told("Example"), ofModel: true}
 	s.apply = func(b Board, model int, args any, t *Tx) (Board, error) {
-		m, err := call(apply, b.Models[model], args, t)
+		m, err := form.Call(apply, b.Models[model], args, t)
 		if err != nil {
 			return b, err
 		}
@@ -262,24 +262,13 @@ func (s MoveSpec) by(apply, law, saved reflect.Value) MoveSpec {
 		if law.IsNil() {
 			return always, nil
 		}
-		l, err := call(law, b.Models[model], args)
+		l, err := form.Call(law, b.Models[model], args)
 		return l.(Law), err
 	}
 	if !saved.IsNil() {
-		s.saved = func(b Board, model int, args any) (any, error) { return call(saved, b.Models[model], args) }
+		s.saved = func(b Board, model int, args any) (any, error) { return form.Call(saved, b.Models[model], args) }
 	}
 	return s
-}
-
-// call calls a function that gives a value and an error.
-func call(f reflect.Value, args ...any) (any, error) {
-	in := make([]reflect.Value, len(args))
-	for i, a := range args {
-		in[i] = reflect.ValueOf(a)
-	}
-	out := f.Call(in)
-	err, _ := out[1].Interface().(error)
-	return out[0].Interface(), err
 }
 
 var models []ModelSpec

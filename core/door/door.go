@@ -181,29 +181,37 @@ type Operation struct {
 
 // op is an operation that needs no document.
 func op[A, R any](name, doc string, f func(*Door, A) (R, error)) Operation {
-	return Operation{Name: name, Doc: doc, Arg: reflect.TypeFor[A](), Answer: reflect.TypeFor[R](),
-		run: func(d *Door, _ int, raw []byte) (any, error) {
-			var a A
-			if err := form.Read(raw, &a); err != nil {
-				return nil, err
-			}
-			return f(d, a)
-		}}
+	return operation(name, doc, reflect.ValueOf(f), func(d *Door, _ int) (any, error) { return d, nil })
 }
 
-// on is an operation on an open document. A field with a wrong name is a mistake of the host.
+// on is an operation on an open document.
 func on[A, R any](name, doc string, f func(*session, A) (R, error)) Operation {
-	return Operation{Name: name, Doc: doc, OnOpen: true, Arg: reflect.TypeFor[A](), Answer: reflect.TypeFor[R](),
+	o := operation(name, doc, reflect.ValueOf(f), func(d *Door, handle int) (any, error) {
+		s, ok := d.sessions[handle]
+		if !ok {
+			return nil, fmt.Errorf("handle %d is not open", handle)
+		}
+		return s, nil
+	})
+	o.OnOpen = true
+	return o
+}
+
+// operation does f to what it is done to, and to its argument. A field with a wrong name is a mistake
+// of the host. It is called without its types, as the moves of a board are.
+func operation(name, doc string, f reflect.Value, to func(*Door, int) (any, error)) Operation {
+	arg := f.Type().In(1)
+	return Operation{Name: name, Doc: doc, Arg: arg, Answer: f.Type().Out(0),
 		run: func(d *Door, handle int, raw []byte) (any, error) {
-			var a A
-			if err := form.Read(raw, &a); err != nil {
+			a := reflect.New(arg)
+			if err := form.Read(raw, a.Interface()); err != nil {
 				return nil, err
 			}
-			s, ok := d.sessions[handle]
-			if !ok {
-				return nil, fmt.Errorf("handle %d is not open", handle)
+			on, err := to(d, handle)
+			if err != nil {
+				return nil, err
 			}
-			return f(s, a)
+			return form.Call(f, on, a.Elem().Interface())
 		}}
 }
 

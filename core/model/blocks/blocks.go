@@ -21,7 +21,7 @@ const (
 	MaxPart  = 4
 )
 
-var kit = pieces.Kit[Blocks]{
+var kit = pieces.Kit{
 	Rules:  pieces.Rules{Noun: "block", Least: Smallest, Most: Largest, Laid: place.Thousands, Parts: MaxPart},
 	Sample: "blocks 1h 4t 6o",
 }
@@ -56,8 +56,11 @@ func (b Blocks) ShownTo() place.Place { return b.UpTo }
 // Held is the blocks.
 func (b Blocks) Held() []pieces.Piece { return b.Ordered }
 
-// With is b holding other blocks.
-func (b Blocks) With(list []pieces.Piece) Blocks { b.Ordered = list; return b }
+// With is b holding other pieces.
+func (b Blocks) With(list []pieces.Piece) pieces.Holder { return b.with(list) }
+
+// with is b holding other blocks.
+func (b Blocks) with(list []pieces.Piece) Blocks { b.Ordered = list; return b }
 
 // isJoined reports whether the addends of a place lie together.
 func (b Blocks) isJoined(p place.Place) bool { return slices.Contains(b.Joined, p) }
@@ -117,5 +120,5 @@ func decode(raw json.RawMessage, ids *board.IDs) (board.Model, error) {
 	if err != nil {
 		return nil, err
 	}
-	return b.With(pieces.Insert(nil, list...)), nil
+	return b.with(pieces.Insert(nil, list...)), nil
 }

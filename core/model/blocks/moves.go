@@ -34,13 +34,14 @@ type NamesArgs struct {
 }
 
 // build also parts the addends again.
-func (b Blocks) build(a pieces.AmountArgs, t *board.Tx) (Blocks, error) {
-	next, err := kit.Build(b, a, t)
+func build(h pieces.Holder, a pieces.AmountArgs, t *board.Tx) (pieces.Holder, error) {
+	next, err := kit.Build(h, a, t)
 	if err != nil {
-		return b, err
+		return h, err
 	}
-	next.Joined = nil
-	return next, nil
+	b := next.(Blocks)
+	b.Joined = nil
+	return b, nil
 }
 
 // join puts the addends of a place together; apart parts them again.
@@ -76,7 +77,7 @@ func (b Blocks) apart(a pieces.PlaceArgs, t *board.Tx) (Blocks, error) {
 // copies and the traces of bundled blocks away.
 func (b Blocks) tidy(_ board.NoArgs, t *board.Tx) (Blocks, error) {
 	t.Say("did.tidied")
-	return b.With(pieces.Tidy(b.Ordered)), nil
+	return b.with(pieces.Tidy(b.Ordered)), nil
 }
 
 func (b Blocks) clear(_ board.NoArgs, t *board.Tx) (Blocks, error) {
@@ -85,11 +86,11 @@ func (b Blocks) clear(_ board.NoArgs, t *board.Tx) (Blocks, error) {
 	return b, nil
 }
 
-func (b Blocks) lay(a pieces.LayArgs, t *board.Tx) (Blocks, error) {
-	if !b.Mat {
-		return b, say.Refuse("not-mat")
+func lay(h pieces.Holder, a pieces.LayArgs, t *board.Tx) (pieces.Holder, error) {
+	if !h.(Blocks).Mat {
+		return h, say.Refuse("not-mat")
 	}
-	return kit.LayFree(b, a, t)
+	return kit.LayFree(h, a, t)
 }
 
 // turn lays blocks on their side, or stands them up again, where they lie or on the free mat beside
@@ -105,7 +106,7 @@ func (b Blocks) turn(a pieces.PiecesArgs, t *board.Tx) (Blocks, error) {
 	ids := pieces.IDs(found)
 	to := turnedTo(board.LayOut(b), ids)
 	t.Say("did.turned-round", say.Form("form", say.Amount, pieces.FormOf(found)))
-	return b.With(pieces.Change(b.Ordered, ids, func(k *pieces.Piece) {
+	return b.with(pieces.Change(b.Ordered, ids, func(k *pieces.Piece) {
 		k.Loose, k.Turned = true, !k.Turned
 		k.X, k.Y = pieces.ClampX(to[k.ID][0]), pieces.ClampY(to[k.ID][1])
 	})), nil

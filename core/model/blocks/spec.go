@@ -66,25 +66,25 @@ func moves() []board.MoveSpec {
 	list := slices.Concat(kit.Placing("blocks 0", "blocks 1h 4t 13o"), kit.Standing())
 	for i := range list {
 		if list[i].Kind == "build" {
-			list[i] = pieces.Move(kit, "build", list[i].Doc, board.Sets, kit.AmountLaw(board.Sets), Blocks.build, "blocks 0",
+			list[i] = pieces.Move("build", list[i].Doc, board.Sets, kit.AmountLaw(board.Sets), build, "blocks 0",
 				pieces.AmountArgs{Amount: "14 tens 6 ones"})
 		}
 	}
 	mat := board.Move{Kind: "view", Args: ViewArgs{"mat"}}
 	return append(list,
-		pieces.Move(kit, "join", "The addends of a place lie together.", board.Keeps, nil, Blocks.join, "blocks 6o + 7o",
+		pieces.Move("join", "The addends of a place lie together.", board.Keeps, nil, Blocks.join, "blocks 6o + 7o",
 			pieces.PlaceArgs{Place: place.Ones}),
-		pieces.Move(kit, "apart", "The addends of a place lie in their rows again.", board.Keeps, nil, Blocks.apart,
+		pieces.Move("apart", "The addends of a place lie in their rows again.", board.Keeps, nil, Blocks.apart,
 			"blocks 6o + 7o", pieces.PlaceArgs{Place: place.Ones},
 			board.Move{Kind: "join", Args: pieces.PlaceArgs{Place: place.Ones}}),
-		pieces.Move(kit, "tidy", "Loose blocks go to their slots; rings, marks, copies and traces are put away.", board.Keeps,
+		pieces.Move("tidy", "Loose blocks go to their slots; rings, marks, copies and traces are put away.", board.Keeps,
 			nil, Blocks.tidy, "blocks 2t 13o", board.NoArgs{},
 			board.Move{Kind: "ring", Args: pieces.RingArgs{Pieces: []board.Select{{Count: 3}}}}),
-		pieces.Move(kit, "clear", "Put all blocks away.", board.Sets,
+		pieces.Move("clear", "Put all blocks away.", board.Sets,
 			func(Blocks, board.NoArgs) (board.Law, error) {
 				return board.Law{Kind: board.Sets}, nil
 			}, Blocks.clear, "blocks 2t 13o", board.NoArgs{}),
-		kit.LayMove("Move blocks freely on the open mat.", Blocks.lay, mat),
+		kit.LayMove("Move blocks freely on the open mat.", lay, mat),
 		board.Rule[Blocks, pieces.PiecesArgs]{
 			Kind: "turn", Doc: "Turn blocks on their side, on the open mat.", Laws: []board.LawKind{board.Looks},
 			Apply: Blocks.turn,
@@ -94,17 +94,17 @@ func moves() []board.MoveSpec {
 			}, Board: "blocks 4t 6o", Before: []board.Move{mat},
 			Example: pieces.PiecesArgs{Pieces: []board.Select{{Place: place.Tens, Count: 2}}},
 		}.Spec(),
-		pieces.Move(kit, "view", "Columns or an open mat.", board.Looks, nil, Blocks.view, "blocks 4t 6o", ViewArgs{"mat"}),
-		pieces.Move(kit, "style", "Solid blocks or a sketch.", board.Looks, nil, Blocks.style, "blocks 4t 6o",
+		pieces.Move("view", "Columns or an open mat.", board.Looks, nil, Blocks.view, "blocks 4t 6o", ViewArgs{"mat"}),
+		pieces.Move("style", "Solid blocks or a sketch.", board.Looks, nil, Blocks.style, "blocks 4t 6o",
 			StyleArgs{"sketch"}),
-		pieces.Move(kit, "colour", "Colours tell the place or the addend, or all blocks are plain.", board.Looks, nil,
+		pieces.Move("colour", "Colours tell the place or the addend, or all blocks are plain.", board.Looks, nil,
 			Blocks.colour, "blocks 4t + 6o", ColourArgs{"addend"}),
-		pieces.Move(kit, "traces", "Bundled and opened blocks leave their trace, and the written method follows them.",
+		pieces.Move("traces", "Bundled and opened blocks leave their trace, and the written method follows them.",
 			board.Looks, nil,
 			Blocks.traces, "blocks 4t 6o", pieces.TracesArgs{Shown: true}),
-		pieces.Move(kit, "names", "Show the names of the places and the shapes that repeat, each ten times the one before.",
+		pieces.Move("names", "Show the names of the places and the shapes that repeat, each ten times the one before.",
 			board.Looks, nil, Blocks.names, "blocks 4t 6o", NamesArgs{true}),
-		pieces.Move(kit, "columns", "Show columns up to a place though they are empty.", board.Looks, nil, Blocks.columns,
+		pieces.Move("columns", "Show columns up to a place though they are empty.", board.Looks, nil, Blocks.columns,
 			"blocks 6o", pieces.PlaceArgs{Place: place.Hundreds}),
 	)
 }

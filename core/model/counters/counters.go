@@ -24,7 +24,7 @@ const (
 	MaxWays   = 20 // counters whose ways are all shown
 )
 
-var kit = pieces.Kit[Counters]{
+var kit = pieces.Kit{
 	Rules:  pieces.Rules{Noun: "counter", Least: place.Ones, Most: place.Ones, Parts: 2},
 	Sample: "counters 2x5: 6 + 3",
 }
@@ -76,8 +76,11 @@ func (c Counters) Pieces() int { return len(c.List) }
 // Held is the counters.
 func (c Counters) Held() []pieces.Piece { return c.List }
 
-// With is c holding other counters.
-func (c Counters) With(list []pieces.Piece) Counters { c.List = list; return c }
+// With is c holding other pieces.
+func (c Counters) With(list []pieces.Piece) pieces.Holder { return c.with(list) }
+
+// with is c holding other counters.
+func (c Counters) with(list []pieces.Piece) Counters { c.List = list; return c }
 
 // unitPlace is the place that the unit's name means, ones when it is none.
 func unitPlace(unit string) place.Place {

@@ -197,7 +197,7 @@ func (c Counters) grow(a GrowArgs, t *board.Tx) (Counters, error) {
 		return c, nil
 	}
 	if a.Less {
-		return c.With(pieces.Without(c.List, gone)), nil
+		return c.with(pieces.Without(c.List, gone)), nil
 	}
 	more := g.cells() - f.cells()
 	added := many(more, c.lastMint(a.Frame), t.TakeIDs(more))
@@ -247,7 +247,7 @@ func (c Counters) fillFrame(n, first int, ids []board.PieceID) Counters {
 	if at := slices.Index(free, first-1); at > 0 {
 		free = append(free[at:len(free):len(free)], free[:at]...)
 	}
-	return c.With(pieces.Change(c.List, ids, func(k *pieces.Piece) {
+	return c.with(pieces.Change(c.List, ids, func(k *pieces.Piece) {
 		k.Group, k.Loose, k.X, k.Y = 0, false, 0, 0
 		k.Frame, k.Cell = int8(n), int16(free[0])
 		free = free[1:]

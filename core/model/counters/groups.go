@@ -102,7 +102,7 @@ func (c Counters) deal(_ board.NoArgs, t *board.Tx) (Counters, error) {
 		return c, err
 	}
 	t.Say("did.dealt", say.Int("n", say.Given, turn))
-	return c.With(pieces.Change(c.List, next, func(k *pieces.Piece) { *k = grouped(*k, int8(turn)) })), nil
+	return c.with(pieces.Change(c.List, next, func(k *pieces.Piece) { *k = grouped(*k, int8(turn)) })), nil
 }
 
 func grouped(k pieces.Piece, g int8) pieces.Piece {
@@ -170,5 +170,5 @@ func (c Counters) put(a PutArgs, t *board.Tx) (Counters, error) {
 		return c, err
 	}
 	t.Say("did.put", say.Text("form", say.Amount, c.counted(len(found))))
-	return c.With(pieces.Change(c.List, pieces.IDs(found), func(k *pieces.Piece) { *k = grouped(*k, int8(a.Group)) })), nil
+	return c.with(pieces.Change(c.List, pieces.IDs(found), func(k *pieces.Piece) { *k = grouped(*k, int8(a.Group)) })), nil
 }

@@ -236,7 +236,7 @@ func (c Counters) step(a StepArgs, t *board.Tx) (Counters, error) {
 		return c, say.Refuse("none-to-take", say.Int("one", say.Given, a.By))
 	}
 	t.Say("did.less", say.Int("one", say.Given, a.By))
-	return c.With(pieces.Without(c.List, last)), nil
+	return c.with(pieces.Without(c.List, last)), nil
 }
 
 // last are the last counters in play, at most n.
@@ -257,7 +257,7 @@ func (c Counters) flip(a pieces.PiecesArgs, t *board.Tx) (Counters, error) {
 		return c, err
 	}
 	t.Say("did.flipped", say.Text("form", say.Amount, c.counted(len(found))))
-	return c.With(pieces.Change(c.List, pieces.IDs(found), func(k *pieces.Piece) { k.Mint = !k.Mint })), nil
+	return c.with(pieces.Change(c.List, pieces.IDs(found), func(k *pieces.Piece) { k.Mint = !k.Mint })), nil
 }
 
 // parts turns the first counters in play to one face and the rest to the other.

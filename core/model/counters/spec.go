@@ -139,7 +139,7 @@ func moves() []board.MoveSpec {
 	setsNone := func(Counters, board.NoArgs) (board.Law, error) { return board.Law{Kind: board.Sets}, nil }
 	three := []board.Select{{Count: 3}}
 	list := []board.MoveSpec{
-		pieces.Move(kit, "build", "Put so many counters on the mat, in place of those there: 9, or 6 + 3 in two colours.",
+		pieces.Move("build", "Put so many counters on the mat, in place of those there: 9, or 6 + 3 in two colours.",
 			board.Sets, func(c Counters, a NumberArgs) (board.Law, error) {
 				faces, err := c.readFaces(a.Amount)
 				if err != nil {
@@ -147,7 +147,7 @@ func moves() []board.MoveSpec {
 				}
 				return c.law(board.Sets, faces[0]+faces[1])
 			}, Counters.build, on, NumberArgs{"5 + 2"}),
-		pieces.Move(kit, "place", "Put more counters down; they fill the cells in order, and what does not fit stays beside.",
+		pieces.Move("place", "Put more counters down; they fill the cells in order, and what does not fit stays beside.",
 			board.Adds,
 			func(c Counters, a PlaceArgs) (board.Law, error) {
 				return c.law(board.Adds,
@@ -172,44 +172,44 @@ func moves() []board.MoveSpec {
 				return pieces.PiecesArgs{Pieces: sels}, err
 			}, Board: on, Example: pieces.PiecesArgs{Pieces: three},
 		}.Spec(),
-		pieces.Move(kit, "parts", "Show the whole as two parts: so many of the first colour, the rest of the second.",
+		pieces.Move("parts", "Show the whole as two parts: so many of the first colour, the rest of the second.",
 			board.Looks, nil, Counters.parts, on, FirstArgs{5}),
-		pieces.Move(kit, "swap", "The two parts change places, each with its colour.", board.Keeps, nil, Counters.swap, on,
+		pieces.Move("swap", "The two parts change places, each with its colour.", board.Keeps, nil, Counters.swap, on,
 			board.NoArgs{}),
-		pieces.Move(kit, "ways", "All ways to make the number of two parts, as a stack of frames in order.", board.Sets,
+		pieces.Move("ways", "All ways to make the number of two parts, as a stack of frames in order.", board.Sets,
 			waysLaw, Counters.ways, "counters 5", WaysArgs{}),
-		pieces.Move(kit, "frames", "Set the frames of the mat, rows by columns; the counters fill them.", board.Keeps, nil,
+		pieces.Move("frames", "Set the frames of the mat, rows by columns; the counters fill them.", board.Keeps, nil,
 			Counters.frames, "counters 13", FramesArgs{2, 5, 2}),
-		pieces.Move(kit, "grow", "A frame grows or shrinks by a row or a column; a full one stays full.", board.Keeps,
+		pieces.Move("grow", "A frame grows or shrinks by a row or a column; a full one stays full.", board.Keeps,
 			growLaw, Counters.grow, "counters 3x4: 12", GrowArgs{Frame: 1}),
-		pieces.Move(kit, "copyFrame", "Put a copy of a frame with its counters beside it.", board.Adds, copyLaw,
+		pieces.Move("copyFrame", "Put a copy of a frame with its counters beside it.", board.Adds, copyLaw,
 			Counters.copyFrame, on, FrameArgs{1}),
-		pieces.Move(kit, "turn", "Turn a frame on its side: 3 rows of 4 become 4 rows of 3.", board.Keeps, nil, Counters.turn,
+		pieces.Move("turn", "Turn a frame on its side: 3 rows of 4 become 4 rows of 3.", board.Keeps, nil, Counters.turn,
 			"counters 3x4: 12", FrameArgs{1}),
-		pieces.Move(kit, "split", "Shade the frames after so many rows or columns.", board.Looks, nil, Counters.split,
+		pieces.Move("split", "Shade the frames after so many rows or columns.", board.Looks, nil, Counters.split,
 			"counters 7x6: 42", SplitArgs{After: 5}),
-		pieces.Move(kit, "fill", "Fill the frames anew, by rows or in pairs.", board.Keeps, nil, Counters.fillBy, on,
+		pieces.Move("fill", "Fill the frames anew, by rows or in pairs.", board.Keeps, nil, Counters.fillBy, on,
 			FillArgs{"pairs"}),
-		pieces.Move(kit, "numerals", "Number the cells of the frames.", board.Looks, nil, Counters.numerals, on,
+		pieces.Move("numerals", "Number the cells of the frames.", board.Looks, nil, Counters.numerals, on,
 			ShownArgs{true}),
-		pieces.Move(kit, "skip", "Count in steps along the edge of the frames.", board.Looks, nil, Counters.skip,
+		pieces.Move("skip", "Count in steps along the edge of the frames.", board.Looks, nil, Counters.skip,
 			"counters 3x4: 12", ShownArgs{true}),
-		pieces.Move(kit, "array", "Set one full frame: so many rows of so many.", board.Sets, arrayLaw, Counters.array,
+		pieces.Move("array", "Set one full frame: so many rows of so many.", board.Sets, arrayLaw, Counters.array,
 			"counters 0", FramesArgs{Rows: 3, Columns: 4}),
-		pieces.Move(kit, "groups", "Set the number of groups; the counters are kept.", board.Keeps, nil, Counters.groups,
+		pieces.Move("groups", "Set the number of groups; the counters are kept.", board.Keeps, nil, Counters.groups,
 			"counters 14", GroupsArgs{4}),
-		pieces.Move(kit, "share",
+		pieces.Move("share",
 			"Deal counters round the groups, one to each at a time, so often or until no full round is left.", board.Keeps,
 			nil, Counters.share, "counters 14", ShareArgs{}, grouped),
-		pieces.Move(kit, "deal", "Give one counter to the group whose turn it is.", board.Keeps, nil, Counters.deal,
+		pieces.Move("deal", "Give one counter to the group whose turn it is.", board.Keeps, nil, Counters.deal,
 			"counters 14",
 			board.NoArgs{}, grouped),
-		pieces.Move(kit, "story", "A sentence of one's own with numbers in braces puts down what it tells of; it is told "+
+		pieces.Move("story", "A sentence of one's own with numbers in braces puts down what it tells of; it is told "+
 			"again with what lies there then.", board.Sets, storyLaw, Counters.tellStory, "counters 0",
 			StoryArgs{"{3} snails sit on the leaf, {2} bees fly"}),
-		pieces.Move(kit, "gather", "Bring all counters out of the groups.", board.Keeps, nil, Counters.gather,
+		pieces.Move("gather", "Bring all counters out of the groups.", board.Keeps, nil, Counters.gather,
 			"counters 2 @ 4 4 4", board.NoArgs{}),
-		pieces.Move(kit, "groupsOf", "Make groups of a given size; the rest are left over.", board.Keeps, nil,
+		pieces.Move("groupsOf", "Make groups of a given size; the rest are left over.", board.Keeps, nil,
 			Counters.groupsOf, "counters 14", SizeArgs{4}),
 		board.Rule[Counters, PutArgs]{
 			Kind: "put", Doc: "Put counters into a group, into the cells of a frame, or out of all.",
@@ -220,20 +220,18 @@ func moves() []board.MoveSpec {
 				return a, err
 			}, Board: "counters 14", Before: []board.Move{grouped}, Example: PutArgs{Pieces: three, Group: 1},
 		}.Spec(),
-		pieces.Move(kit, "lineUp", "Line loose counters up in fives or in tens.", board.Keeps, nil, Counters.lineUp,
+		pieces.Move("lineUp", "Line loose counters up in fives or in tens.", board.Keeps, nil, Counters.lineUp,
 			"counters 14", ByArgs{5}),
-		pieces.Move(kit, "scatter", "Scatter the counters over the mat, on purpose.", board.Keeps, nil, Counters.scatter,
+		pieces.Move("scatter", "Scatter the counters over the mat, on purpose.", board.Keeps, nil, Counters.scatter,
 			"counters 14", SeedArgs{1}),
-		kit.LayMove("Move counters freely on the mat.", func(c Counters, a pieces.LayArgs, t *board.Tx) (Counters, error) {
-			return kit.LayFree(c, a, t)
-		}),
-		pieces.Move(kit, "look", "Change the shape or the colours of all counters; they stay where they lie.", board.Looks,
+		kit.LayMove("Move counters freely on the mat.", kit.LayFree),
+		pieces.Move("look", "Change the shape or the colours of all counters; they stay where they lie.", board.Looks,
 			nil, Counters.changeLook, on, LookArgs{Shape: "bulb"}),
-		pieces.Move(kit, "unit", "Rename what the counters count: 8 bulbs become 8 thousands.", board.Renames, unitLaw,
+		pieces.Move("unit", "Rename what the counters count: 8 bulbs become 8 thousands.", board.Renames, unitLaw,
 			Counters.unit, "counters 8", UnitArgs{"thousands"}),
-		pieces.Move(kit, "tidy", "Loose counters line up or fill the cells; rings, marks and copies are put away.",
+		pieces.Move("tidy", "Loose counters line up or fill the cells; rings, marks and copies are put away.",
 			board.Keeps, nil, Counters.tidy, "counters 14", board.NoArgs{}, board.Move{Kind: "scatter"}),
-		pieces.Move(kit, "clear", "Put all counters away; frames and groups stay.", board.Sets, setsNone, Counters.clear, on,
+		pieces.Move("clear", "Put all counters away; frames and groups stay.", board.Sets, setsNone, Counters.clear, on,
 			board.NoArgs{}),
 	}
 	return append(list, kit.Standing()...)
@@ -275,7 +273,7 @@ func follow(m board.Model, form place.UnitForm, t *board.Tx) (board.Model, error
 	}
 	diff := n - c.count()
 	if diff <= 0 {
-		return c.With(pieces.Without(c.List, c.last(-diff))), nil
+		return c.with(pieces.Without(c.List, c.last(-diff))), nil
 	}
 	if err := t.CheckRoom(diff); err != nil {
 		return c, err

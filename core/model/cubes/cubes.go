@@ -23,7 +23,7 @@ const (
 	MaxPart   = 4
 )
 
-var kit = pieces.Kit[Cubes]{
+var kit = pieces.Kit{
 	Rules:  pieces.Rules{Noun: "cube", Least: place.Ones, Most: place.Tens, Parts: MaxPart},
 	Sample: "cubes 5a4b 3",
 }
@@ -51,9 +51,12 @@ func linked(k pieces.Piece) bool {
 	return k.Place == place.Ones && (k.State == pieces.Play || k.State == pieces.Crossed)
 }
 
-// With is c holding other pieces: cubes of no train make new ones, and trains
+// With is c holding other pieces.
+func (c Cubes) With(list []pieces.Piece) pieces.Holder { return c.with(list) }
+
+// with is c holding other pieces: cubes of no train make new ones, and trains
 // are numbered in the order they lie.
-func (c Cubes) With(list []pieces.Piece) Cubes {
+func (c Cubes) with(list []pieces.Piece) Cubes {
 	list = slices.Clone(list)
 	last := int8(0)
 	for _, k := range list {
@@ -138,7 +141,7 @@ func decode(raw json.RawMessage, ids *board.IDs) (board.Model, error) {
 	if err != nil {
 		return nil, err
 	}
-	c := Cubes{}.With(list)
+	c := Cubes{}.with(list)
 	return c, c.check()
 }
 
@@ -244,7 +247,7 @@ func parseNotation(s string, ids *board.IDs) (board.Model, error) {
 	if len(list) > board.MaxPieces {
 		return nil, fmt.Errorf("%q has %d pieces; a board holds %d", s, len(list), board.MaxPieces)
 	}
-	c := Cubes{}.With(list)
+	c := Cubes{}.with(list)
 	return c, c.check()
 }
 
@@ -298,5 +301,5 @@ func canonical(m board.Model) board.Model {
 			out = append(out, pieces.Piece{ID: k.ID, Place: k.Place, Part: part, Group: k.Group})
 		}
 	}
-	return Cubes{}.With(out)
+	return Cubes{}.with(out)
 }

@@ -148,7 +148,7 @@ func (c Cubes) build(a NumberArgs, t *board.Tx) (Cubes, error) {
 		built = say.Sum("form", say.Given, want.parts)
 	}
 	t.Say("did.built", built)
-	return c.With(list), nil
+	return c.with(list), nil
 }
 
 func buildLaw(_ Cubes, a NumberArgs) (board.Law, error) {
@@ -173,7 +173,7 @@ func (c Cubes) putDown(a TrainArgs, t *board.Tx) (Cubes, error) {
 		return c, err
 	}
 	t.Say("did.train", say.Int("n", say.Given, a.Count))
-	return c.With(append(slices.Clone(c.List), cubesOf(a.Count, a.Part, int8(len(c.trains())+1), t)...)), nil
+	return c.with(append(slices.Clone(c.List), cubesOf(a.Count, a.Part, int8(len(c.trains())+1), t)...)), nil
 }
 
 func (c Cubes) train(n int) ([]pieces.Piece, error) {
@@ -202,7 +202,7 @@ func (c Cubes) add(a AddArgs, t *board.Tx) (Cubes, error) {
 		return c, err
 	}
 	t.Say("did.added", say.Int("n", say.Given, a.Count))
-	return c.With(append(slices.Clone(c.List), cubesOf(a.Count, a.Part, int8(a.Train), t)...)), nil
+	return c.with(append(slices.Clone(c.List), cubesOf(a.Count, a.Part, int8(a.Train), t)...)), nil
 }
 
 // snap breaks a train between two cubes.
@@ -229,7 +229,7 @@ func (c Cubes) snap(a SnapArgs, t *board.Tx) (Cubes, error) {
 		first[k.ID] = true
 	}
 	t.Say("did.snapped", say.Int("first", say.Part, after), say.Int("second", say.Part, len(train)-after))
-	return c.With(pieces.Each(c.List, func(k *pieces.Piece) {
+	return c.with(pieces.Each(c.List, func(k *pieces.Piece) {
 		if linked(*k) && (int(k.Group) > a.Train || int(k.Group) == a.Train && !first[k.ID]) {
 			k.Group++
 		}
@@ -256,7 +256,7 @@ func (c Cubes) join(a JoinArgs, t *board.Tx) (Cubes, error) {
 	rest := pieces.Without(c.List, pieces.IDs(two))
 	joined := pieces.Each(two, func(k *pieces.Piece) { k.Group = int8(a.Train) })
 	t.Say("did.trains-joined", say.Int("first", say.Part, len(one)), say.Int("second", say.Part, len(two)))
-	return c.With(append(rest, joined...)), nil
+	return c.with(append(rest, joined...)), nil
 }
 
 func (c Cubes) colour(a ColourArgs, t *board.Tx) (Cubes, error) {
@@ -268,13 +268,13 @@ func (c Cubes) colour(a ColourArgs, t *board.Tx) (Cubes, error) {
 		return c, err
 	}
 	t.Say("did.coloured")
-	return c.With(pieces.Change(c.List, pieces.IDs(found), func(k *pieces.Piece) { k.Part = int8(a.Part) })), nil
+	return c.with(pieces.Change(c.List, pieces.IDs(found), func(k *pieces.Piece) { k.Part = int8(a.Part) })), nil
 }
 
 // colourTrains gives each train a colour of its own.
 func (c Cubes) colourTrains(_ board.NoArgs, t *board.Tx) (Cubes, error) {
 	t.Say("did.coloured")
-	return c.With(pieces.Each(c.List, func(k *pieces.Piece) {
+	return c.with(pieces.Each(c.List, func(k *pieces.Piece) {
 		if linked(*k) {
 			k.Part = (k.Group-1)%MaxPart + 1
 		}
@@ -294,7 +294,7 @@ func (c Cubes) largerFirst(_ board.NoArgs, t *board.Tx) (Cubes, error) {
 		}
 	}
 	t.Say("did.larger-first")
-	return c.With(pieces.Each(c.List, func(k *pieces.Piece) {
+	return c.with(pieces.Each(c.List, func(k *pieces.Piece) {
 		switch at := int(k.Group) - 1; {
 		case !linked(*k):
 		case at == best:
@@ -320,7 +320,7 @@ func (c Cubes) tower(a OneTrainArgs, t *board.Tx) (Cubes, error) {
 	made := pieces.Piece{ID: t.NewID(), Place: place.Tens, Part: pieces.CommonPart(train[:10]), New: true}
 	t.Became(ids, []board.PieceID{made.ID})
 	t.Say("did.tower")
-	return c.With(append(pieces.Without(c.List, ids), made)), nil
+	return c.with(append(pieces.Without(c.List, ids), made)), nil
 }
 
 // open makes the last tower in play into a train of ten cubes.
@@ -339,15 +339,15 @@ func (c Cubes) open(_ board.NoArgs, t *board.Tx) (Cubes, error) {
 	made := cubesOf(10, int(tower.Part), int8(len(c.trains())+1), t)
 	t.Became([]board.PieceID{tower.ID}, pieces.IDs(made))
 	t.Say("did.tower-opened")
-	return c.With(append(pieces.Without(c.List, []board.PieceID{tower.ID}), made...)), nil
+	return c.with(append(pieces.Without(c.List, []board.PieceID{tower.ID}), made...)), nil
 }
 
 func (c Cubes) tidy(_ board.NoArgs, t *board.Tx) (Cubes, error) {
 	t.Say("did.tidied")
-	return c.With(pieces.Tidy(c.List)), nil
+	return c.with(pieces.Tidy(c.List)), nil
 }
 
 func (c Cubes) clear(_ board.NoArgs, t *board.Tx) (Cubes, error) {
 	t.Say("did.cleared")
-	return c.With(nil), nil
+	return c.with(nil), nil
 }

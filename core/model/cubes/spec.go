@@ -92,19 +92,19 @@ func moves() []board.MoveSpec {
 		return board.Law{Kind: kind, Value: place.Int(max(0, n))}, nil
 	}
 	list := []board.MoveSpec{
-		pieces.Move(kit, "build",
+		pieces.Move("build",
 			"Put so many cubes on the board, in place of those there: one train (9), a train of parts (5 + 4), or towers and "+
 				"a train (23).", board.Sets, buildLaw, Cubes.build, on, NumberArgs{"6 + 3"}),
-		pieces.Move(kit, "place", "Lay a new train.", board.Adds,
+		pieces.Move("place", "Lay a new train.", board.Adds,
 			func(_ Cubes, a TrainArgs) (board.Law, error) {
 				return counts(board.Adds, a.Count)
 			}, Cubes.putDown, on, TrainArgs{Count: 4}),
-		pieces.Move(kit, "add", "Put cubes on the end of a train.", board.Adds,
+		pieces.Move("add", "Put cubes on the end of a train.", board.Adds,
 			func(_ Cubes, a AddArgs) (board.Law, error) { return counts(board.Adds, a.Count) }, Cubes.add, on, AddArgs{Train: 2,
 				Count: 2}),
-		pieces.Move(kit, "snap", "Snap a train between two cubes, at a chosen place or at random.", board.Keeps, nil,
+		pieces.Move("snap", "Snap a train between two cubes, at a chosen place or at random.", board.Keeps, nil,
 			Cubes.snap, on, SnapArgs{Train: 1, After: 5}),
-		pieces.Move(kit, "join", "Join a train to the end of another.", board.Keeps, nil, Cubes.join, on, JoinArgs{1, 2}),
+		pieces.Move("join", "Join a train to the end of another.", board.Keeps, nil, Cubes.join, on, JoinArgs{1, 2}),
 		board.Rule[Cubes, ColourArgs]{
 			Kind: "colour", Doc: "Colour cubes, so that parts are told apart.", Laws: []board.LawKind{board.Looks},
 			Apply: Cubes.colour,
@@ -114,17 +114,17 @@ func moves() []board.MoveSpec {
 				return a, err
 			}, Board: on, Example: ColourArgs{[]board.Select{{Count: 3}}, 2},
 		}.Spec(),
-		pieces.Move(kit, "colourTrains", "Give each train a colour of its own.", board.Looks, nil, Cubes.colourTrains, on,
+		pieces.Move("colourTrains", "Give each train a colour of its own.", board.Looks, nil, Cubes.colourTrains, on,
 			board.NoArgs{}),
-		pieces.Move(kit, "largerFirst", "Bring the longest train to the top, to count on from it.", board.Keeps, nil,
+		pieces.Move("largerFirst", "Bring the longest train to the top, to count on from it.", board.Keeps, nil,
 			Cubes.largerFirst, "cubes 3 5", board.NoArgs{}),
-		pieces.Move(kit, "tower", "Ten cubes of a train become a tower of ten.", board.Keeps, nil, Cubes.tower, "cubes 13",
+		pieces.Move("tower", "Ten cubes of a train become a tower of ten.", board.Keeps, nil, Cubes.tower, "cubes 13",
 			OneTrainArgs{1}),
-		pieces.Move(kit, "open", "A tower becomes a train of ten cubes.", board.Keeps, nil, Cubes.open, "cubes 2T 4",
+		pieces.Move("open", "A tower becomes a train of ten cubes.", board.Keeps, nil, Cubes.open, "cubes 2T 4",
 			board.NoArgs{}),
-		pieces.Move(kit, "tidy", "Rings, marks and copies are put away.", board.Keeps, nil, Cubes.tidy, on, board.NoArgs{},
+		pieces.Move("tidy", "Rings, marks and copies are put away.", board.Keeps, nil, Cubes.tidy, on, board.NoArgs{},
 			board.Move{Kind: "ring", Args: pieces.RingArgs{Pieces: []board.Select{{Count: 3}}}}),
-		pieces.Move(kit, "clear", "Put all cubes away.", board.Sets,
+		pieces.Move("clear", "Put all cubes away.", board.Sets,
 			func(Cubes, board.NoArgs) (board.Law, error) { return counts(board.Sets, 0) }, Cubes.clear, on, board.NoArgs{}),
 	}
 	return append(list, kit.Standing()...)
@@ -205,7 +205,7 @@ func follow(m board.Model, form place.UnitForm, t *board.Tx) (board.Model, error
 			}
 		})
 	}
-	next := c.With(list)
+	next := c.with(list)
 	if len(next.trains()) > MaxTrains {
 		return c, say.Refuse("train-long", say.Int("n", say.Given, form.Of(place.Ones)), say.Int("most", say.Given, MaxTrain))
 	}

@@ -23,7 +23,7 @@ const (
 	cardIDs = 64
 )
 
-var kit = pieces.Kit[Discs]{
+var kit = pieces.Kit{
 	Rules:  pieces.Rules{Noun: "disc", Least: place.Smallest, Most: place.Largest, Parts: MaxRows},
 	Sample: "discs 1h 4t 6o",
 }
@@ -57,8 +57,11 @@ func (d Discs) LeavesTraces() bool { return d.Traces }
 // Held is the discs.
 func (d Discs) Held() []pieces.Piece { return d.List }
 
-// With is d holding other discs.
-func (d Discs) With(list []pieces.Piece) Discs { d.List = list; return d }
+// With is d holding other pieces.
+func (d Discs) With(list []pieces.Piece) pieces.Holder { return d.with(list) }
+
+// with is d holding other discs.
+func (d Discs) with(list []pieces.Piece) Discs { d.List = list; return d }
 
 // InPlay is the discs in play as they lie.
 func (d Discs) InPlay() place.UnitForm { return pieces.InPlay(d.List) }

@@ -150,7 +150,7 @@ func (d Discs) moved(by int) Discs {
 		}
 	})
 	d.turned += by
-	return d.With(pieces.Insert(nil, list...))
+	return d.with(pieces.Insert(nil, list...))
 }
 
 // keepStart lays a copy of the discs in play into the start row, or of the digits.
@@ -173,7 +173,7 @@ func (d Discs) keepStart(t *board.Tx) (Discs, error) {
 	for i := range copies {
 		copies[i].ID = first + board.PieceID(i)
 	}
-	return d.With(pieces.Insert(list, copies...)), nil
+	return d.with(pieces.Insert(list, copies...)), nil
 }
 
 func timesText(by int) string {
@@ -208,7 +208,7 @@ func (d Discs) shiftSome(a ShiftSomeArgs, t *board.Tx) (Discs, error) {
 			return d, err
 		}
 	}
-	next := d.With(pieces.Insert(nil, pieces.Change(d.List, pieces.IDs(found),
+	next := d.with(pieces.Insert(nil, pieces.Change(d.List, pieces.IDs(found),
 		func(k *pieces.Piece) { k.Place += place.Place(a.By) })...))
 	if _, err := next.InPlay().Total(); err != nil {
 		return d, board.BadNumber(err)
@@ -245,7 +245,7 @@ func (d Discs) dropStart(_ board.NoArgs, t *board.Tx) (Discs, error) {
 	}
 	t.Say("did.start-dropped")
 	d.Began = ""
-	return d.With(list), nil
+	return d.with(list), nil
 }
 
 func (d Discs) columns(a ColumnsArgs, t *board.Tx) (Discs, error) {
@@ -270,7 +270,7 @@ func (d Discs) setRows(a CountArgs, t *board.Tx) (Discs, error) {
 func (d Discs) join(_ board.NoArgs, t *board.Tx) (Discs, error) {
 	t.Say("did.rows-joined")
 	d.Rows = 1
-	return d.With(pieces.Each(d.List, func(k *pieces.Piece) { k.Part = 0 })), nil
+	return d.with(pieces.Each(d.List, func(k *pieces.Piece) { k.Part = 0 })), nil
 }
 
 // TogetherArgs choose how addends lie.
@@ -360,7 +360,7 @@ func (d Discs) groups(a CountArgs, t *board.Tx) (Discs, error) {
 	}
 	d.Groups = a.Count
 	t.Say("did.groups", say.Int("n", say.Given, a.Count))
-	return d.With(pieces.Each(d.List, func(k *pieces.Piece) {
+	return d.with(pieces.Each(d.List, func(k *pieces.Piece) {
 		if int(k.Group) > a.Count {
 			k.Group = 0
 		}
@@ -410,7 +410,7 @@ func (d Discs) deal(a pieces.PlaceArgs, t *board.Tx) (Discs, error) {
 		return d, err
 	}
 	t.Say("did.dealt", say.Int("n", say.Given, turn))
-	return d.With(pieces.Change(d.List, next, func(k *pieces.Piece) { k.Group = int8(turn) })), nil
+	return d.with(pieces.Change(d.List, next, func(k *pieces.Piece) { k.Group = int8(turn) })), nil
 }
 
 // PutArgs put discs on a track.
@@ -428,21 +428,21 @@ func (d Discs) put(a PutArgs, t *board.Tx) (Discs, error) {
 		return d, err
 	}
 	t.Say("did.put", say.Form("form", say.Amount, pieces.FormOf(found)))
-	return d.With(pieces.Change(d.List, pieces.IDs(found), func(k *pieces.Piece) { k.Group = int8(a.Group) })), nil
+	return d.with(pieces.Change(d.List, pieces.IDs(found), func(k *pieces.Piece) { k.Group = int8(a.Group) })), nil
 }
 
 func (d Discs) gather(_ board.NoArgs, t *board.Tx) (Discs, error) {
 	t.Say("did.gathered")
-	return d.With(pieces.Each(d.List, func(k *pieces.Piece) { k.Group = 0 })), nil
+	return d.with(pieces.Each(d.List, func(k *pieces.Piece) { k.Group = 0 })), nil
 }
 
 func (d Discs) tidy(_ board.NoArgs, t *board.Tx) (Discs, error) {
 	t.Say("did.tidied")
-	return d.With(pieces.Tidy(d.List)), nil
+	return d.with(pieces.Tidy(d.List)), nil
 }
 
 func (d Discs) clear(_ board.NoArgs, t *board.Tx) (Discs, error) {
 	t.Say("did.cleared")
 	d.Alone, d.Began = "", ""
-	return d.With(nil), nil
+	return d.with(nil), nil
 }

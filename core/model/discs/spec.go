@@ -108,7 +108,7 @@ func moves() []board.MoveSpec {
 	}
 	groups := board.Move{Kind: "groups", Args: CountArgs{3}}
 	own := []board.MoveSpec{
-		pieces.Move(kit, "shift",
+		pieces.Move("shift",
 			"Multiply or divide the whole number by 10, 100 or 1,000: every digit goes along, the point stays.", board.Scales,
 			scale, Discs.shift, "discs 3o 5.h", ShiftArgs{By: 1, Keep: true}),
 		board.Rule[Discs, ShiftSomeArgs]{
@@ -120,35 +120,35 @@ func moves() []board.MoveSpec {
 				return a, err
 			}, Board: kit.Sample, Example: ShiftSomeArgs{Pieces: []board.Select{{Count: 1}}, By: 1},
 		}.Spec(),
-		pieces.Move(kit, "needless", "Put the zeros away that need not be written.", board.Looks, nil, Discs.needless,
+		pieces.Move("needless", "Put the zeros away that need not be written.", board.Looks, nil, Discs.needless,
 			"discs 3o 5.h",
 			board.NoArgs{}, board.Move{Kind: "cards", Args: CardsArgs{Shown: true}},
 			board.Move{Kind: "shift", Args: ShiftArgs{By: 1, Zeros: true}}),
-		pieces.Move(kit, "dropStart", "Put the start row away.", board.Looks, nil, Discs.dropStart, "discs 3o 5.h",
+		pieces.Move("dropStart", "Put the start row away.", board.Looks, nil, Discs.dropStart, "discs 3o 5.h",
 			board.NoArgs{}, board.Move{Kind: "shift", Args: ShiftArgs{By: 1, Keep: true}}),
-		pieces.Move(kit, "columns", "Choose the columns that are shown though empty; others appear when they are needed.",
+		pieces.Move("columns", "Choose the columns that are shown though empty; others appear when they are needed.",
 			board.Looks, nil, Discs.columns, kit.Sample, ColumnsArgs{place.Thousands, place.Hundredths}),
-		pieces.Move(kit, "rows", "Set the number of rows.", board.Looks, nil, Discs.setRows, kit.Sample, CountArgs{2}),
-		pieces.Move(kit, "join", "Bring the discs of all rows into one.", board.Keeps, nil, Discs.join,
+		pieces.Move("rows", "Set the number of rows.", board.Looks, nil, Discs.setRows, kit.Sample, CountArgs{2}),
+		pieces.Move("join", "Bring the discs of all rows into one.", board.Keeps, nil, Discs.join,
 			"discs 1h 4t 6o + 8t 7o", board.NoArgs{}),
-		pieces.Move(kit, "together", "Lay the addends in one row, or each in its own; they stay addends.", board.Looks, nil,
+		pieces.Move("together", "Lay the addends in one row, or each in its own; they stay addends.", board.Looks, nil,
 			Discs.together, "discs 1h 4t 6o + 8t 7o", TogetherArgs{Shown: true}),
-		pieces.Move(kit, "traces", "Bundled and opened discs leave their trace, and the written method follows them.",
+		pieces.Move("traces", "Bundled and opened discs leave their trace, and the written method follows them.",
 			board.Looks, nil,
 			Discs.traces, kit.Sample, pieces.TracesArgs{Shown: true}),
-		pieces.Move(kit, "style", "Labelled discs or plain dots.", board.Looks, nil, Discs.style, kit.Sample,
+		pieces.Move("style", "Labelled discs or plain dots.", board.Looks, nil, Discs.style, kit.Sample,
 			StyleArgs{"dots"}),
-		pieces.Move(kit, "cards",
+		pieces.Move("cards",
 			"Digit cards below the chart follow the discs; they may reach further down, with zeros where digits lack.",
 			board.Looks, nil, Discs.showCards, kit.Sample, CardsArgs{Shown: true}),
-		pieces.Move(kit, "digits", "Lay digit cards alone on the chart.", board.Sets, setsNothing, Discs.digits, kit.Sample,
+		pieces.Move("digits", "Lay digit cards alone on the chart.", board.Sets, setsNothing, Discs.digits, kit.Sample,
 			DigitsArgs{"40.50"}),
-		pieces.Move(kit, "groups", "Set the number of tracks to share into; the discs are kept.", board.Keeps, nil,
+		pieces.Move("groups", "Set the number of tracks to share into; the discs are kept.", board.Keeps, nil,
 			Discs.groups, kit.Sample, CountArgs{3}),
-		pieces.Move(kit, "share",
+		pieces.Move("share",
 			"Deal the discs of a place round the tracks, one to each at a time; the rest stay in the chart.", board.Keeps, nil,
 			Discs.share, "discs 7h 2t 6o", pieces.PlaceArgs{Place: place.Hundreds}, groups),
-		pieces.Move(kit, "deal", "Give one disc of a place to the group whose turn it is.", board.Keeps, nil, Discs.deal,
+		pieces.Move("deal", "Give one disc of a place to the group whose turn it is.", board.Keeps, nil, Discs.deal,
 			"discs 7h 2t 6o", pieces.PlaceArgs{Place: place.Hundreds}, groups),
 		board.Rule[Discs, PutArgs]{
 			Kind: "put", Doc: "Put discs on a track, or back into the chart.", Laws: []board.LawKind{board.Keeps},
@@ -159,11 +159,11 @@ func moves() []board.MoveSpec {
 				return a, err
 			}, Board: kit.Sample, Before: []board.Move{groups}, Example: PutArgs{[]board.Select{{Count: 3}}, 1},
 		}.Spec(),
-		pieces.Move(kit, "gather", "Bring all discs back into the chart.", board.Keeps, nil, Discs.gather, "discs 7h 2t 6o",
+		pieces.Move("gather", "Bring all discs back into the chart.", board.Keeps, nil, Discs.gather, "discs 7h 2t 6o",
 			board.NoArgs{}, groups, board.Move{Kind: "share", Args: pieces.PlaceArgs{Place: place.Hundreds}}),
-		pieces.Move(kit, "tidy", "Rings, marks, copies and traces are put away.", board.Keeps, nil, Discs.tidy, kit.Sample,
+		pieces.Move("tidy", "Rings, marks, copies and traces are put away.", board.Keeps, nil, Discs.tidy, kit.Sample,
 			board.NoArgs{}, board.Move{Kind: "ring", Args: pieces.RingArgs{Pieces: []board.Select{{Count: 3}}}}),
-		pieces.Move(kit, "clear", "Put all discs away.", board.Sets, setsNone, Discs.clear, kit.Sample, board.NoArgs{}),
+		pieces.Move("clear", "Put all discs away.", board.Sets, setsNone, Discs.clear, kit.Sample, board.NoArgs{}),
 	}
 	return slices.Concat(kit.Placing("discs 0", "discs 1h 4t 13o"), own, kit.Standing())
 }
@@ -196,7 +196,7 @@ func readOuts(m board.Model, w say.Vocabulary, _ []board.Covering) []board.ReadO
 				left++
 			}
 		}
-		rest := d.With(slices.DeleteFunc(slices.Clone(d.List), func(k pieces.Piece) bool { return k.Group > 0 }))
+		rest := d.with(slices.DeleteFunc(slices.Clone(d.List), func(k pieces.Piece) bool { return k.Group > 0 }))
 		leftOver := say.Number("left", say.Amount, board.Total(rest))
 		if text = say.New("counters.groups", say.Text("list", say.Amount, strings.Join(in, ", ")),
 			leftOver).Text(w); allEqual(in) {

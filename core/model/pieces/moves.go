@@ -9,14 +9,16 @@ import (
 )
 
 // Holder is a model of pieces. With is the model holding other pieces.
-type Holder[M any] interface {
+type Holder interface {
 	board.Model
 	Held() []Piece
-	With([]Piece) M
+	With([]Piece) Holder
 }
 
-// Kit makes the moves that the models of pieces share.
-type Kit[M Holder[M]] struct {
+// Kit makes the moves that the models of pieces share. They are made on any of
+// the models, not for each: moves of its own for each would make the browser's
+// core a twentieth larger.
+type Kit struct {
 	Rules
 	// Sample is a board of the model, in notation, with several ones; OnSample is
 	// a part of it to name in examples.
@@ -49,7 +51,7 @@ type LayArgs struct {
 
 // Standing are the moves that change how pieces stand: in play, crossed out,
 // taken, ringed, counted; and copies to look at.
-func (k Kit[M]) Standing() []board.MoveSpec {
+func (k Kit) Standing() []board.MoveSpec {
 	some := PiecesArgs{[]board.Select{{Place: place.Ones, Count: 3}}}
 	out := func(s State) bool { return s == Crossed || s == Taken }
 	taken := []board.Move{{Kind: "take", Args: some}}
@@ -65,38 +67,38 @@ func (k Kit[M]) Standing() []board.MoveSpec {
 			func(s State) bool { return s == Copy }, k.intoPlay,
 			PiecesArgs{[]board.Select{{Place: place.Ones, State: "copy", Count: 1}}}, []board.Move{{Kind: "copy", Args: some}}),
 		k.piecesMove("remove", "Put pieces away without a trace.", board.Takes, inPlay, k.remove, some, nil),
-		board.Rule[M, RingArgs]{
+		board.Rule[Holder, RingArgs]{
 			Kind: "ring", Doc: "Ring pieces; rings drawn before go, unless this one stands beside them.",
 			Laws: []board.LawKind{board.Looks}, Apply: k.ring, Board: k.Sample, Example: RingArgs{Pieces: some.Pieces},
-			Saved: func(m M, a RingArgs) (RingArgs, error) {
+			Saved: func(m Holder, a RingArgs) (RingArgs, error) {
 				sels, err := k.Saved(m.Held(), a.Pieces)
 				return RingArgs{sels, a.Beside}, err
 			},
 		}.Spec(),
 		k.piecesMove("copy", "Lay copies of pieces beside them, to compare. Copies are not in play.", board.Looks, nil,
 			k.copies, some, nil),
-		Move(k, "counted", "Take the mark off new pieces.", board.Looks, nil, k.counted, k.Sample, board.NoArgs{}),
+		Move("counted", "Take the mark off new pieces.", board.Looks, nil, k.counted, k.Sample, board.NoArgs{}),
 	}
 }
 
 // Move is a rule of a model of pieces, with the law of its first kind.
-func Move[M Holder[M], A any](_ Kit[M], kind, doc string, law board.LawKind, tell func(M, A) (board.Law, error),
+func Move[M Holder, A any](kind, doc string, law board.LawKind, tell func(M, A) (board.Law, error),
 	apply func(M, A, *board.Tx) (M, error), on string, example A, before ...board.Move) board.MoveSpec {
 	return board.Rule[M, A]{Kind: kind, Doc: doc, Laws: []board.LawKind{law}, Law: tell, Apply: apply, Board: on,
 		Before: before, Example: example}.Spec()
 }
 
-func (k Kit[M]) piecesMove(kind, doc string, law board.LawKind, counts func(State) bool,
-	apply func(M, PiecesArgs, *board.Tx) (M, error), example PiecesArgs, before []board.Move) board.MoveSpec {
-	r := board.Rule[M, PiecesArgs]{
+func (k Kit) piecesMove(kind, doc string, law board.LawKind, counts func(State) bool,
+	apply func(Holder, PiecesArgs, *board.Tx) (Holder, error), example PiecesArgs, before []board.Move) board.MoveSpec {
+	r := board.Rule[Holder, PiecesArgs]{
 		Kind: kind, Doc: doc, Laws: []board.LawKind{law}, Apply: apply, Board: k.Sample, Before: before, Example: example,
-		Saved: func(m M, a PiecesArgs) (PiecesArgs, error) {
+		Saved: func(m Holder, a PiecesArgs) (PiecesArgs, error) {
 			sels, err := k.Saved(m.Held(), a.Pieces)
 			return PiecesArgs{sels}, err
 		},
 	}
 	if counts != nil {
-		r.Law = func(m M, a PiecesArgs) (board.Law, error) {
+		r.Law = func(m Holder, a PiecesArgs) (board.Law, error) {
 			found, err := k.FindAll(m.Held(), a.Pieces)
 			if err != nil {
 				return board.Law{}, err
@@ -110,7 +112,7 @@ func (k Kit[M]) piecesMove(kind, doc string, law board.LawKind, counts func(Stat
 
 // worth is the law of some pieces coming or going, told by the model itself:
 // its pieces may count a larger unit.
-func (k Kit[M]) worth(m M, law board.LawKind, found []Piece) (board.Law, error) {
+func (k Kit) worth(m Holder, law board.LawKind, found []Piece) (board.Law, error) {
 	only := m.With(Each(found, func(p *Piece) { p.State = Play }))
 	v, err := only.InPlay().Total()
 	return board.Law{Kind: law, Value: v}, err
@@ -119,8 +121,8 @@ func (k Kit[M]) worth(m M, law board.LawKind, found []Piece) (board.Law, error) 
 func inPlay(s State) bool { return s == Play }
 
 // setState makes a move that brings pieces from some states to another.
-func (k Kit[M]) setState(to State, did string, from ...State) func(M, PiecesArgs, *board.Tx) (M, error) {
-	return func(m M, a PiecesArgs, t *board.Tx) (M, error) {
+func (k Kit) setState(to State, did string, from ...State) func(Holder, PiecesArgs, *board.Tx) (Holder, error) {
+	return func(m Holder, a PiecesArgs, t *board.Tx) (Holder, error) {
 		found, err := k.FindAll(m.Held(), a.Pieces)
 		if err != nil {
 			return m, err
@@ -142,7 +144,7 @@ func (k Kit[M]) setState(to State, did string, from ...State) func(M, PiecesArgs
 }
 
 // intoPlay lets copies count. Those of a start row only show what was.
-func (k Kit[M]) intoPlay(m M, a PiecesArgs, t *board.Tx) (M, error) {
+func (k Kit) intoPlay(m Holder, a PiecesArgs, t *board.Tx) (Holder, error) {
 	found, err := k.FindAll(m.Held(), a.Pieces)
 	if err != nil {
 		return m, err
@@ -153,7 +155,7 @@ func (k Kit[M]) intoPlay(m M, a PiecesArgs, t *board.Tx) (M, error) {
 	return k.setState(Play, "did.restored", Copy)(m, a, t)
 }
 
-func (k Kit[M]) remove(m M, a PiecesArgs, t *board.Tx) (M, error) {
+func (k Kit) remove(m Holder, a PiecesArgs, t *board.Tx) (Holder, error) {
 	found, err := k.FindAll(m.Held(), a.Pieces)
 	if err != nil {
 		return m, err
@@ -162,7 +164,7 @@ func (k Kit[M]) remove(m M, a PiecesArgs, t *board.Tx) (M, error) {
 	return m.With(Without(m.Held(), IDs(found))), nil
 }
 
-func (k Kit[M]) ring(m M, a RingArgs, t *board.Tx) (M, error) {
+func (k Kit) ring(m Holder, a RingArgs, t *board.Tx) (Holder, error) {
 	found, err := k.FindPlaying(m.Held(), a.Pieces)
 	if err != nil {
 		return m, err
@@ -182,7 +184,7 @@ func (k Kit[M]) ring(m M, a RingArgs, t *board.Tx) (M, error) {
 	return m.With(Change(list, IDs(found), func(p *Piece) { p.Ring = ring })), nil
 }
 
-func (k Kit[M]) copies(m M, a PiecesArgs, t *board.Tx) (M, error) {
+func (k Kit) copies(m Holder, a PiecesArgs, t *board.Tx) (Holder, error) {
 	found, err := k.FindAll(m.Held(), a.Pieces)
 	if err != nil {
 		return m, err
@@ -199,13 +201,13 @@ func (k Kit[M]) copies(m M, a PiecesArgs, t *board.Tx) (M, error) {
 	return m.With(list), nil
 }
 
-func (k Kit[M]) counted(m M, _ board.NoArgs, t *board.Tx) (M, error) {
+func (k Kit) counted(m Holder, _ board.NoArgs, t *board.Tx) (Holder, error) {
 	t.Say("did.counted")
 	return m.With(Each(m.Held(), func(p *Piece) { p.New = false })), nil
 }
 
 // Offers are the verbs of a selection for how its pieces stand.
-func (k Kit[M]) Offers(ids []board.PieceID) []board.Offer {
+func (k Kit) Offers(ids []board.PieceID) []board.Offer {
 	sel := PiecesArgs{[]board.Select{{IDs: ids}}}
 	var list []board.Offer
 	for _, kind := range []string{"take", "cross", "restore", "intoPlay", "ring", "copy", "remove"} {
@@ -224,8 +226,8 @@ func Offer(kind string, args any, values ...say.Value) board.Offer {
 }
 
 // FindIDs are the ids of what a selector means, none when it does not fit.
-func (k Kit[M]) FindIDs(m board.Model, sel board.Select) []board.PieceID {
-	found, err := k.Find(m.(M).Held(), sel)
+func (k Kit) FindIDs(m board.Model, sel board.Select) []board.PieceID {
+	found, err := k.Find(m.(Holder).Held(), sel)
 	if err != nil {
 		return nil
 	}
@@ -233,7 +235,7 @@ func (k Kit[M]) FindIDs(m board.Model, sel board.Select) []board.PieceID {
 }
 
 // LayFree moves pieces freely from where the layout has them.
-func (k Kit[M]) LayFree(m M, a LayArgs, t *board.Tx) (M, error) {
+func (k Kit) LayFree(m Holder, a LayArgs, t *board.Tx) (Holder, error) {
 	found, err := k.FindAll(m.Held(), a.Pieces)
 	if err != nil {
 		return m, err
@@ -250,12 +252,12 @@ func (k Kit[M]) LayFree(m M, a LayArgs, t *board.Tx) (M, error) {
 }
 
 // LayMove is the move that lays pieces freely.
-func (k Kit[M]) LayMove(doc string, apply func(M, LayArgs, *board.Tx) (M, error),
+func (k Kit) LayMove(doc string, apply func(Holder, LayArgs, *board.Tx) (Holder, error),
 	before ...board.Move) board.MoveSpec {
-	return board.Rule[M, LayArgs]{
+	return board.Rule[Holder, LayArgs]{
 		Kind: "lay", Doc: doc, Laws: []board.LawKind{board.Keeps}, Apply: apply, Board: k.Sample, Before: before,
 		Example: LayArgs{Pieces: []board.Select{{Count: 3}}, DX: 40, DY: 20},
-		Saved: func(m M, a LayArgs) (LayArgs, error) {
+		Saved: func(m Holder, a LayArgs) (LayArgs, error) {
 			sels, err := k.Saved(m.Held(), a.Pieces)
 			a.Pieces = sels
 			return a, err

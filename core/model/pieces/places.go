@@ -70,41 +70,41 @@ type OpenArgs struct {
 
 // Placing are the moves of pieces that have places: building, bundling,
 // unbundling, and steps of one more and one less.
-func (k Kit[M]) Placing(empty, many string) []board.MoveSpec {
+func (k Kit) Placing(empty, many string) []board.MoveSpec {
 	next := k.Least + 1
 	if k.Has(place.Tens) {
 		next = place.Tens
 	}
 	return []board.MoveSpec{
-		Move(k, "build", "Put the number on the board at once, in place of what is there.", board.Sets,
+		Move("build", "Put the number on the board at once, in place of what is there.", board.Sets,
 			k.AmountLaw(board.Sets), k.Build, empty, AmountArgs{Amount: "14 tens 6 ones"}),
-		Move(k, "place", "Put an amount on the board beside what is there.", board.Adds, k.AmountLaw(board.Adds), k.place,
+		Move("place", "Put an amount on the board beside what is there.", board.Adds, k.AmountLaw(board.Adds), k.place,
 			empty, AmountArgs{Amount: "46"}),
-		board.Rule[M, BundleArgs]{
+		board.Rule[Holder, BundleArgs]{
 			Kind: "bundle", Doc: "Ten pieces of a place become one of the next.", Laws: []board.LawKind{board.Keeps},
 			Apply: k.Bundle, Saved: k.savedBundle, Board: many, Example: BundleArgs{Place: next - 1},
 		}.Spec(),
-		board.Rule[M, UnbundleArgs]{
+		board.Rule[Holder, UnbundleArgs]{
 			Kind: "unbundle", Doc: "A piece becomes ten of the next smaller place, or is opened further, place by place.",
 			Laws:  []board.LawKind{board.Keeps},
 			Apply: k.Unbundle, Saved: k.savedUnbundle, Board: k.Sample, Example: UnbundleArgs{Place: next},
 		}.Spec(),
-		board.Rule[M, StepArgs]{
+		board.Rule[Holder, StepArgs]{
 			Kind: "step", Doc: "One more or one less at a place, crossing tens and hundreds by a bundle or an unbundle that " +
 				"is seen.",
-			Laws: []board.LawKind{board.Adds, board.Takes}, Law: stepLaw[M], Apply: k.step, Board: k.Sample,
+			Laws: []board.LawKind{board.Adds, board.Takes}, Law: stepLaw, Apply: k.step, Board: k.Sample,
 			Example: StepArgs{Place: next},
 		}.Spec(),
-		Move(k, "openAll", "Show all that is in play in ones, or in another place.", board.Keeps, nil, k.openAll, k.Sample,
+		Move("openAll", "Show all that is in play in ones, or in another place.", board.Keeps, nil, k.openAll, k.Sample,
 			OpenArgs{}),
-		Move(k, "fewest", "Bundle wherever there are ten or more: the fewest pieces that show the number.", board.Keeps, nil,
+		Move("fewest", "Bundle wherever there are ten or more: the fewest pieces that show the number.", board.Keeps, nil,
 			k.fewest, many, board.NoArgs{}),
 	}
 }
 
 // Build puts an amount on the board in place of what is there. Numbers parted
 // by a plus sign are addends, each in its part.
-func (k Kit[M]) Build(m M, a AmountArgs, t *board.Tx) (M, error) {
+func (k Kit) Build(m Holder, a AmountArgs, t *board.Tx) (Holder, error) {
 	forms, err := k.addends(a, k.laidTo(m))
 	if err != nil {
 		return m, err
@@ -144,12 +144,12 @@ func (k Kit[M]) Build(m M, a AmountArgs, t *board.Tx) (M, error) {
 
 // laidTo is the largest place that amounts are laid in on a model: further columns that
 // are shown, or hold a piece, are used too.
-func (k Kit[M]) laidTo(m M) place.Place {
+func (k Kit) laidTo(m Holder) place.Place {
 	if k.Laid == place.Ones {
 		return k.Most
 	}
 	top := k.Laid
-	if shows, ok := any(m).(interface{ ShownTo() place.Place }); ok {
+	if shows, ok := m.(interface{ ShownTo() place.Place }); ok {
 		top = max(top, min(shows.ShownTo(), k.Most))
 	}
 	for _, c := range InPlay(m.Held()) {
@@ -159,7 +159,7 @@ func (k Kit[M]) laidTo(m M) place.Place {
 }
 
 // addends reads "146 + 87" as two amounts, and anything else as one.
-func (k Kit[M]) addends(a AmountArgs, top place.Place) ([]place.UnitForm, error) {
+func (k Kit) addends(a AmountArgs, top place.Place) ([]place.UnitForm, error) {
 	texts := []string{a.Amount}
 	if !hasWords(a.Amount) {
 		texts = strings.Split(a.Amount, "+")
@@ -178,7 +178,7 @@ func (k Kit[M]) addends(a AmountArgs, top place.Place) ([]place.UnitForm, error)
 	return forms, nil
 }
 
-func (k Kit[M]) place(m M, a AmountArgs, t *board.Tx) (M, error) {
+func (k Kit) place(m Holder, a AmountArgs, t *board.Tx) (Holder, error) {
 	form, err := k.form(a, k.laidTo(m))
 	if err != nil {
 		return m, err
@@ -204,7 +204,7 @@ func hasWords(amount string) bool { return strings.ContainsFunc(amount, unicode.
 
 // form reads an amount. A numeral whose digits reach past the largest piece is
 // built of more of the largest.
-func (k Kit[M]) form(a AmountArgs, top place.Place) (place.UnitForm, error) {
+func (k Kit) form(a AmountArgs, top place.Place) (place.UnitForm, error) {
 	form, err := place.ParseAmount(a.Amount)
 	if err != nil {
 		return nil, board.BadNumber(err)
@@ -253,8 +253,8 @@ func Hold(form place.UnitForm, top place.Place) place.UnitForm {
 }
 
 // AmountLaw is the value of an amount, as adds or as sets.
-func (k Kit[M]) AmountLaw(kind board.LawKind) func(M, AmountArgs) (board.Law, error) {
-	return func(m M, a AmountArgs) (board.Law, error) {
+func (k Kit) AmountLaw(kind board.LawKind) func(Holder, AmountArgs) (board.Law, error) {
+	return func(m Holder, a AmountArgs) (board.Law, error) {
 		forms, err := k.addends(a, k.laidTo(m))
 		if err != nil {
 			return board.Law{}, err
@@ -267,7 +267,7 @@ func (k Kit[M]) AmountLaw(kind board.LawKind) func(M, AmountArgs) (board.Law, er
 // Bundle makes ten pieces of a place into one of the next. What is over ten
 // stays; with fewer than ten nothing changes and the refusal says how many more
 // are needed.
-func (k Kit[M]) Bundle(m M, a BundleArgs, t *board.Tx) (M, error) {
+func (k Kit) Bundle(m Holder, a BundleArgs, t *board.Tx) (Holder, error) {
 	ten, err := k.ten(m.Held(), a)
 	if err != nil {
 		return m, err
@@ -294,7 +294,7 @@ func bundleTen(list, ten []Piece, trace bool, t *board.Tx) ([]Piece, Piece) {
 }
 
 // ten is the first ten pieces to bundle.
-func (k Kit[M]) ten(list []Piece, a BundleArgs) ([]Piece, error) {
+func (k Kit) ten(list []Piece, a BundleArgs) ([]Piece, error) {
 	if !k.Has(a.Place) {
 		return nil, k.NoPiece(a.Place)
 	}
@@ -344,7 +344,7 @@ func centre(list []Piece) (loose bool, x, y int32) {
 
 // Unbundle opens pieces into ten of the next smaller place each, or further
 // down, with a stage at each place on the way.
-func (k Kit[M]) Unbundle(m M, a UnbundleArgs, t *board.Tx) (M, error) {
+func (k Kit) Unbundle(m Holder, a UnbundleArgs, t *board.Tx) (Holder, error) {
 	to, err := k.target(a)
 	if err != nil {
 		return m, err
@@ -401,7 +401,7 @@ func openOnce(list, found []Piece, trace bool, t *board.Tx) (now, made []Piece) 
 	return Insert(list, slices.Clone(made)...), made
 }
 
-func (k Kit[M]) target(a UnbundleArgs) (place.Place, error) {
+func (k Kit) target(a UnbundleArgs) (place.Place, error) {
 	if !k.Has(a.Place) {
 		return 0, k.NoPiece(a.Place)
 	}
@@ -417,7 +417,7 @@ func (k Kit[M]) target(a UnbundleArgs) (place.Place, error) {
 	return *a.To, nil
 }
 
-func (k Kit[M]) toOpen(list []Piece, a UnbundleArgs) ([]Piece, error) {
+func (k Kit) toOpen(list []Piece, a UnbundleArgs) ([]Piece, error) {
 	if len(a.Pieces) == 0 {
 		return k.Find(list, board.Select{Place: a.Place, Count: max(a.Count, 1)})
 	}
@@ -431,19 +431,19 @@ func (k Kit[M]) toOpen(list []Piece, a UnbundleArgs) ([]Piece, error) {
 	return found, AllIn(found, Play)
 }
 
-func (k Kit[M]) savedBundle(m M, a BundleArgs) (BundleArgs, error) {
+func (k Kit) savedBundle(m Holder, a BundleArgs) (BundleArgs, error) {
 	sels, err := k.Saved(m.Held(), a.Pieces)
 	a.Pieces = sels
 	return a, err
 }
 
-func (k Kit[M]) savedUnbundle(m M, a UnbundleArgs) (UnbundleArgs, error) {
+func (k Kit) savedUnbundle(m Holder, a UnbundleArgs) (UnbundleArgs, error) {
 	sels, err := k.Saved(m.Held(), a.Pieces)
 	a.Pieces = sels
 	return a, err
 }
 
-func stepLaw[M any](_ M, a StepArgs) (board.Law, error) {
+func stepLaw(_ Holder, a StepArgs) (board.Law, error) {
 	if a.Down {
 		return board.Law{Kind: board.Takes, Value: a.Place.Value()}, nil
 	}
@@ -452,7 +452,7 @@ func stepLaw[M any](_ M, a StepArgs) (board.Law, error) {
 
 // step adds or takes one at a place. Ten of a place are bundled at once, and
 // where there is none to take, one of the next is opened; each is a stage.
-func (k Kit[M]) step(m M, a StepArgs, t *board.Tx) (M, error) {
+func (k Kit) step(m Holder, a StepArgs, t *board.Tx) (Holder, error) {
 	if !k.Has(a.Place) {
 		return m, k.NoPiece(a.Place)
 	}
@@ -482,7 +482,7 @@ func (k Kit[M]) step(m M, a StepArgs, t *board.Tx) (M, error) {
 
 func add(m board.Model, v place.Number) (place.Number, error) { return board.Total(m).Add(v) }
 
-func (k Kit[M]) stepDown(m M, at place.Place, t *board.Tx) (M, error) {
+func (k Kit) stepDown(m Holder, at place.Place, t *board.Tx) (Holder, error) {
 	from := at
 	for ; from <= k.Most; from++ {
 		if pool, _ := k.Pool(m.Held(), board.Select{Place: from}); len(pool) > 0 {
@@ -506,7 +506,7 @@ func (k Kit[M]) stepDown(m M, at place.Place, t *board.Tx) (M, error) {
 }
 
 // openAll opens every piece in play above a place down to it.
-func (k Kit[M]) openAll(m M, a OpenArgs, t *board.Tx) (M, error) {
+func (k Kit) openAll(m Holder, a OpenArgs, t *board.Tx) (Holder, error) {
 	if !k.Has(a.To) {
 		return m, k.NoPiece(a.To)
 	}
@@ -536,7 +536,7 @@ func (k Kit[M]) openAll(m M, a OpenArgs, t *board.Tx) (M, error) {
 }
 
 // fewest bundles wherever there are ten, from the smallest place up.
-func (k Kit[M]) fewest(m M, _ board.NoArgs, t *board.Tx) (M, error) {
+func (k Kit) fewest(m Holder, _ board.NoArgs, t *board.Tx) (Holder, error) {
 	list := m.Held()
 	for p, top := k.Least, k.laidTo(m); p < top; p++ {
 		pool, _ := k.Pool(list, board.Select{Place: p})
@@ -549,7 +549,7 @@ func (k Kit[M]) fewest(m M, _ board.NoArgs, t *board.Tx) (M, error) {
 }
 
 // BundleOffers are the verbs of a selection for going up and down the places.
-func (k Kit[M]) BundleOffers(m M, ids []board.PieceID) []board.Offer {
+func (k Kit) BundleOffers(m Holder, ids []board.PieceID) []board.Offer {
 	found, err := byID(m.Held(), ids)
 	if err != nil || len(found) == 0 {
 		return nil
@@ -576,8 +576,8 @@ func (r Rules) ColumnOffer(p place.Place) *board.Offer {
 
 // Follow brings the pieces in play to a number by the difference: as the form
 // lies where the model has its places, regrouped where not.
-func (k Kit[M]) Follow(model board.Model, form place.UnitForm, t *board.Tx) (board.Model, error) {
-	m := model.(M)
+func (k Kit) Follow(model board.Model, form place.UnitForm, t *board.Tx) (board.Model, error) {
+	m := model.(Holder)
 	list, err := k.FollowList(m.Held(), form, k.laidTo(m), t)
 	if err != nil {
 		return m, err
@@ -586,7 +586,7 @@ func (k Kit[M]) Follow(model board.Model, form place.UnitForm, t *board.Tx) (boa
 }
 
 // FollowList is Follow on the pieces alone.
-func (k Kit[M]) FollowList(list []Piece, form place.UnitForm, top place.Place, t *board.Tx) ([]Piece, error) {
+func (k Kit) FollowList(list []Piece, form place.UnitForm, top place.Place, t *board.Tx) ([]Piece, error) {
 	form = Hold(form, top)
 	total, err := form.Total()
 	if err != nil {
