@@ -64,7 +64,7 @@ function Bench({ id }: { id: string }) {
   useAddress(id);
   useLeave(id);
   useKeys();
-  // The pieces come first; what stands round them follows at once.
+  // The pieces come first, where they are going to stay; what stands round them follows at once.
   const rest = useDeferredValue(status === 'open', false);
   useEffect(() => {
     document.title = title ? `${title} – Unit Bloom` : 'Unit Bloom';
@@ -99,7 +99,7 @@ function Bench({ id }: { id: string }) {
   }
   return (
     <div className={cx('lesson')}>
-      {rest ? <Header id={id} come={come} onDialog={setDialog} /> : <header className={cx('bar')} />}
+      {rest ? <Header id={id} come={come} onDialog={setDialog} /> : <header className={cx('bar bar-room')} />}
       <Banners />
       <main className={cx('desk')}>
         <div className={cx('work')}>
@@ -117,9 +117,9 @@ function Bench({ id }: { id: string }) {
           <CaptureBar />
         </div>
         <SetUpSide />
-        {rest ? <Record /> : <aside className={cx('record')} />}
+        {rest ? <Record /> : <aside className={cx('record record-room')} />}
       </main>
-      {rest ? <Stem open={setDialog} /> : <nav className={cx('stem')} />}
+      {rest ? <Stem open={setDialog} /> : <nav className={cx('stem stem-room')} />}
       <Notices />
       <OpenDialog name={dialog} close={() => setDialog(undefined)} open={setDialog} />
     </div>
