@@ -17,7 +17,7 @@ import { useLesson } from './state/lesson';
 import { PresentPage } from './present/PresentPage';
 import { TeachPage } from './present/TeachPage';
 import { ApiError, onNewBuild, pageBuild } from './state/api';
-import { sendAgain } from './state/session';
+import { fetchAhead, sendAgain } from './state/session';
 import { accounts, useTeacher, type Teacher } from './state/teacher';
 import { Fault } from './shell/Fault';
 import { keepFocus } from './shell/focus';
@@ -180,6 +180,8 @@ keepFocus();
 // The core is made ready while the first page is drawn, which says if it fails. The shelf and a
 // child's desk stand without it, and ask for it when there are lessons, or tasks.
 if (!onShelf && !atDesk) loadCore().catch(() => undefined);
+const [, first] = /^\/lesson\/([^/]+)(?:\/present)?$/.exec(location.pathname) ?? [];
+if (first) fetchAhead(first);
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

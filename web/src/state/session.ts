@@ -44,7 +44,9 @@ export async function openLesson(id: string, wanted?: string) {
   try {
     const core = loadCore();
     core.catch(() => undefined); // it is told below
-    const { rev, lesson: file, copy, local, by, shared } = await fetched(id, core);
+    const answer = ahead?.id === id ? ahead.answer : fetched(id, core);
+    ahead = undefined;
+    const { rev, lesson: file, copy, local, by, shared } = await answer;
     await core;
     if (get().id !== id) return;
     const opened: Doc = { id, handle: 0, outbox: undefined, log: { lesson: file, edits: [] } };
@@ -64,6 +66,19 @@ export async function openLesson(id: string, wanted?: string) {
   } catch (error) {
     if (get().id === id) set({ status: 'failed', failure: sentence(error) });
   }
+}
+
+/** What is on its way for the page's first lesson. */
+let ahead: { id: string; answer: Promise<Fetched> } | undefined;
+
+/** Asks for the lesson that this page is going to open, while the page itself is made ready. */
+export function fetchAhead(id: string) {
+  const core = loadCore();
+  core.catch(() => undefined);
+  const answer = fetched(id, core);
+  ahead = { id, answer };
+  // What could not be had now is asked for again when it is opened, as after a sign-in.
+  answer.catch(() => (ahead = undefined));
 }
 
 /**
@@ -101,6 +116,11 @@ interface Fetched {
 /** The lesson from the server, or one that was made on this device and is only here yet. */
 async function fetched(id: string, core: Promise<void>): Promise<Fetched> {
   try {
+    // It is asked for while the device is; where something of it was left here, again after that was sent.
+    const asked = api.get(id);
+    asked.catch(() => undefined);
+    const left = await device.of(id).catch(() => []);
+    if (left.length === 0) return { ...(await asked), copy: undefined, local: [] };
     const copy = await sendLeftovers(id, leftovers);
     return { ...(await api.get(id)), copy, local: [] };
   } catch (error) {
