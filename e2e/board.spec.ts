@@ -265,37 +265,41 @@ test('number sentences are judged, filled, and given arrows; two models are comp
   await expect(page.getByRole('alert')).toHaveText('408 < 480');
 });
 
-test('from its first piece on the board stands where it stays', async ({ page }) => {
-  await page.addInitScript(() => {
-    const places: string[] = [];
-    const look = () => {
-      const seen = [...document.querySelectorAll('#board [data-piece], .zone.column')].map((e) => {
-        const { x, y, width } = e.getBoundingClientRect();
-        return `${Math.round(x)} ${Math.round(y)} ${Math.round(width)}`;
-      });
-      if (seen.length && places.at(-1) !== seen.join(', ')) places.push(seen.join(', '));
+test.describe('in a page of its own', () => {
+  test.use({ anew: true });
+
+  test('from its first piece on the board stands where it stays', async ({ page }) => {
+    await page.addInitScript(() => {
+      const places: string[] = [];
+      const look = () => {
+        const seen = [...document.querySelectorAll('#board [data-piece], .zone.column')].map((e) => {
+          const { x, y, width } = e.getBoundingClientRect();
+          return `${Math.round(x)} ${Math.round(y)} ${Math.round(width)}`;
+        });
+        if (seen.length && places.at(-1) !== seen.join(', ')) places.push(seen.join(', '));
+        requestAnimationFrame(look);
+      };
       requestAnimationFrame(look);
-    };
-    requestAnimationFrame(look);
-    Object.assign(globalThis, { places });
-  });
-  for (const [width, height] of [
-    [1280, 800],
-    [1920, 1080],
-    [820, 1180],
-    [390, 844],
-  ] as const) {
-    await page.setViewportSize({ width, height });
-    await page.goto('about:blank');
-    await open(page, [blocks({ tens: 3, ones: 2 })]);
-    await expect(page.getByRole('button', { name: 'Add next' })).toBeVisible();
-    await expect(page.getByRole('button', { name: 'Add 1 ten' })).toBeVisible();
-    await expect(says(page, 'unitForm')).toHaveText('3 tens 2 ones');
-    // A frame that was drawn after all of it is there has been looked at.
-    const places = await page.evaluate(async () => {
-      for (let i = 0; i < 3; i++) await new Promise(requestAnimationFrame);
-      return (globalThis as unknown as { places: string[] }).places;
+      Object.assign(globalThis, { places });
     });
-    expect(places, `${width} × ${height}`).toHaveLength(1);
-  }
+    for (const [width, height] of [
+      [1280, 800],
+      [1920, 1080],
+      [820, 1180],
+      [390, 844],
+    ] as const) {
+      await page.setViewportSize({ width, height });
+      await page.goto('about:blank');
+      await open(page, [blocks({ tens: 3, ones: 2 })]);
+      await expect(page.getByRole('button', { name: 'Add next' })).toBeVisible();
+      await expect(page.getByRole('button', { name: 'Add 1 ten' })).toBeVisible();
+      await expect(says(page, 'unitForm')).toHaveText('3 tens 2 ones');
+      // A frame that was drawn after all of it is there has been looked at.
+      const places = await page.evaluate(async () => {
+        for (let i = 0; i < 3; i++) await new Promise(requestAnimationFrame);
+        return (globalThis as unknown as { places: string[] }).places;
+      });
+      expect(places, `${width} × ${height}`).toHaveLength(1);
+    }
+  });
 });

@@ -82,12 +82,12 @@ async function* states(page: Page): AsyncGenerator<string> {
   await page.getByRole('button', { name: 'More', exact: true }).click();
   await expect(page.getByRole('dialog', { name: 'More' })).toBeVisible();
   yield 'the rest while presenting';
-  await page.goto(`/lesson/${id}/paper?as=steps`);
+  await go(page, `/lesson/${id}/paper?as=steps`);
   await expect(page.getByRole('region', { name: /^Page 1/ })).toBeVisible();
   yield 'on paper';
-  await page.goto(`/lesson/${id}/teach`);
+  await go(page, `/lesson/${id}/teach`);
   yield 'the teacher’s window';
-  await page.goto('/lesson/there-is-none');
+  await go(page, '/lesson/there-is-none');
   await expect(page.getByText('This lesson does not open')).toBeVisible();
   yield 'a lesson that does not open';
 }
@@ -117,6 +117,11 @@ for (const begun of process.env.EVERY_SIZE
 test('axe finds nothing in a dark room', async ({ page }) => {
   test.setTimeout(300_000);
   await page.emulateMedia({ colorScheme: 'dark' });
+  await open(page, [blocks({ ones: 3 })]);
+  await expect(page.locator('html'), 'as the device is, from one hour to the next').toHaveAttribute(
+    'data-room',
+    'dark',
+  );
   // The states are the same, and only their colours are others.
   for await (const state of states(page))
     await test.step(state, () => sound(page, state, ['color-contrast']));

@@ -2,6 +2,7 @@ import {
   blocks,
   choose,
   expect,
+  go,
   newExample,
   open,
   present,
@@ -76,7 +77,7 @@ for (const [operation, list] of Object.entries(problems)) {
       app.url,
       others.map(([name, problem]) => ({ method: name, typed: problem })),
     );
-    await page.goto(`/lesson/${id}`);
+    await go(page, `/lesson/${id}`);
     const here = page.locator('.Stem_scene.Stem_here');
     const last = async () => {
       const place = await page.locator('.Prompt_prompt-place').textContent();

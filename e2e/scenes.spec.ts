@@ -1,6 +1,6 @@
 // Scenes on the stem: many at once, to another lesson, by finger and by keys.
 import type { Page } from '@playwright/test';
-import { centre, choose, expect, fingers, open, rack, saved, test } from './teacher';
+import { centre, choose, expect, fingers, go, open, rack, saved, test } from './teacher';
 
 const buds = (page: Page) => page.locator('.Stem_bud');
 
@@ -15,7 +15,7 @@ async function boards(page: Page, ...numbers: number[]) {
       scenes: numbers.map((n) => ({ id: `n${n}`, title: `Number ${n}`, start: { models: [rack(n)] } })),
     },
   });
-  await page.goto(`/lesson/${((await made.json()) as { id: string }).id}`);
+  await go(page, `/lesson/${((await made.json()) as { id: string }).id}`);
   await expect(buds(page)).toHaveCount(numbers.length);
 }
 
@@ -79,7 +79,7 @@ test('scenes are moved to another lesson, and copied where they are to stay', as
   await expect(page.getByText('2 scenes copied to “Planting day”.')).toBeVisible();
   await saved(page);
   await expect(buds(page)).toHaveCount(2);
-  await page.goto(`/lesson/${other}`);
+  await go(page, `/lesson/${other}`);
   await expect.poll(() => titles(page)).toEqual(['Board', 'Number 2', 'Number 1', 'Number 3']);
 });
 

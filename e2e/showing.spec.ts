@@ -5,7 +5,9 @@ import {
   blocks,
   counters,
   expect,
+  go,
   more,
+  lessonOf,
   newExample,
   open,
   pieces,
@@ -285,7 +287,7 @@ test('hands are counted unseen until all have chosen, and stay in sight until th
 
 test('a show of hands is offered the answer among what mistakes give', async ({ page, app }) => {
   const id = await exampleOf(page, app.url, 'column-subtract', ['402', '167'], 'discs');
-  await page.goto(`/lesson/${id}/present`);
+  await go(page, `/lesson/${id}/present`);
   await expect(page.getByRole('region', { name: 'Prompt' })).toBeVisible();
   await page.keyboard.press('s');
   const hands = page.locator('.HandsBar_hands-bar');
@@ -296,7 +298,7 @@ test('a show of hands is offered the answer among what mistakes give', async ({ 
 
 test('a look without counting lasts two seconds, and can be had again', async ({ page, app }) => {
   const id = await exampleOf(page, app.url, 'add-facts', ['8', '5'], 'rack');
-  await page.goto(`/lesson/${id}/present`);
+  await go(page, `/lesson/${id}/present`);
   const cue = page.getByRole('region', { name: 'Prompt' });
   const covered = page.getByRole('button', { name: 'Look again' });
   for (let n = 0; n < 12 && !(await cue.innerText()).includes('without counting'); n++) {
@@ -310,4 +312,23 @@ test('a look without counting lasts two seconds, and can be had again', async ({
   await expect(covered).toBeVisible({ timeout: 6000 });
   await page.keyboard.press('r');
   await expect(covered).toBeHidden();
+});
+
+test('who presents before the lesson is open gets there, however often', async ({ page }) => {
+  const board = (id: string) => ({ id, title: 'Board', start: { models: [blocks({ ones: 3 })] } });
+  const lessons = [await lessonOf(page, [board('a')]), await lessonOf(page, [board('b')])];
+  // A stream that nobody reads any more would keep its connection, of which a browser has six.
+  for (let n = 0; n < 12; n++) {
+    await go(page, `/lesson/${lessons[n % 2]!}`);
+    await go(page, `/lesson/${lessons[n % 2]!}/present`);
+    await expect(page.locator('.Composition_board')).toBeVisible();
+    expect(new URL(page.url()).pathname).toBe(`/lesson/${lessons[n % 2]!}/present`);
+  }
+});
+
+test('a lesson that does not open says so while presenting too', async ({ page }) => {
+  await go(page, '/lesson/nothing-here/present');
+  await expect(page.getByRole('alert')).toContainText('This lesson does not open');
+  await page.getByRole('link', { name: 'To the shelf' }).click();
+  await expect(page.getByRole('textbox', { name: 'What shall the class see?' })).toBeVisible();
 });

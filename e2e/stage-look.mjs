@@ -13,8 +13,11 @@ async function post(url, lesson) {
 }
 
 async function begun(page, url) {
-  await page.goto(url);
-  await page.waitForFunction(() => globalThis.unitbloomCore);
+  const runs = page.url().startsWith(url) && (await page.evaluate(() => !!globalThis.unitbloomCore));
+  if (!runs) {
+    await page.goto(url);
+    await page.waitForFunction(() => globalThis.unitbloomCore);
+  }
   return (await core(page, 'open', { lesson: empty })).ok.handle;
 }
 
@@ -41,11 +44,11 @@ export async function examplesOf(page, url, examples) {
 }
 
 /** Presents what stands at an address, and tells what was seen on the way. */
-export async function look(page, url, screen, shots) {
+export async function look(page, url, screen, shots, come = (/** @type {string} */ to) => page.goto(to)) {
   // Where things stand is measured, not how they come there.
   await page.emulateMedia({ reducedMotion: 'reduce' });
   await page.setViewportSize(screen);
-  await page.goto(url);
+  await come(url);
   await page.locator('.stage').waitFor();
   await page.evaluate(() =>
     Promise.all(['400 20px Andika', '700 20px Andika'].map((face) => document.fonts.load(face))),

@@ -1,4 +1,4 @@
-import { expect, test } from './teacher';
+import { expect, go, test } from './teacher';
 import { exampleOf, look } from './stage-look.mjs';
 
 // Examples of each model and each arrangement; `make stage` measures all. Where pieces are smaller
@@ -23,11 +23,17 @@ for (const [method, model, piece, ...args] of examples) {
   test(`the stage stands still for ${method} on ${model}: ${args.join(', ')}`, async ({ page, app }) => {
     const id = await exampleOf(page, app.url, method, args, model);
     expect(id, 'the problem fits').toBeTruthy();
+    const come = async () => {
+      await go(page, `/lesson/${id}`);
+      await go(page, `/lesson/${id}/present`);
+      await page.locator('.Composition_board').waitFor();
+      await page.keyboard.press('Home');
+    };
     for (const screen of [
       { width: 1280, height: 800 },
       { width: 390, height: 844 },
     ]) {
-      const seen = await look(page, `${app.url}/lesson/${id}/present`, screen);
+      const seen = await look(page, '', screen, undefined, come);
       expect(seen.steps).toBeGreaterThan(3);
       expect(seen.faults, `${screen.width} wide`).toEqual([]);
       expect(seen.moved).toBe(0);
@@ -40,7 +46,7 @@ for (const [method, model, piece, ...args] of examples) {
 test('what the step looks at stands in full light, and a key shows all', async ({ page, app }) => {
   const id = await exampleOf(page, app.url, 'column-add', ['146', '87'], 'blocks');
   await page.emulateMedia({ reducedMotion: 'reduce' });
-  await page.goto(`/lesson/${id}/present`);
+  await go(page, `/lesson/${id}/present`);
   const name = (place: string) => page.locator('.columns_zone-head', { hasText: place });
   const opacity = (place: string) => name(place).evaluate((e) => Number(getComputedStyle(e).opacity));
   const hundred = page.locator('[data-piece]:has(.hundreds)').first();
@@ -64,7 +70,7 @@ test('sentences have their = under one another, and keep it when a longer one co
 }) => {
   const id = await exampleOf(page, app.url, 'pattern', ['35 - 10', '45 - 10', '105 - 10'], 'blocks');
   await page.emulateMedia({ reducedMotion: 'reduce' });
-  await page.goto(`/lesson/${id}/present`);
+  await go(page, `/lesson/${id}/present`);
   const written = page.getByRole('complementary', { name: 'Written work' });
   const left = written.locator('.Lines_left');
   const until = (sentence: string) =>

@@ -7,6 +7,7 @@ import (
 	"unitbloom/core/form"
 	"unitbloom/core/lesson"
 	"unitbloom/core/method"
+	"unitbloom/core/place"
 )
 
 // Face is the picture by which a lesson is known on the shelf: the fullest board of its first
@@ -24,8 +25,8 @@ func Face(l lesson.Lesson) BoardView {
 // mostOfFace is how many pieces a picture has: more could not be told apart.
 const mostOfFace = 600
 
-// face is the fullest board of a scene, laid as loosely as for building. What is covered is
-// not in it.
+// face is the fullest board of a scene, laid as loosely as for building; of boards with as many
+// pieces, as those of a rack, the one that shows the largest number. What is covered is not in it.
 func (s *session) face(sc lesson.Scene) (BoardView, bool) {
 	if !sc.Page.Shows() {
 		return BoardView{}, false
@@ -33,6 +34,7 @@ func (s *session) face(sc lesson.Scene) (BoardView, bool) {
 	there := *s
 	there.scene, there.phase, there.scratch, there.stage = sc.ID, lesson.Rest, nil, stage{}
 	var fullest BoardView
+	var worth place.Number
 	most := 0
 	for there.step = 0; there.step <= len(sc.Steps); there.step++ {
 		b := there.board()
@@ -45,8 +47,12 @@ func (s *session) face(sc lesson.Scene) (BoardView, bool) {
 				}
 			}
 		}
-		if pieces > most && pieces <= mostOfFace {
-			fullest, most = there.view(b, laid, sc), pieces
+		if pieces == 0 || pieces > mostOfFace {
+			continue
+		}
+		total := board.Total(b.Models[0])
+		if pieces > most || pieces == most && total.Cmp(worth) > 0 {
+			fullest, most, worth = there.view(b, laid, sc), pieces, total
 		}
 	}
 	return fullest, most > 0

@@ -2,6 +2,7 @@ package door_test
 
 import (
 	"encoding/json"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -63,4 +64,31 @@ func TestALineGoesIntoAnOpenLesson(t *testing.T) {
 	d.call("undo", map[string]any{}, nil)
 	assert.Empty(t, d.document().Scenes)
 	assert.Contains(t, d.try("addWish", map[string]any{"text": "what", "id": "no"}, nil), "what")
+}
+
+// All beads are on a rack from the first: its picture is the board that shows the most.
+func TestThePictureOfARackShowsANumber(t *testing.T) {
+	for problem, shown := range map[string]int{"add-facts 8 + 6": 14, "subtract-facts 13 - 5": 13} {
+		by, typed, _ := strings.Cut(problem, " ")
+		var doc lesson.Lesson
+		d := openLesson(t, lesson.Lesson{Format: 2, Title: "T"})
+		d.call("addExample", map[string]any{"id": "x", "typed": typed, "method": by, "model": "rack"}, nil)
+		d.call("document", map[string]any{}, &doc)
+		raw, err := json.Marshal(door.Face(doc))
+		require.NoError(t, err)
+		var drawn struct {
+			Models []struct {
+				W      float64
+				Pieces [][]any
+			}
+		}
+		require.NoError(t, json.Unmarshal(raw, &drawn))
+		pushed := 0
+		for _, bead := range drawn.Models[0].Pieces {
+			if x := bead[2].(float64); x < drawn.Models[0].W/2 {
+				pushed++
+			}
+		}
+		assert.Equal(t, shown, pushed, problem)
+	}
 }

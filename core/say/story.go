@@ -46,7 +46,7 @@ func ReadStory(text string) (Story, bool) {
 		inside = strings.TrimSpace(inside)
 		if one, many, choice := strings.Cut(inside, "|"); choice {
 			p.one, p.many = one, many
-		} else if n, err := place.Parse(strings.Replace(inside, ",", ".", 1)); err == nil {
+		} else if n, err := amountIn(inside); err == nil {
 			p.number = n.String()
 		} else {
 			p.thing = inside
@@ -58,6 +58,15 @@ func ReadStory(text string) (Story, bool) {
 		s.ends += "."
 	}
 	return s, len(s.Numbers()) > 0
+}
+
+// amountIn reads a number whose comma parts its thousands, as in 1,250, or else its decimals, as in 1,25.
+func amountIn(text string) (place.Written, error) {
+	n, err := place.Parse(text)
+	if err == nil {
+		return n, nil
+	}
+	return place.Parse(strings.Replace(text, ",", ".", 1))
 }
 
 // Numbers are those of the sentence as it was written.

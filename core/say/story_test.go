@@ -43,6 +43,7 @@ func TestAStoryIsRightForOneAndForMany(t *testing.T) {
 		{"{1} child has a kite", []string{"3"}, "3 children have a kite."},
 		{"{5}", []string{"1"}, "1."},
 		{"{2.5} metres {is|are} red, {1,25} metres are green", nil, "2.5 metres are red, 1.25 metres are green."},
+		{"{1,250} bulbs lie in {3} crates", nil, "1250 bulbs lie in 3 crates."},
 		{"{2.5} metres {is|are} red", []string{"1"}, "1 metre is red."},
 		{"{1} more comes", []string{"3"}, "3 more come."},
 		{"{3} more come", []string{"1"}, "1 more comes."},

@@ -11,6 +11,7 @@ import { PenBar } from '../ink/PenBar';
 import { Record } from '../record/Record';
 import { Flower } from '../shell/Mark';
 import { Notices } from '../shell/Notices';
+import { NotOpened } from '../shell/NotOpened';
 import { SkipLink } from '../shell/SkipLink';
 import { SaveBanner, SaveWord } from '../shell/Saving';
 import { CaptureBar } from './CaptureBar';
@@ -42,7 +43,6 @@ export function BenchPage() {
 
 function Bench({ id }: { id: string }) {
   const status = useLesson((s) => s.status);
-  const failure = useLesson((s) => s.failure);
   const title = useLesson((s) => s.outline.title);
   const empty = useLesson((s) => s.outline.scenes.length === 0);
   const [dialog, setDialog] = useState<DialogName>();
@@ -70,26 +70,7 @@ function Bench({ id }: { id: string }) {
     document.title = title ? `${title} – Unit Bloom` : 'Unit Bloom';
   }, [title]);
 
-  if (status === 'failed') {
-    return (
-      <main className={cx('centre')}>
-        <Alert
-          type="warning"
-          showIcon
-          title="This lesson does not open"
-          description={failure}
-          action={
-            <Button type="primary" onClick={() => void openLesson(id)}>
-              Try again
-            </Button>
-          }
-        />
-        <p>
-          <Link to="/">To the shelf</Link>
-        </p>
-      </main>
-    );
-  }
+  if (status === 'failed') return <NotOpened again={() => void openLesson(id)} />;
   if (status === 'loading') {
     return (
       <main className={cx('centre')}>

@@ -1,12 +1,13 @@
 // A lesson on paper: a sheet for children, a worked example step by step, or a board as a
 // poster. What is seen here is what the browser prints.
-import { Alert, Button, Checkbox, Input, InputNumber, Radio, Select } from 'antd';
+import { Button, Checkbox, Input, InputNumber, Radio, Select } from 'antd';
 import { useDeferredValue, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { call, type SheetView } from '../core/core';
 import { Flower } from '../shell/Mark';
 import { Notices } from '../shell/Notices';
+import { NotOpened } from '../shell/NotOpened';
 import { names } from '../shell/names';
 import { classes } from '../state/classroom';
 import { kindsToChoose } from '../state/kinds';
@@ -47,7 +48,6 @@ export function PaperPage() {
   const [params] = useSearchParams();
   const lessons = params.get('lessons') ?? '';
   const status = useLesson((s) => s.status);
-  const failure = useLesson((s) => s.failure);
   const title = useLesson((s) => s.outline.title);
   useEffect(() => {
     const { id: open, status: was } = useLesson.getState();
@@ -60,14 +60,7 @@ export function PaperPage() {
   useEffect(() => {
     document.title = title ? `${title} – on paper` : 'Unit Bloom';
   }, [title]);
-  if (status === 'failed') {
-    return (
-      <main className={cx('alone')}>
-        <Alert type="warning" showIcon title="This lesson does not open" description={failure} />
-        <Link to="/">To the shelf</Link>
-      </main>
-    );
-  }
+  if (status === 'failed') return <NotOpened />;
   if (status === 'loading') {
     return (
       <main className={cx('alone')}>

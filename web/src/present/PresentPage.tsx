@@ -12,6 +12,7 @@ import { PenBar } from '../ink/PenBar';
 import { fetchOpened } from '../shell/later';
 import { names } from '../shell/names';
 import { Notices } from '../shell/Notices';
+import { NotOpened } from '../shell/NotOpened';
 import { CloseUp } from '../stage/CloseUp';
 import { CountBar, countAloud } from '../stage/CountBar';
 import { Composition } from '../stage/Composition';
@@ -66,6 +67,11 @@ const seenAtFirst = {
 
 export function PresentPage() {
   const { id = '' } = useParams();
+  // Of another lesson nothing stays that was turned on in this one.
+  return <Presenting key={id} id={id} />;
+}
+
+function Presenting({ id }: { id: string }) {
   const status = usePresented(id);
   const frame = useLesson((s) => s.frame);
   const scene = useLesson((s) => s.outline.scenes.find((x) => x.id === s.frame.scene));
@@ -166,6 +172,7 @@ export function PresentPage() {
     free && hasModels ? openAndType : undefined,
   );
 
+  if (status === 'failed') return <NotOpened again={() => void openLesson(id)} />;
   if (status !== 'open' || !scene) return <main className={cx('present')} aria-busy="true" />;
   if (seen.blank) return <Blank showAgain={turn('blank')} />;
   if (up && isUp(up)) return <UpOnStage board={up} />;

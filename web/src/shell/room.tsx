@@ -7,6 +7,8 @@ import { darkTheme, theme } from '../theme';
 
 const KEY = 'unitbloom-room';
 
+const device = globalThis.matchMedia?.('(prefers-color-scheme: dark)');
+
 /** What was chosen on this device; as the device itself is, where nothing was. */
 function chosen(): boolean {
   try {
@@ -15,7 +17,7 @@ function chosen(): boolean {
   } catch {
     // Without storage it is as the device is.
   }
-  return globalThis.matchMedia?.('(prefers-color-scheme: dark)').matches ?? false;
+  return device?.matches ?? false;
 }
 
 interface Room {
@@ -25,6 +27,8 @@ interface Room {
 }
 
 const useRoom = create<Room>(() => ({ dark: chosen(), here: false }));
+
+device?.addEventListener('change', () => useRoom.setState({ dark: chosen() }));
 
 export const useDark = () => useRoom((s) => s.dark);
 

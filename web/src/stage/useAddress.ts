@@ -1,7 +1,7 @@
 // Where a lesson is stands in the address: scene, steps that are over, and the phase of the
 // next, and the showing. A reload, a link and the back button come back to it.
 import { useEffect, useRef } from 'react';
-import { useSearchParams } from 'react-router';
+import { useLocation, useSearchParams } from 'react-router';
 import { show } from '../state/acts';
 import { useLesson } from '../state/lesson';
 
@@ -10,9 +10,12 @@ export function useAddress(id: string) {
   const { scene, step, phase } = useLesson((s) => s.frame);
   const showing = useLesson((s) => s.showing);
   const [params, setParams] = useSearchParams();
+  const { pathname } = useLocation();
   /** The lesson that was opened at its address, which is written from then on. */
   const opened = useRef<string>(undefined);
   const write = (at: { scene: string; step: number; phase: string }) => {
+    // A page that is being left no longer writes: it would call back the one who goes.
+    if (location.pathname !== pathname) return;
     const next = new URLSearchParams(params);
     next.set('scene', at.scene);
     next.set('step', String(at.step));

@@ -34,12 +34,16 @@ const format = () => call('version', {}).format;
 
 const leftovers: Leftovers = { net: api, device, tab: tabId, alive: isAlive, rebuild };
 
+/** Counts what was opened, and closed: one that is no longer the last does not go on. */
+let opening = 0;
+
 /**
  * Opens a lesson: sends what was left unsent, loads it, and claims it for this tab. Where it
  * is to be presented, a showing of it is begun, or the wanted one gone on with.
  */
 export async function openLesson(id: string, wanted?: string) {
   closeLesson();
+  const mine = ++opening;
   set({ ...initial, id, presenting: get().presenting });
   try {
     const core = loadCore();
@@ -48,14 +52,14 @@ export async function openLesson(id: string, wanted?: string) {
     ahead = undefined;
     const { rev, lesson: file, copy, local, by, shared } = await answer;
     await core;
-    if (get().id !== id) return;
+    if (mine !== opening) return;
     const opened: Doc = { id, handle: 0, outbox: undefined, log: { lesson: file, edits: [] } };
     lesson = opened;
     set({ borrowed: by ? { by, shared } : undefined });
     opened.outbox = newOutbox(opened, (made) => void reloadAfterConflict(id, made));
     mirror(rev, file);
     if (get().presenting) await beginShowing(wanted);
-    if (get().id !== id) return;
+    if (mine !== opening) return;
     set({ status: 'open', copy });
     if (get().outline.newer || by) set({ readOnly: true });
     if (get().outline.newer) return;
@@ -64,7 +68,7 @@ export async function openLesson(id: string, wanted?: string) {
     listen(id);
     if (!by) await claim(false);
   } catch (error) {
-    if (get().id === id) set({ status: 'failed', failure: sentence(error) });
+    if (mine === opening) set({ status: 'failed', failure: sentence(error) });
   }
 }
 
@@ -87,15 +91,16 @@ export function fetchAhead(id: string) {
  */
 export async function openLoose(id: string, file: unknown) {
   closeLesson();
+  const mine = ++opening;
   set({ ...initial, id, presenting: false });
   try {
     await loadCore();
-    if (get().id !== id) return;
+    if (mine !== opening) return;
     lesson = { id, handle: 0, outbox: undefined, log: { lesson: file, edits: [] } };
     mirror(0, file);
     set({ status: 'open' });
   } catch (error) {
-    if (get().id === id) set({ status: 'failed', failure: sentence(error) });
+    if (mine === opening) set({ status: 'failed', failure: sentence(error) });
   }
 }
 
@@ -346,6 +351,7 @@ function standAt() {
 }
 
 export function closeLesson() {
+  opening++;
   stopBeats();
   unheard?.();
   unheard = undefined;
