@@ -1,7 +1,7 @@
 // A class: its door, its children's devices, what they hand in, and what the teacher does with it.
 import type { Browser, BrowserContext, Locator, Page } from '@playwright/test';
 import { startApp } from './app.mjs';
-import { blocks, counters, expect, open, present, sentTo, sound, test } from './teacher';
+import { blocks, counters, expect, go, open, present, sentTo, sound, test } from './teacher';
 
 const NAMES = ['Mirren', 'Jorn', 'Evi', 'Mara'];
 
@@ -15,7 +15,7 @@ const plain = (text: string) => text.replaceAll('\u00a0', ' ').trim();
 
 /** Makes a class as a teacher does, and opens its door. */
 async function newClass(page: Page, name: string): Promise<Class> {
-  await page.goto('/classes');
+  await go(page, '/classes');
   await page.getByRole('button', { name: 'New class' }).click();
   await expect(page.getByRole('textbox', { name: 'Name of the class' })).toBeFocused();
   await page.keyboard.type(name);
@@ -284,7 +284,7 @@ test('a tile is taken once; two share a device; a freed tile goes back to the co
   await second.getByRole('button', { name: /Jorn/ }).click();
   await second.getByRole('button', { name: /Evi/ }).click();
   await expect(second.getByText('You are in Finches.')).toBeVisible();
-  await page.goto(`/class/${id}`);
+  await go(page, `/class/${id}`);
   await page.getByRole('button', { name: 'More for Mirren' }).click();
   await page.getByRole('menuitem', { name: /Free her tile/ }).click();
   await expect(mirren.getByRole('textbox', { name: 'Type the letters on the board.' })).toBeVisible();
@@ -319,7 +319,7 @@ test('numbers are read, matched, filled in and worked in columns, with keys and 
   await expect(group(page, '46').getByLabel('Children')).toHaveText('1');
 
   // A worked example in columns.
-  await page.goto('/');
+  await go(page, '/');
   await page.getByRole('textbox', { name: 'What shall the class see?' }).focus();
   await page.keyboard.type('402 - 167');
   await page.keyboard.press('Enter');
@@ -360,7 +360,7 @@ test('numbers are read, matched, filled in and worked in columns, with keys and 
 
 test('axe finds nothing on a class’s screens', async ({ page, browser, app }) => {
   test.setTimeout(180_000);
-  await page.goto('/');
+  await go(page, '/');
   await page.getByRole('button', { name: 'Classes' }).click();
   await page.getByText('Bulb planters').waitFor();
   await sound(page, 'classes');
@@ -381,7 +381,7 @@ test('axe finds nothing on a class’s screens', async ({ page, browser, app }) 
   await page.getByRole('button', { name: 'Print' }).waitFor();
   await sound(page, 'a set on paper');
   await page.goBack();
-  await page.goto(`/class/${id}/board`);
+  await go(page, `/class/${id}/board`);
   await page.getByText(code).waitFor();
   await sound(page, 'the board with the code');
   for (const size of [
@@ -461,7 +461,7 @@ test('your turn: set while presenting, and what is put up comes to the stage', a
   await expect(page.locator('[data-piece]').first()).toBeVisible();
 
   // The same on paper for those without a device, with their names.
-  await page.goto(page.url().replace(/\/present.*/, '/paper?as=sheet'));
+  await go(page, page.url().replace(/\/present.*/, '/paper?as=sheet'));
   const names = page.getByRole('combobox', { name: 'With the names of a class' });
   await names.click();
   await page.locator('.ant-select-item-option', { hasText: 'With the names of Robins' }).click();
@@ -478,7 +478,7 @@ test('devices follow the stage, without what is held back, until it is their tur
   const { id, code } = await newClass(page, 'Larches');
   const child = await device(browser, app.url, code, 'Jorn');
   await expect(child.getByText('You are in Larches.')).toBeVisible();
-  await page.goto('/');
+  await go(page, '/');
   await page.getByRole('textbox', { name: 'What shall the class see?' }).focus();
   await page.keyboard.type('58 + 67');
   await page.keyboard.press('Enter');
@@ -555,14 +555,14 @@ test('devices follow the stage, without what is held back, until it is their tur
   await present(page);
   await page.keyboard.press('d');
   await expect(child.getByText('Jorn: look with the class.')).toBeVisible();
-  await page.goto(`/class/${id}`);
+  await go(page, `/class/${id}`);
   await expect(child.getByText('You are in Larches.')).toBeVisible();
 });
 
 test('a sentence of her own, one of four, quick facts and a reason', async ({ page, browser, app }) => {
   test.setTimeout(120_000);
   const { code } = await newClass(page, 'Terns');
-  await page.goto('/');
+  await go(page, '/');
   await page.getByRole('textbox', { name: 'What shall the class see?' }).focus();
   await page.keyboard.type('402 - 167');
   await page.keyboard.press('Enter');
@@ -631,7 +631,7 @@ test('turns of dice are taken one at a time, and a question leads to the turn th
   app,
 }) => {
   const { code } = await newClass(page, 'Avocets');
-  await page.goto('/');
+  await go(page, '/');
   await page.getByRole('textbox', { name: 'What shall the class see?' }).focus();
   await page.keyboard.type('42');
   await page.keyboard.press('Enter');
@@ -688,7 +688,7 @@ test('the last steps of an example, and how one sees what lies there', async ({ 
     await expect(dialog.getByRole('button', { name: 'Set for Auks' })).toBeDisabled();
     await dialog.getByRole('checkbox', { name: 'Mara' }).click();
   };
-  await page.goto('/');
+  await go(page, '/');
   await page.getByRole('textbox', { name: 'What shall the class see?' }).focus();
   await page.keyboard.type('146 + 87');
   await page.keyboard.press('Enter');
@@ -805,7 +805,7 @@ test('the windows of a browser hear of a class by one stream', async ({ page, br
   for (const one of [page, second]) await expect(at(one, 'Mara')).toBeVisible();
   expect(streams).toHaveLength(1);
   // When the one that listens goes, the other does, and misses nothing.
-  await page.goto('/');
+  await go(page, '/');
   await expect.poll(() => streams.length).toBe(2);
   await device(browser, app.url, code, 'Evi');
   await expect(at(second, 'Evi')).toBeVisible();
@@ -815,7 +815,7 @@ test('the windows of a browser hear of a class by one stream', async ({ page, br
 test('the classes of a year are deleted together, with all that was done in them', async ({ page, app }) => {
   await newClass(page, 'Plovers');
   await newClass(page, 'Finches');
-  await page.goto('/classes');
+  await go(page, '/classes');
   const year = String(new Date().getFullYear());
   await page.getByRole('button', { name: 'Delete the classes of a year' }).click();
   const dialog = page.getByRole('dialog');

@@ -232,11 +232,18 @@ interface GroupProps {
   turn: (attempt: string) => void;
 }
 
+/** A hand-in of the list, and whose it is. */
+interface Chosen {
+  attempt: string;
+  name: string;
+}
+
 function OneGroup({ reads, set, n, group, room, task, up, turn }: GroupProps) {
   const [open, setOpen] = useState(false);
-  const [back, setBack] = useState<string>();
+  // Whose it is stays known where she hands in again meanwhile.
+  const [back, setBack] = useState<Chosen>();
+  const [replayed, setReplayed] = useState<Chosen>();
   const [given, setGiven] = useState(false);
-  const [replayed, setReplayed] = useState<string>();
   const { who } = task;
   const [first] = group.who;
   const give = () => {
@@ -312,7 +319,7 @@ function OneGroup({ reads, set, n, group, room, task, up, turn }: GroupProps) {
                   </small>
                 </span>
                 {task.lays && (
-                  <Button type="text" onClick={() => setReplayed(a)}>
+                  <Button type="text" onClick={() => setReplayed({ attempt: a, name: h.name })}>
                     Replay
                   </Button>
                 )}
@@ -321,7 +328,7 @@ function OneGroup({ reads, set, n, group, room, task, up, turn }: GroupProps) {
                     <Button type="text" onClick={() => turn(a)}>
                       {up.includes(a) ? 'Take down' : 'Put up'}
                     </Button>
-                    <Button type="text" onClick={() => setBack(a)}>
+                    <Button type="text" onClick={() => setBack({ attempt: a, name: h.name })}>
                       Give back
                     </Button>
                   </>
@@ -331,22 +338,15 @@ function OneGroup({ reads, set, n, group, room, task, up, turn }: GroupProps) {
           })}
         </ul>
       )}
-      {replayed && (
-        <Replay
-          set={set}
-          attempt={replayed}
-          name={who[replayed]?.name ?? ''}
-          close={() => setReplayed(undefined)}
-        />
-      )}
+      {replayed && <Replay set={set} {...replayed} close={() => setReplayed(undefined)} />}
       {back && (
         <TextDialog
-          title={`Give back to ${who[back]?.name ?? ''}`}
+          title={`Give back to ${back.name}`}
           label="A word for her"
           was={group.ask ?? ''}
           ok="Give back"
           close={() => setBack(undefined)}
-          save={(word) => tell(classes.giveBack(set, back, word))}
+          save={(word) => tell(classes.giveBack(set, back.attempt, word))}
         />
       )}
     </li>

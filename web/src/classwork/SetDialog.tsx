@@ -13,7 +13,7 @@ import { SeenTasks } from './SeenTasks';
 import css from './SetDialog.module.css';
 import { KINDS, thereOf, ToDo, unchosen, wantedOf, type Choice } from './ToDo';
 import { TrySet } from './TrySet';
-import { useOwnClasses, useToday } from './useClass';
+import { isHere, useOwnClasses, useToday } from './useClass';
 import { always, timesOf, WhenAndWho } from './WhenAndWho';
 
 const cx = names(css);
@@ -81,7 +81,7 @@ export function SetDialog({ close, then }: Props) {
     if (!to) return;
     try {
       const made = await classes.makeSet(to.id, wish());
-      useToday.setState({ of: to.id });
+      isHere(to.id);
       if (then) then(to.id, made.id);
       else void go(`/class/${to.id}/wall/${made.id}`);
     } catch (error) {

@@ -4,15 +4,22 @@ import { useEffect } from 'react';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 import { classes } from '../state/classroom';
+import { useLesson } from '../state/lesson';
 import { hear } from '../state/stream';
 
-/** The class that is here now: the one that was set something last in this window, also when it is loaded again. */
-export const useToday = create<{ of: string }>()(
-  persist(() => ({ of: '' }), {
+/**
+ * The class that is here now, and the lesson that it is here for, also when this window is loaded again: a
+ * teacher may have several in a day.
+ */
+export const useToday = create<{ of: string; lesson: string }>()(
+  persist(() => ({ of: '', lesson: '' }), {
     name: 'unitbloom-class',
     storage: createJSONStorage(() => sessionStorage),
   }),
 );
+
+/** Tells which class is here for the lesson that is open: one that was chosen for it, or set something of it. */
+export const isHere = (of: string) => useToday.setState({ of, lesson: useLesson.getState().id });
 
 /** How often what only time changes is read again, in milliseconds: who has been quiet, who is away. */
 const AGAIN_MS = 20_000;

@@ -90,7 +90,7 @@ function Presenting({ id }: { id: string }) {
   const linked = useTeachersWindow(id, { forward, backward, reveal, aside: noteAside });
 
   const up = useUp();
-  const today = useToday((s) => s.of);
+  const { of: today, lesson } = useToday();
   const shown = seen.followed && !seen.blank;
   useEffect(() => (shown && today ? lead(today) : undefined), [shown, today]);
   const turn = (what: keyof typeof seenAtFirst) => () => setSeen((x) => ({ ...x, [what]: !x[what] }));
@@ -110,7 +110,7 @@ function Presenting({ id }: { id: string }) {
         {
           word: 'Children’s devices follow',
           key: 'D',
-          run: today || seen.followed ? turn('followed') : turn('which'),
+          run: lesson === id || seen.followed ? turn('followed') : turn('which'),
           on: seen.followed,
         },
         { word: 'Other numbers', key: 'N', run: turn('numbers'), on: seen.numbers, off: !made },

@@ -1,7 +1,7 @@
 // Your turn: what the class has just seen becomes its tasks, and what is put up comes to the stage.
 import { Button, Space } from 'antd';
 import { useEffect } from 'react';
-import { useClassBoard, useOwnClasses, useClassEvents, useToday } from '../classwork/useClass';
+import { isHere, useClassBoard, useOwnClasses, useClassEvents, useToday } from '../classwork/useClass';
 import { Dialog, partOf, usePart } from '../shell/later';
 import type { ClassBoard } from '../state/classroom';
 
@@ -34,13 +34,14 @@ export function useUp(): ClassBoard | undefined {
   return useClassBoard(of).data;
 }
 
-/** Which class is here: the only one whose door is open, or that which is chosen. */
+/** Which class is here: the only one whose door is open, or that which is chosen; the last one stands first. */
 export function WhichClass({ close, here }: { close: () => void; here: () => void }) {
   const all = useOwnClasses();
-  const open = all.data?.filter((c) => c.open);
+  const last = useToday((s) => s.of);
+  const open = all.data?.filter((c) => c.open).sort((a, b) => +(b.id === last) - +(a.id === last));
   const only = open?.length === 1 ? open[0]!.id : undefined;
   const choose = (of: string) => {
-    useToday.setState({ of });
+    isHere(of);
     close();
     here();
   };
