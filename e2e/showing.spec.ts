@@ -246,6 +246,10 @@ test('the teacher’s window has the answer, what comes next, notes and Next; th
   const next = teacher.getByRole('button', { name: 'Next', exact: true });
   for (let n = 0; n < 3; n++) await next.click();
   await expect(page.getByRole('button', { name: 'Reveal' })).toBeEnabled();
+  // What the class looks at is before her too.
+  const seen = now.getByRole('img', { name: 'What the class sees' });
+  await settled(page);
+  await expect(seen.locator('.piece')).toHaveCount(await page.locator('[data-piece]').count());
   // She has the answer that the class does not have.
   await expect(now).toContainText('Held back');
   const answer = (await now.locator('.TeachPage_answer').innerText()).replace('Held back', '').trim();

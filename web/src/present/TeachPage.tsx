@@ -3,6 +3,7 @@
 import { Button, Input } from 'antd';
 import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
+import { largest, Pictured } from '../paper/Pictured';
 import { names } from '../shell/names';
 import { lookTold } from '../state/lesson';
 import { useClassWindow, type Press, type Told } from './link';
@@ -58,6 +59,7 @@ export function TeachPage() {
             : 'Free board'}
         </h2>
         <Now told={told} />
+        <Seen models={told.models} />
       </section>
       <section aria-label="What comes next" className={cx('next')}>
         <h2>What comes next</h2>
@@ -76,6 +78,16 @@ export function TeachPage() {
         </Button>
       </footer>
     </main>
+  );
+}
+
+/** What the class looks at, so that she need not turn round. */
+function Seen({ models }: Pick<Told, 'models'>) {
+  if (models.length === 0) return null;
+  return (
+    <div className={cx('seen on-paper')}>
+      <Pictured models={models} room={largest([{ models }])} name="What the class sees" counted centred />
+    </div>
   );
 }
 

@@ -3,6 +3,7 @@
 // told where it is, and says what was pressed.
 import { useEffect, useRef, useState } from 'react';
 import type { Outline } from '../core/core';
+import { stageOf } from '../state/followers';
 import { useLesson, type LessonState } from '../state/lesson';
 
 type Frame = LessonState['frame'];
@@ -10,6 +11,8 @@ type Frame = LessonState['frame'];
 /** What the teacher's window is told. */
 export interface Told {
   outline: Outline;
+  /** The boards as the class sees them, without what is covered. */
+  models: LessonState['models'];
   frame: Pick<Frame, 'scene' | 'step' | 'steps' | 'phase' | 'open' | 'secrets' | 'prompt'>;
 }
 
@@ -44,24 +47,35 @@ export function useTeachersWindow(
     const channel = channelOf(lesson);
     if (!channel) return;
     let lost: ReturnType<typeof setTimeout>;
+    let there = false;
     const tell = () => {
-      const { outline, frame, status } = useLesson.getState();
+      const now = useLesson.getState();
+      const { outline, frame, status } = now;
       if (status !== 'open') return;
       const { scene, step, steps, phase, open, secrets, prompt } = frame;
-      const told: Told = { outline, frame: { scene, step, steps, phase, open, secrets, prompt } };
+      const told: Told = {
+        outline,
+        models: stageOf(now).models,
+        frame: { scene, step, steps, phase, open, secrets, prompt },
+      };
       channel.postMessage({ kind: 'told', told } satisfies Message);
+    };
+    const linkTo = (now: boolean) => {
+      there = now;
+      setLinked(now);
     };
     channel.onmessage = ({ data }: MessageEvent<Message>) => {
       if (data.kind === 'press') now.current[data.press]();
       if (data.kind === 'aside') now.current.aside(data.scene, data.text);
       if (data.kind !== 'here') return;
       clearTimeout(lost);
-      lost = setTimeout(() => setLinked(false), LOST_MS);
-      setLinked(true);
+      lost = setTimeout(() => linkTo(false), LOST_MS);
+      linkTo(true);
       tell();
     };
     const stop = useLesson.subscribe((s, was) => {
-      if (s.frame !== was.frame || s.outline !== was.outline) tell();
+      const other = s.frame !== was.frame || s.outline !== was.outline || s.models !== was.models;
+      if (there && other) tell();
     });
     const leave = () => channel.postMessage({ kind: 'gone' } satisfies Message);
     addEventListener('pagehide', leave);
