@@ -157,8 +157,7 @@ export const useIsPaper = () => {
 };
 
 /** What a step has its class look at, told to the teacher; of a word it is what all say together. */
-export const lookTold = (page: SceneLine['page'], look: string) =>
-  page === 'word' ? look : `Look at: ${look}`;
+export const lookTold = (page: SceneLine['page'], look: string) => (page === 'word' ? look : `Look: ${look}`);
 
 export const set = useLesson.setState;
 export const get = useLesson.getState;
