@@ -39,7 +39,7 @@ test('a school with a decimal comma and its own words finds them in every new le
     await present(page);
     const prompt = page.getByRole('region', { name: 'Prompt' });
     const heard: string[] = [];
-    for (let i = 0; i < 60; i++) {
+    for (let i = 0; i < 60 && !(await page.locator('.EndBar_end-bar').isVisible()); i++) {
       await page.keyboard.press('ArrowRight');
       await settled(page);
       heard.push(await prompt.innerText());
