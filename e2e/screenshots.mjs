@@ -84,7 +84,7 @@ try {
       .first()
       .click();
     await page.getByRole('button', { name: 'Present' }).click();
-    await page.getByRole('button', { name: 'Next', exact: true }).waitFor();
+    await page.locator('.Composition_board').waitFor();
     await page.keyboard.press('ArrowRight');
     await shot('present-ask');
     await page.keyboard.press('ArrowRight');
@@ -99,6 +99,7 @@ try {
       await lesson('Two deliveries');
       await page.getByRole('button', { name: '264 + 158', exact: false }).first().click();
       await page.getByRole('button', { name: 'Present' }).click();
+      await page.locator('.Composition_board').waitFor();
       for (let n = 0; n < 13; n++) await page.keyboard.press('ArrowRight');
       await page.waitForTimeout(4000);
       await shot('present-large');
@@ -123,7 +124,7 @@ try {
     await page.getByRole('region', { name: 'Words for 7-8' }).getByRole('button').nth(4).click();
     await page.getByRole('button', { name: 'Add 2 pages' }).click();
     await page.getByRole('button', { name: 'Present' }).click();
-    await page.getByRole('button', { name: 'Next', exact: true }).waitFor();
+    await page.locator('.Composition_board').waitFor();
     for (let n = 0; n < 3; n++) await page.keyboard.press('ArrowRight');
     await shot('word');
     await page.keyboard.press('ArrowRight');
