@@ -207,11 +207,11 @@ func operation(name, doc string, f reflect.Value, to func(*Door, int) (any, erro
 			if err := form.Read(raw, a.Interface()); err != nil {
 				return nil, err
 			}
-			on, err := to(d, handle)
+			target, err := to(d, handle)
 			if err != nil {
 				return nil, err
 			}
-			return form.Call(f, on, a.Elem().Interface())
+			return form.Call(f, target, a.Elem().Interface())
 		}}
 }
 

@@ -33,7 +33,8 @@ func (s *session) face(sc lesson.Scene) (BoardView, bool) {
 	}
 	there := *s
 	there.scene, there.phase, there.scratch, there.stage = sc.ID, lesson.Rest, nil, stage{}
-	var fullest BoardView
+	var fullest board.Board
+	var drawn []board.Layout
 	var worth place.Number
 	most := 0
 	for there.step = 0; there.step <= len(sc.Steps); there.step++ {
@@ -50,12 +51,25 @@ func (s *session) face(sc lesson.Scene) (BoardView, bool) {
 		if pieces == 0 || pieces > mostOfFace {
 			continue
 		}
-		total := board.Total(b.Models[0])
-		if pieces > most || pieces == most && total.Cmp(worth) > 0 {
-			fullest, most, worth = there.view(b, laid, sc), pieces, total
+		if shown := shownNumber(b); pieces > most || pieces == most && shown.Cmp(worth) > 0 {
+			fullest, drawn, most, worth = b, laid, pieces, shown
 		}
 	}
-	return fullest, most > 0
+	if most == 0 {
+		return BoardView{}, false
+	}
+	return there.view(fullest, drawn, sc), true
+}
+
+// shownNumber is the largest number of a board that no cover holds back.
+func shownNumber(b board.Board) place.Number {
+	var largest place.Number
+	for i, m := range b.Models {
+		if n := board.Total(m); !b.IsCovered(i) && n.Cmp(largest) > 0 {
+			largest = n
+		}
+	}
+	return largest
 }
 
 // loose is a board laid as for building, without what is covered.

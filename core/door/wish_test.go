@@ -2,6 +2,7 @@ package door_test
 
 import (
 	"encoding/json"
+	"fmt"
 	"strings"
 	"testing"
 
@@ -91,4 +92,21 @@ func TestThePictureOfARackShowsANumber(t *testing.T) {
 		}
 		assert.Equal(t, shown, pushed, problem)
 	}
+}
+
+// Of two lessons that are alike but for what moves under a cover, the pictures are the same.
+func TestAPictureTellsNothingOfWhatIsCovered(t *testing.T) {
+	picture := func(first, then string) string {
+		raw := fmt.Sprintf(`{"format":2,"id":"l","title":"T","words":{},"scenes":[{"id":"a","title":"A",
+			"start":{"models":[{"kind":"discs","pieces":[]},{"kind":"counters","pieces":[]}]},
+			"steps":[{"moves":[{"kind":"cover","zone":"all"},{"model":1,"kind":"build","amount":"6"}]},
+				{"moves":[{"kind":"build","amount":%q},{"model":1,"kind":"scatter","seed":1}]},
+				{"moves":[{"kind":"build","amount":%q},{"model":1,"kind":"scatter","seed":2}]}]}]}`, first, then)
+		l, err := lesson.Decode([]byte(raw))
+		require.NoError(t, err)
+		face, err := json.Marshal(door.Face(l))
+		require.NoError(t, err)
+		return string(face)
+	}
+	assert.Equal(t, picture("300", "800"), picture("800", "300"))
 }

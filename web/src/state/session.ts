@@ -34,7 +34,7 @@ const format = () => call('version', {}).format;
 
 const leftovers: Leftovers = { net: api, device, tab: tabId, alive: isAlive, rebuild };
 
-/** Counts what was opened, and closed: one that is no longer the last does not go on. */
+/** Counts what was closed, as it is before another is opened: an opening from before that does not go on. */
 let opening = 0;
 
 /**
@@ -43,12 +43,12 @@ let opening = 0;
  */
 export async function openLesson(id: string, wanted?: string) {
   closeLesson();
-  const mine = ++opening;
+  const mine = opening;
   set({ ...initial, id, presenting: get().presenting });
   try {
     const core = loadCore();
     core.catch(() => undefined); // it is told below
-    const answer = ahead?.id === id ? ahead.answer : fetched(id, core);
+    const answer = ahead?.id === id ? ahead.answer : fetched(id);
     ahead = undefined;
     const { rev, lesson: file, copy, local, by, shared } = await answer;
     await core;
@@ -77,9 +77,7 @@ let ahead: { id: string; answer: Promise<Fetched> } | undefined;
 
 /** Asks for the lesson that this page is going to open, while the page itself is made ready. */
 export function fetchAhead(id: string) {
-  const core = loadCore();
-  core.catch(() => undefined);
-  const answer = fetched(id, core);
+  const answer = fetched(id);
   ahead = { id, answer };
   // What could not be had now is asked for again when it is opened, as after a sign-in.
   answer.catch(() => (ahead = undefined));
@@ -91,7 +89,7 @@ export function fetchAhead(id: string) {
  */
 export async function openLoose(id: string, file: unknown) {
   closeLesson();
-  const mine = ++opening;
+  const mine = opening;
   set({ ...initial, id, presenting: false });
   try {
     await loadCore();
@@ -119,7 +117,7 @@ interface Fetched {
 }
 
 /** The lesson from the server, or one that was made on this device and is only here yet. */
-async function fetched(id: string, core: Promise<void>): Promise<Fetched> {
+async function fetched(id: string): Promise<Fetched> {
   try {
     // It is asked for while the device is; where something of it was left here, again after that was sent.
     const asked = api.get(id);
@@ -136,7 +134,7 @@ async function fetched(id: string, core: Promise<void>): Promise<Fetched> {
     const kept =
       made === undefined && !error.ours ? await lessonsKept.get(id).catch(() => undefined) : undefined;
     if (made === undefined && !kept) throw error;
-    await core;
+    await loadCore();
     const local = own.length > 0 || kept ? own : [newPending(id, made)];
     return {
       rev: kept?.rev ?? 0,
@@ -283,7 +281,7 @@ function openShowing(of: Doc, doc: Doc) {
 /** A showing as it was left; none where nothing was done in it, gone where it cannot be had now. */
 async function earlierShowing(id: string): Promise<Fetched | 'gone' | undefined> {
   try {
-    return await fetched(id, loadCore());
+    return await fetched(id);
   } catch (error) {
     return error instanceof ApiError && error.code === 'not-found' ? undefined : 'gone';
   }
