@@ -145,7 +145,7 @@ function measure() {
   const sizes = pieces.map((el) => Math.min(rect(el).width, rect(el).height));
   const larger = all('.CloseUp_close-up .piece').map((el) => Math.min(rect(el).width, rect(el).height));
   const numerals = all(
-    '.columns_zone-count, .rack_row-count, .zone-badge, .Written_digit:not(.Written_mark), .Lines_lines p, .Lines_lines td',
+    '.columns_zone-count, .rack_row-count, .zone-badge, .Written_digit:not(.Written_mark), .Lines_lines p, .Lines_lines td, .Beside_bond text',
   ).filter((el) => shown(el) && /\d/.test(el.textContent));
   const faults = [];
   const fault = (text) => faults.includes(text) || faults.push(text);

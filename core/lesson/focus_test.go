@@ -116,6 +116,29 @@ func TestWhatIsComparedIsLookedAtOnBothModels(t *testing.T) {
 	assert.Positive(t, both)
 }
 
+// A digit that a number lacks is looked at where it would stand, on both.
+func TestAMissingDigitIsLookedForInItsPlace(t *testing.T) {
+	e, err := method.Make(method.Request{Method: "compare", Args: []string{"3.5", "3.45"}})
+	require.NoError(t, err)
+	at := slices.IndexFunc(e.Scene.Steps, func(s lesson.Step) bool { return s.Say.Message.ID == "compare.missing" })
+	require.Positive(t, at)
+	assert.Equal(t, []lesson.ZoneOf{{Model: 0, Zone: "hundredths"}, {Model: 1, Zone: "hundredths"}},
+		e.Scene.FocusAt(at).Zones)
+}
+
+// The sentence of all that was done is about all that lies there, asked or told.
+func TestWhatTellsAllIsAboutAllThatLiesThere(t *testing.T) {
+	for _, ask := range []string{"key steps", "every step", "never"} {
+		e, err := method.Make(method.Request{Method: "column-add", Args: []string{"146", "87"}, Model: "blocks",
+			Options: map[string]string{"ask": ask}})
+		require.NoError(t, err)
+		at := slices.IndexFunc(e.Scene.Steps, func(s lesson.Step) bool { return s.Say.Message.ID == "columnAdd.whole" })
+		require.Positive(t, at)
+		zones := zonesOf(e.Scene.FocusAt(at))
+		assert.True(t, len(zones) == 0 || slices.Contains(zones, "hundreds"), "%s: %v", ask, zones)
+	}
+}
+
 // Every zone that a step of any method looks at is on its board.
 func TestWhatIsLookedAtIsThere(t *testing.T) {
 	for _, spec := range method.Specs() {

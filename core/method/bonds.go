@@ -13,7 +13,7 @@ import (
 // bonds shows all pairs of a whole, in order.
 var bonds = Spec{
 	ID: "bonds", Title: "All pairs of a number", Operation: "add",
-	Doc: "Every way to part a whole to 20 in two, in order, on counters of two colours, in a table and as " +
+	Doc: "Every way to split a whole to 20 in two, in order, on counters of two colours, in a table and as " +
 		"sentences; then what is noticed.",
 	Args:   "a whole",
 	Sample: []string{"6"}, Typed: "6",

@@ -13,11 +13,11 @@ import (
 )
 
 // compare lines two numbers up by place: the first place that differs decides.
-// Two short sentences are compared by reasoning before they are reckoned.
+// Two short sentences are compared by thinking, before they are worked out.
 var compare = Spec{
 	ID: "compare", Title: "Compare", Operation: "number",
 	Doc: "Two numbers aligned by place, zeros put where digits are missing; the first place that differs decides. " +
-		"Or two sums by reasoning before reckoning.",
+		"Or two sums by thinking, before they are worked out.",
 	Args:   "two numbers, or two sums",
 	Sample: []string{"408", "480"}, Typed: "408, 480",
 	Limits:  "Numbers from 0 to 9,999,999.999; sums of two whole numbers to 9,999.",
@@ -243,8 +243,17 @@ func (m *maker) zeros(w [2]place.Written) {
 		low = min(lowestWritten(w[0]), lowestWritten(w[1]))
 		shown = place.Written{Number: short.Number, Decimals: int(place.Ones - low)}.String()
 	}
+	var missing []place.Place
+	var f lesson.Focus
+	for p := lowestWritten(short) - 1; p >= low; p-- {
+		missing = append(missing, p)
+		for i := range 2 {
+			f.Zones = append(f.Zones, lesson.ZoneOf{Model: i, Zone: p.Plural()})
+		}
+	}
 	s := lesson.Step{
-		Say: line("compare.zeros", text("short", short.String())), Ask: line("compare.zero"),
+		Say: line("compare.missing", text("short", short.String()), text("places", say.Listed(m.placeNames(missing)))),
+		Ask: line("compare.zero"), Focus: &f,
 		Answer: line("compare.zero.answer", answerText("shown", shown), text("short", short.String())),
 		Look:   line("look.cards"),
 		Write:  []lesson.Write{{Kind: "sentence", Text: short.String() + " = " + shown}},

@@ -14,8 +14,8 @@ import (
 // count goes on or back in equal steps, crossing tens and hundreds.
 var count = Spec{
 	ID: "count", Title: "Count in steps", Operation: "number",
-	Doc: "From a start on in equal steps, or back with a minus before the step: each number said in ordinary and in " +
-		"place-value words, tens and hundreds crossed on the model.",
+	Doc: "From a start on in equal steps, or back with a minus before the step: each number said, to a hundred in " +
+		"place-value words too, tens and hundreds crossed on the model.",
 	Args:   "a start, a step, and how many",
 	Sample: []string{"37", "10", "8"}, Typed: "37, 10, 8",
 	Limits: "Steps of two digits at most and noughts after them, like 2, 25 or 300, on, or back like −10; 1 to 30 of " +
@@ -100,7 +100,7 @@ func makeCount(r Request) (Example, error) {
 	m.step(lesson.Step{
 		Say:   line(c.id("count.from"), given("n", c.start), given("by", c.by)),
 		Moves: []board.Move{m.acts.Build(strconv.Itoa(c.start))},
-		Write: []lesson.Write{m.countRow(place.Int(c.start))},
+		Write: []lesson.Write{m.countRow(c, 0)},
 	})
 	var again []board.Move
 	told := false
@@ -111,7 +111,7 @@ func makeCount(r Request) (Example, error) {
 			Say: line(c.id("count.next"), given("by", c.by)), Ask: line("count.then"),
 			Answer: line("count.then.answer", say.Number("n", say.Answer, n), answerText("words", n.Words(true))),
 			Moves:  append(m.countNew(), m.countStep(c.by, c.back)...),
-			Write:  []lesson.Write{m.countRow(n)},
+			Write:  []lesson.Write{m.countRow(c, i)},
 		}
 		again = append(again, m.countStep(c.by, !c.back)...)
 		if tens != "" {
@@ -129,9 +129,12 @@ func makeCount(r Request) (Example, error) {
 			m.step(s)
 		}
 	}
-	if m.acts.Step == nil {
+	switch {
+	case !c.inWords():
+		m.table("steps", "number")
+	case m.acts.Step == nil:
 		m.table("number", "in words", "place by place")
-	} else {
+	default:
 		m.table("number", "in words")
 	}
 	m.countWhy(c, told)
@@ -189,9 +192,17 @@ func (m *maker) tensCrossed(from, to place.Number) string {
 	return say.New(id).Text(m.r.words())
 }
 
+// inWords reports whether no number is more than a hundred: longer words are said, and would leave the table and the
+// pieces too small to be read.
+func (c counted) inWords() bool { return max(c.start, c.at(c.times)) <= 100 }
+
 // countRow is a number in the table: its digits, its words, and its places where there are columns for
-// them and they say something else.
-func (m *maker) countRow(n place.Number) lesson.Write {
+// them and they say something else; or after how many steps it comes.
+func (m *maker) countRow(c counted, step int) lesson.Write {
+	n := place.Int(c.at(step))
+	if !c.inWords() {
+		return row(strconv.Itoa(step), n.String())
+	}
 	cells := []string{n.String(), n.Words(true)}
 	if m.acts.Step == nil {
 		cells = append(cells, "")

@@ -1,6 +1,7 @@
 package method
 
 import (
+	"slices"
 	"strconv"
 	"strings"
 
@@ -13,7 +14,7 @@ import (
 // read goes from the pieces to the number: the largest counted first, then on.
 var read = Spec{
 	ID: "read", Title: "Read a number", Operation: "number",
-	Doc:    "From the pieces to the numeral: each place counted, what is ten or more of a place told as the next.",
+	Doc:    "From the pieces to the numeral: each place counted, what is too many for a digit bundled into the next.",
 	Args:   "a board in notation",
 	Sample: []string{"blocks 1h 4t 6o"}, Typed: "blocks 1h 4t 6o",
 	Limits: "Any blocks, discs, rack, counters or cubes.",
@@ -25,6 +26,41 @@ var read = Spec{
 // otherCounts draws how many pieces there are of each place anew, ten or more now and then.
 func otherCounts(notation string, draw func(int) int) string {
 	return withNumbers(notation, func(int, string) string { return strconv.Itoa(1 + draw(14)) })
+}
+
+// bundles reports whether ten pieces of a place can become one of the next.
+func (m *maker) bundles() bool {
+	return slices.ContainsFunc(m.spec.Moves, func(s board.MoveSpec) bool { return s.Kind == "bundle" })
+}
+
+// bundleFull bundles what is too many for a digit, from the smallest place up, and writes both forms.
+func (m *maker) bundleFull(form place.UnitForm) {
+	carried := 0
+	var steps []lesson.Step
+	for p := form[len(form)-1].Place; p <= form[0].Place || carried > 0; p++ {
+		count := form.Of(p) + carried
+		if carried = count / 10; carried == 0 {
+			continue
+		}
+		s := regroup(p, count, nil)
+		if len(steps) == 0 {
+			s.Say = line("read.full", say.Pieces("all", say.Given, count, p))
+		}
+		s.Write = nil
+		steps = append(steps, s)
+	}
+	total, _ := form.Total()
+	words := m.r.words()
+	steps[len(steps)-1].Write = []lesson.Write{
+		{Kind: "text", Text: words.UnitForm(form)}, {Kind: "text", Text: "= " + words.UnitForm(total.UnitForm())},
+	}
+	for i, s := range steps {
+		if i == 0 {
+			m.first(s)
+		} else {
+			m.step(s)
+		}
+	}
 }
 
 func makeRead(r Request) (Example, error) {
@@ -78,13 +114,12 @@ func makeRead(r Request) (Example, error) {
 		}
 		m.key(s)
 	}
-	if many {
-		again, ask := "read.many", "read.many.ask"
-		if len(form) == 1 {
-			again, ask = "read.many.one", "read.many.alike"
-		}
+	switch {
+	case many && m.bundles():
+		m.bundleFull(form)
+	case many:
 		m.first(lesson.Step{
-			Say: line(again), Ask: line(ask), Answer: line("read.many.answer",
+			Say: line("read.many.one"), Ask: line("read.many.make"), Answer: line("read.many.answer",
 				say.Form("form", say.Given, form), say.Form("fewest", say.Answer, total.UnitForm())),
 		})
 	}

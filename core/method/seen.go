@@ -14,7 +14,7 @@ import (
 // seenOption is what children saw, in their own words; several ways are parted
 // by semicolons.
 var seenOption = Option{Name: "seen",
-	Doc:    "What children saw, like 8 and 2 more and 3; two fives and 3. Several ways are parted by semicolons.",
+	Doc:    "What children saw, like 8 and 2 more and 3; two fives and 3. A semicolon stands between several ways.",
 	Sample: "8 and 2 more and 3"}
 
 // groupWords are the sizes of the groups that children say: two fives.

@@ -14,14 +14,14 @@ import (
 var share = Spec{
 	ID: "share", Title: "Share out", Operation: "divide",
 	Doc: "A number shared into equal groups: the size foretold; with discs place by place, what " +
-		"is left of a place opened into the next, written as short division as it goes; remainders left over or as " +
+		"is left of a place unbundled into the next, written as short division as it goes; remainders left over or as " +
 		"decimals; checked by multiplying.",
 	Args:   "a number and how many groups",
 	Sample: []string{"97", "4"}, Typed: "97 ÷ 4",
 	Limits: "Discs: up to 7 digits by 1 to 9; counters: to 60 by 1 to 12.",
 	Models: []string{"discs", "counters"},
 	Options: []Option{
-		choice("remainder", "What is left stays over, or is opened into tenths and on.", "left over", "decimals"),
+		choice("remainder", "What is left stays over, or is unbundled into tenths and on.", "left over", "decimals"),
 		checkByInverse,
 	},
 	Signs: "÷",
@@ -125,7 +125,7 @@ func shareByPlaces(r Request, n, by int) (Example, error) {
 	return e, err
 }
 
-// size asks how many each will get, by a round number whose groups are easy to reckon.
+// size asks how many each will get, by a round number whose groups are easy to work out.
 func (s *sharing) size() {
 	if s.n <= 20 || s.by == 1 || s.n/s.by < 4 {
 		return

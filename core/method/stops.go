@@ -93,6 +93,9 @@ func told(s lesson.Step) lesson.Step {
 		return s
 	}
 	s.Say.Message = s.Say.Message.And(s.Answer.Message.Told())
+	if s.Asks == say.Say && s.Focus == nil {
+		s.Focus = &lesson.Focus{} // a sentence that tells all that was done is about all that lies there
+	}
 	s.Ask, s.Asks, s.Answer = say.Line{}, "", say.Line{}
 	return s
 }

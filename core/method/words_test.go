@@ -104,6 +104,20 @@ func TestEverySentenceIsSaidAsATeacherWould(t *testing.T) {
 	}
 }
 
+// What a method tells of itself is read by teachers, as what it says is.
+func TestMethodsTellOfThemselvesInPlainWords(t *testing.T) {
+	t.Parallel()
+	for _, spec := range method.Specs() {
+		texts := []string{spec.Title, spec.Doc, spec.Limits}
+		for _, o := range spec.AllOptions() {
+			texts = append(texts, o.Doc, strings.Join(o.Choices, ", "))
+		}
+		for _, text := range texts {
+			require.NotRegexp(t, translated, text, spec.ID)
+		}
+	}
+}
+
 func someModel(spec method.Spec, r *rand.Rand) string {
 	kinds := append([]string{""}, spec.Kinds()...)
 	return kinds[r.IntN(len(kinds))]

@@ -56,6 +56,7 @@ func TestTheCatalogueIsSound(t *testing.T) {
 		if kind := KindOf(id); kind != "" {
 			assert.Contains(t, Kinds(), kind, id)
 			assert.True(t, strings.HasSuffix(template, "?"), "%s is no question", id)
+			assert.Equal(t, 1, strings.Count(template, "?"), "%s asks for two answers at once", id)
 		} else {
 			assert.False(t, strings.HasSuffix(template, "?"), "%s has no kind", id)
 		}

@@ -345,8 +345,8 @@ func (c Counters) besideBox(room board.Room) []box {
 	if i == 0 && len(c.Frames)+c.Groups > 0 {
 		return nil
 	}
-	if room.Tight && max(c.Groups, room.Groups) > 0 {
-		b.zone.W = c.lineOf(max(i, room.Pile))
+	if room.Tight {
+		b.zone.W = c.lineOf(max(1, i, room.Pile))
 	}
 	return []box{b}
 }

@@ -20,8 +20,12 @@ export function Beside({ model }: { model: DrawnModel }) {
   );
 }
 
+/** The size of numerals by how long the longest is, as its place has room for it. */
+const numeralOf = (longest: number) => [36, 36, 36, 30][longest] ?? 100 / longest;
+
 /** A whole joined to its parts. */
 export function Bond({ whole, parts }: { whole: string; parts: string[] }) {
+  const fontSize = numeralOf(Math.max(...[whole, ...parts].map((n) => n.length)));
   const w = Math.max(2, parts.length) * 90;
   return (
     <svg
@@ -29,6 +33,7 @@ export function Bond({ whole, parts }: { whole: string; parts: string[] }) {
       viewBox={`0 0 ${w} 124`}
       width={w}
       height={124}
+      fontSize={fontSize}
       role="img"
       aria-label={`${whole}: ${parts.join(' and ')}`}
     >

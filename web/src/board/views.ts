@@ -25,6 +25,7 @@ export const views: Record<Kind, View> = {
     clears: true,
     under: false,
     largest: 4.4,
+    piece: 26,
     enough: 2.2,
   },
   rack: {
@@ -41,6 +42,7 @@ export const views: Record<Kind, View> = {
     clears: false,
     under: false,
     largest: 2.6,
+    piece: 40,
     enough: 0,
   },
   counters: {
@@ -57,6 +59,7 @@ export const views: Record<Kind, View> = {
     clears: true,
     under: false,
     largest: 2.2,
+    piece: 44,
     enough: 0,
   },
   cubes: {
@@ -67,12 +70,13 @@ export const views: Record<Kind, View> = {
     SetUp: CubesSetUp,
     head: 20,
     foot: 20,
-    side: 50,
+    side: 60,
     end: 104,
     rim: 0,
     clears: true,
     under: false,
     largest: 1.8,
+    piece: 26,
     enough: 0,
   },
   discs: {
@@ -89,6 +93,7 @@ export const views: Record<Kind, View> = {
     clears: true,
     under: true,
     largest: 2,
+    piece: 44,
     enough: 1.3,
   },
 };

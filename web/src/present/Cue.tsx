@@ -42,7 +42,7 @@ export function Cue({ title, yourTurn }: Props) {
       ) : (
         <>
           <p className={cx('cue-say')}>
-            {yourTurn ? 'Your turn.' : together(prompt.say)}{' '}
+            <span className={cx('cue-said')}>{yourTurn ? 'Your turn.' : together(prompt.say)}</span>{' '}
             {prompt.ask && (
               <span className={cx('cue-ask')}>{yourTurn ? 'What comes next?' : together(prompt.ask)}</span>
             )}
@@ -93,7 +93,8 @@ function heightOf(trial: HTMLElement, step: Step, word: string): number {
     el.textContent = together(text);
     return el;
   };
-  const said = made('p', 'cue-say', `${step.say} `);
+  const said = made('p', 'cue-say', word ? `${step.say} ` : '');
+  if (!word) said.append(made('span', 'cue-said', step.say), ' ');
   said.append(made('span', 'cue-ask', word ? step.look : step.ask));
   trial.replaceChildren(
     ...(word ? [made('p', 'cue-word', word)] : []),

@@ -14,13 +14,13 @@ const cx = names(css);
 export function CloseUp({ at }: { at: Place }) {
   const models = useLesson((s) => s.models);
   const lightOf = useLightOf();
-  // Of columns that are looked at, that into which pieces came, or else the smallest.
-  const zone = models
-    .map((model, i) => {
-      const lit = lightOf(model, i)?.filter((z) => z.one && at.columns[z.id]) ?? [];
-      return lit.findLast((z) => isFresh(columnOf(model, z.id))) ?? lit.at(-1);
-    })
-    .find((z) => z !== undefined);
+  // Of columns that are looked at, that into which pieces came, or else the smallest that holds any.
+  const worked = models.flatMap((model, i) => {
+    const lit = lightOf(model, i)?.filter((z) => z.one && at.columns[z.id]) ?? [];
+    const last = (has: (c: InColumn) => boolean) => lit.findLast((z) => has(columnOf(model, z.id)));
+    return last(isFresh) ?? last(isHeld) ?? [];
+  });
+  const [zone] = worked.sort((a, b) => b.x - a.x);
   if (!zone) return null;
   const { scale, of, above } = at.columns[zone.id]!;
   const columns = of.flatMap((i) => (models[i] ? [columnOf(models[i], zone.id)] : []));
@@ -57,6 +57,7 @@ interface InColumn {
 }
 
 const isFresh = ({ pieces }: InColumn) => pieces.some((p) => p[7] & Mark.fresh);
+const isHeld = ({ pieces }: InColumn) => pieces.some((p) => !(p[7] & (Mark.taken | Mark.spent | Mark.copy)));
 
 function columnOf(model: DrawnModel, id: string): InColumn {
   const zone = model.zones.find((z) => z.id === id);

@@ -36,6 +36,31 @@ describe('the composition', () => {
     expect(high.models[0]!.rect.h).toBeCloseTo(room.h);
   });
 
+  test('has digits and pieces as large as is wanted, where a way has both, and then the largest pieces', () => {
+    const given = {
+      ...asked,
+      work: (d: number) => ({ w: 8 * d, h: 5 * d }),
+      extents: [extent([[400, 200, 34]])],
+      round: [round('counters')],
+    };
+    const large = compose(given);
+    const wanted = { digit: 60, piece: 44 };
+    const made = compose({ ...given, wanted });
+    expect(large.digit).toBeLessThan(wanted.digit);
+    expect(made.digit).toBeGreaterThanOrEqual(wanted.digit);
+    expect(34 * made.models[0]!.scale).toBeGreaterThan(wanted.piece);
+    // Where none has, nothing is wanted.
+    expect(compose({ ...given, wanted: { digit: 60, piece: 400 } })).toEqual(large);
+  });
+
+  test('gives what pieces do not need to the digits', () => {
+    const table = (d: number) => ({ w: 4 * d, h: 5 * d });
+    const few = { ...asked, work: table, extents: [extent([[120, 40, 34]])], round: [round('counters')] };
+    const made = compose(few);
+    expect(34 * made.models[0]!.scale).toBeGreaterThanOrEqual(120);
+    expect(made.digit).toBe(96);
+  });
+
   test('leaves room for a larger picture where pieces are small, and makes no digit smaller for it', () => {
     const reach = { ones: { w: 120, h: 40 } };
     const of = (way: object, w: number, h: number): Extent => {

@@ -39,17 +39,19 @@ interface Asked {
   unit: number;
   /** The scale at which pieces are large enough, without a larger picture of them. */
   enough?: number;
+  /** The smallest digit and the smallest piece with which all can be read and counted from the last row, in pixels. */
+  wanted?: { digit: number; piece: number };
 }
 
-/** What says that a copy is one, above it, at 1280 × 800. */
-const CAPTION = 24;
+/** What says that a copy is one, above it, at 1280 × 800; the style sheet has the same. */
+const CAPTION = 30;
 /** Between what stands side by side, at 1280 × 800. */
 const GAP = 18;
 /** Pieces do not grow beyond this, at 1280 × 800, but to fill half of the room. */
 const LARGEST = 120;
 const HALF = 0.5;
 /** The digits of written work, from the largest; smaller than READABLE only where nothing else fits. */
-const DIGITS = [96, 88, 80, 72, 64, 58, 52, 48, 44, 38, 32, 26];
+const DIGITS = [96, 88, 80, 72, 64, 60, 52, 48, 44, 38, 32, 26];
 const READABLE = 44;
 /** What a larger picture of pieces does not take from them. */
 const GOOD = 64;
@@ -93,7 +95,7 @@ export function compose(asked: Asked): Enlarged {
       }
     }
   }
-  const best = bestOf(ways, READABLE * asked.unit);
+  const best = bestOf(ways, asked);
   const {
     least: _,
     counts: _counts,
@@ -127,23 +129,33 @@ function enlarged({ enough, room, unit, round }: Asked, ways: Candidate[], best:
 }
 
 /**
- * Of the ways with digits that can be read the one with the largest pieces, and of those about as
- * large, the largest digits; none that breaks a sentence where another with pieces hardly smaller breaks
- * none. Where no digits can be read, or pieces are specks beside those that can, both count alike.
+ * Of the ways in which all is as large as is wanted, or else of those with digits that can be read, the one with the
+ * largest pieces, and of those about as large, the largest digits; none that breaks a sentence where another with
+ * pieces hardly smaller breaks none. Where no digits can be read, where pieces are specks beside those that can, and
+ * where they are as large as pieces need to be, both count alike.
  */
-function bestOf(ways: Candidate[], readable: number): Candidate {
+function bestOf(ways: Candidate[], { unit, wanted }: Asked): Candidate {
+  const readable = READABLE * unit;
+  const fine = ways.filter((w) => wanted && !w.breaks && w.digit >= wanted.digit && w.least >= wanted.piece);
+  if (fine.length > 0) return largestOf(fine, unit);
   const readily = ways.filter((w) => w.digit >= readable);
   const unbroken = readily.filter((w) => !w.breaks);
-  const largest = (list: Candidate[]) => Math.max(...list.map((w) => w.counts));
   const legal = largest(unbroken) >= CLOSE * largest(readily) ? unbroken : readily;
-  const both = (w: Candidate) => w.digit * w.counts;
-  const fair = (list: Candidate[]) => list.reduce((a, b) => (both(b) > both(a) ? b : a));
   if (legal.length === 0) return fair(ways);
-  const best = largest(legal);
-  const good = legal.filter((w) => w.counts >= best * WORTH);
-  const large = good.reduce((a, b) => (b.digit > a.digit ? b : a));
+  const large = largestOf(legal, unit);
   const small = ways.filter((w) => w.digit < readable && both(w) > FAIR * both(large));
   return small.length > 0 ? fair(small) : large;
+}
+
+const largest = (list: Candidate[]) => Math.max(...list.map((w) => w.counts));
+const both = (w: Candidate) => w.digit * w.counts;
+const fair = (list: Candidate[]) => list.reduce((a, b) => (both(b) > both(a) ? b : a));
+
+function largestOf(legal: Candidate[], unit: number): Candidate {
+  const plenty = legal.filter((w) => w.counts >= LARGEST * unit);
+  if (plenty.length > 0) return fair(plenty);
+  const good = legal.filter((w) => w.counts >= largest(legal) * WORTH);
+  return good.reduce((a, b) => (b.digit > a.digit ? b : a));
 }
 
 /** How models stand to one another, and their kept copies to them. */
@@ -172,11 +184,14 @@ const laidOf = (beside: number): Laid[] => [
   { place: 'below', beside, row: true },
 ];
 
+/** How much of the room written work may take, beside models or below them. */
+const WRITTEN = 0.64;
+
 /** Work that would leave too little to the models is not legal. */
 const fits = (work: Rect, room: { w: number; h: number }, { place }: Laid) =>
   place === 'right'
-    ? work.w <= room.w * 0.62 && work.h <= room.h
-    : work.w <= room.w && work.h <= room.h * 0.62;
+    ? work.w <= room.w * WRITTEN && work.h <= room.h
+    : work.w <= room.w && work.h <= room.h * WRITTEN;
 
 function arranged(
   asked: Asked,
@@ -200,8 +215,7 @@ function arranged(
       h: above && m.kept.w > 0 ? m.h + m.kept.h + KEPT_GAP : Math.max(m.h, m.kept.h),
       least: m.least || 10,
       across: 2 * side,
-      // What is written over a copy stands over the model else.
-      down: head + foot + below + (above && m.kept.w > 0 ? CAPTION * unit : 0),
+      down: head + foot + below + (m.kept.w > 0 ? CAPTION * unit : 0),
     };
   });
   const along = sides === 'row';

@@ -9,7 +9,7 @@ import { widthOf } from '../shell/widthOf';
 import type { Way } from './arrangement';
 import { compose, type Beside, type Enlarged, type Round } from './compose';
 import { sameWay, useLay } from './lay';
-import { besidesOf, columnsOf, equalsAt, rowsOf, workSize } from './workSize';
+import { besidesOf, columnsOf, equalsAt, rowsOf, wantedDigit, workSize } from './workSize';
 
 /** The names over columns, in pixels at 1280 × 800: as large as they should be, and as small as they may. */
 const NAME = { large: 36, small: 28 };
@@ -84,7 +84,16 @@ export function useComposition(
     if (paper) return { ...bare, unit };
     const told = extents?.[0]?.written ?? { lines: lines.map((l) => l.text ?? ''), bonds: 0, table: [] };
     const work = wantsWork ? workSize(written, told, ways, size.w) : undefined;
-    const made = composedOf(now, models, size, work, besidesOf(told.table), unit, building);
+    const digit = wantedDigit(told.lines) * unit;
+    const made = composedOf(
+      now,
+      models,
+      size,
+      work,
+      { digit, besides: besidesOf(told.table) },
+      unit,
+      building,
+    );
     const { beside } = made.laid;
     return {
       ...made,
@@ -124,16 +133,17 @@ function composedOf(
   models: DrawnModel[],
   room: { w: number; h: number },
   work: ReturnType<typeof workSize>,
-  besides: Beside[],
+  { digit, besides }: { digit: number; besides: Beside[] },
   unit: number,
   building: boolean,
 ): Omit<Composed, 'rows' | 'bonds' | 'equals' | 'columns'> {
   const enough = (views[models[0]!.kind as Kind].enough || 0) * unit;
+  const piece = Math.max(...models.map((m) => views[m.kind as Kind].piece)) * unit;
   const attempt = (name: number, twoLines: boolean) => {
     const rounds = models.map((m) =>
       roundOf(m, unit, name, twoLines, building, readOutHigh(m, unit, room.w / models.length - 32)),
     );
-    const asked = { room, extents, round: rounds, work, besides, unit, enough };
+    const asked = { room, extents, round: rounds, work, besides, unit, enough, wanted: { digit, piece } };
     const best = compose(asked);
     // What stands there now, in that way, may have been widened by what was tried.
     const [first] = extents;

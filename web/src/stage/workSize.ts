@@ -30,6 +30,12 @@ const alongside = (parts: Block[], gap: number): Block => ({
   h: Math.max(0, ...parts.map((p) => p.h)),
 });
 
+/** The numerals of all that is written, at 1280 × 800, as the last row can read them. */
+const NUMERAL = 44;
+
+/** The digit with which all that is written is as large as that; a table's numerals may be smaller. */
+export const wantedDigit = (lines: string[]) => (lines.length > 0 ? NUMERAL / LINE.text : NUMERAL);
+
 /** Whether a way is written with a branch to each part: more than eight have no room. */
 export const hasBranches = (way: Frame['ways'][number]) => way.parts.length > 1 && way.parts.length < 9;
 
