@@ -203,7 +203,9 @@ function measure() {
     larger: Math.min(Infinity, ...larger),
     numeral: Math.min(
       Infinity,
-      ...numerals.map((el) => parseFloat(globalThis.getComputedStyle(el).fontSize)),
+      ...numerals.map(
+        (el) => parseFloat(globalThis.getComputedStyle(el).fontSize) * (el.getScreenCTM?.().a ?? 1),
+      ),
     ),
     board: [board.x, board.y, board.width, board.height],
     used: used.length

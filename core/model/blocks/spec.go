@@ -74,7 +74,7 @@ func moves() []board.MoveSpec {
 	return append(list,
 		pieces.Move("join", "The addends of a place lie together.", board.Keeps, nil, Blocks.join, "blocks 6o + 7o",
 			pieces.PlaceArgs{Place: place.Ones}),
-		pieces.Move("apart", "The addends of a place lie in their rows again.", board.Keeps, nil, Blocks.apart,
+		pieces.Move("apart", "The addends of a place lie apart again.", board.Keeps, nil, Blocks.apart,
 			"blocks 6o + 7o", pieces.PlaceArgs{Place: place.Ones},
 			board.Move{Kind: "join", Args: pieces.PlaceArgs{Place: place.Ones}}),
 		pieces.Move("tidy", "Loose blocks go to their slots; rings, marks, copies and traces are put away.", board.Keeps,
