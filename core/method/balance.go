@@ -110,7 +110,7 @@ func (b balance) make(r Request) *maker {
 			given("unseen", unseen), given("wrong", wrong)))
 	}
 	m.step(lesson.Step{
-		Say: line("unknown.lift"), Ask: line("unknown.lift.ask"), Answer: line("unknown.lift.answer", answer("n", n)),
+		Say: line("unknown.lift"), Ask: line("unknown.lift.ask"), Answer: noneOr("unknown.lift.answer", n, answer("n", n)),
 		Moves: []board.Move{{Kind: "uncover"}},
 		Write: []lesson.Write{b.side(0), b.side(2)},
 	})

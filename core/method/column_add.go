@@ -214,8 +214,11 @@ var addendSaid = [4][2]string{
 func (c *columnAddition) buildAddend(i int) {
 	n, part := c.addends[i], i+1
 	said, look := addendSaid[i][0], "look.columns"
-	if n.IsZero() {
+	switch {
+	case n.IsZero():
 		said = addendSaid[i][1]
+	case !slices.ContainsFunc(c.addends[:i], func(before place.Number) bool { return !before.IsZero() }):
+		said = addendSaid[0][0]
 	}
 	row := "addend " + strconv.Itoa(part)
 	if i > 0 {

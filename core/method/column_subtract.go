@@ -117,9 +117,12 @@ func (c *columnSubtraction) size() {
 }
 
 func (c *columnSubtraction) build() {
+	id := "minusColumn.only"
+	if c.written[0] == c.written[1] {
+		id = "minusColumn.same"
+	}
 	s := lesson.Step{
-		Say: filled(line("minusColumn.only", text("a", c.written[0].String()), text("b", c.written[1].String())), c.low,
-			c.written...),
+		Say:  filled(line(id, text("a", c.written[0].String()), text("b", c.written[1].String())), c.low, c.written...),
 		Look: line("look.columns"),
 	}
 	for _, count := range c.a.UnitForm() {

@@ -69,11 +69,8 @@ func makeCompare(r Request) (Example, error) {
 	}
 	m.zeros(w)
 	decided, decides := false, place.Ones
-	for p := max(a.Top(), b.Top()); p >= place.Smallest && !decided; p-- {
+	for p := max(a.Top(), b.Top()); p >= min(lowestWritten(w[0]), lowestWritten(w[1])) && !decided; p-- {
 		x, y := a.Digit(p), b.Digit(p)
-		if p < place.Ones && x == 0 && y == 0 {
-			continue
-		}
 		at := say.PlaceName("place", p)
 		if x == y {
 			both := line("compare.both", at, say.Pieces("pieces", say.Given, x, p))

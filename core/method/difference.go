@@ -8,6 +8,7 @@ import (
 	"unitbloom/core/lesson"
 	"unitbloom/core/model/pieces"
 	"unitbloom/core/place"
+	"unitbloom/core/say"
 )
 
 // difference compares two numbers: what one has more than the other, seen in two
@@ -118,7 +119,7 @@ func (m *maker) countUp(big, small int) {
 		jump, p := nextJump(now, big)
 		now += jump
 		if jump == big-small { // it is the whole way
-			far.Say, far.Moves = line("gap.on"), m.lay(jump/whole(p), p, 2)
+			far.Say, far.Moves = say.Line{}, m.lay(jump/whole(p), p, 2)
 			far.Write = append([]lesson.Write{row("+"+strconv.Itoa(jump), strconv.Itoa(now))}, far.Write...)
 			break
 		}
@@ -129,6 +130,7 @@ func (m *maker) countUp(big, small int) {
 			Write:  []lesson.Write{row("+"+strconv.Itoa(jump), strconv.Itoa(now))},
 		}
 		if first {
+			s.Say = line("gap.first", part("to", now))
 			m.first(s)
 		} else {
 			m.step(s)

@@ -189,8 +189,9 @@ func (x missing) parts(r Request) *maker {
 		m.why(line("unknown.why.take"), line("unknown.why.take.answer", given("whole", whole), given("known", known)))
 	}
 	m.step(lesson.Step{
-		Say: line("unknown.lift"), Ask: line("unknown.lift.ask"), Answer: line("unknown.lift.answer", answer("n", other)),
-		Moves: []board.Move{{Kind: "uncover"}}, Write: []lesson.Write{bond(whole, known, other)},
+		Say: line("unknown.lift"), Ask: line("unknown.lift.ask"),
+		Answer: noneOr("unknown.lift.answer", other, answer("n", other)),
+		Moves:  []board.Move{{Kind: "uncover"}}, Write: []lesson.Write{bond(whole, known, other)},
 	})
 	m.solve(x.solved, nil)
 	return m

@@ -473,6 +473,8 @@ var worked = map[string]string{
 	"unknown.lift.ask":                "[check] What was hidden?",
 	"unknown.lift.answer":             "{n}. It fits.",
 	"unknown.lift.answer.told":        "There {n:is|are} {n}. It fits.",
+	"unknown.lift.answer.none":        "None. It fits.",
+	"unknown.lift.answer.none.told":   "There are none. It fits.",
 	"unknown.lift.three":              "{one} {one:group|groups} of {two}: {all}. It fits.",
 	"unknown.of-three":                "[look] What is missing: how many groups, in each, or altogether?",
 	"unknown.of-three.groups":         "How many groups.",
@@ -487,6 +489,7 @@ var worked = map[string]string{
 
 	// Column subtraction, differences, rows of problems.
 	"minusColumn.only":      "Build {a}. {b} is only written.",
+	"minusColumn.same":      "Build {a}. The other {b} is only written.",
 	"minusColumn.size":      "[predict] Will {problem} be more or less than {bound}?",
 	"minusColumn.size.more": "More: beside the {place} there is {have}, and only {go} must go.",
 	"minusColumn.size.less": "Less: beside the {place} there is only {have}, and {go} must go.",
@@ -542,6 +545,7 @@ var worked = map[string]string{
 	"gap.size.less":                      "Less: {small} and {lead} is already {mid}.",
 	"gap.size.more.told":                 "The difference is more than {lead}: {small} and {lead} is only {mid}.",
 	"gap.size.less.told":                 "The difference is less than {lead}: {small} and {lead} is already {mid}.",
+	"gap.first":                          "First to {to}.",
 	"gap.on":                             "On we go.",
 	"gap.to":                             "[decide] How far is it from {from} to {to}?",
 	"gap.to.answer":                      "{jump}.",

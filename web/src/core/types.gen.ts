@@ -1918,7 +1918,7 @@ export interface MoveOfBlocksJoin {
     | 'thousandths';
 }
 /**
- * The addends of a place lie in their rows again.
+ * The addends of a place lie apart again.
  */
 export interface MoveOfBlocksApart {
   kind: 'apart';
