@@ -21,7 +21,7 @@ const problems: Record<string, [method: string, typed: string, end: string][]> =
   Numbers: [
     ['Build a number', '146', '100 + 40 + 6 = 146'],
     ['Read a number', 'blocks 3h 12o', '300 + 10 + 2 = 312'],
-    ['Count in steps', '95, 10, 3', '125one hundred and twenty-five'],
+    ['Count in steps', '95, 10, 3', '3125'],
     ['Ten and so many', '13', '10 + 3 = 13'],
     ['More and less', '296 +10 +10 -100', '−100216'],
     ['Compare', '0.5, 0.45', '0.5 > 0.45'],

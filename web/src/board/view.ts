@@ -42,7 +42,7 @@ export interface View {
   under: boolean;
   /** Most pixels to a unit. */
   largest: number;
-  /** The smallest piece that can be counted from the last row, in pixels at 1280 × 800. */
+  /** The smallest piece that can be counted from the last row, with its outline, in pixels at 1280 × 800. */
   piece: number;
   /** Pixels to a unit, at 1280 × 800, that are enough for the last row; 0 where it has no columns. */
   enough: number;

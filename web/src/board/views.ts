@@ -25,7 +25,7 @@ export const views: Record<Kind, View> = {
     clears: true,
     under: false,
     largest: 4.4,
-    piece: 26,
+    piece: 27,
     enough: 2.2,
   },
   rack: {
@@ -59,7 +59,7 @@ export const views: Record<Kind, View> = {
     clears: true,
     under: false,
     largest: 2.2,
-    piece: 44,
+    piece: 46,
     enough: 0,
   },
   cubes: {
@@ -76,7 +76,7 @@ export const views: Record<Kind, View> = {
     clears: true,
     under: false,
     largest: 1.8,
-    piece: 26,
+    piece: 27,
     enough: 0,
   },
   discs: {
@@ -93,7 +93,7 @@ export const views: Record<Kind, View> = {
     clears: true,
     under: true,
     largest: 2,
-    piece: 44,
+    piece: 46,
     enough: 1.3,
   },
 };

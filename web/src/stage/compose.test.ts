@@ -44,13 +44,13 @@ describe('the composition', () => {
       round: [round('counters')],
     };
     const large = compose(given);
-    const wanted = { digit: 60, piece: 44 };
+    const wanted = { digit: 58, piece: 44 };
     const made = compose({ ...given, wanted });
     expect(large.digit).toBeLessThan(wanted.digit);
     expect(made.digit).toBeGreaterThanOrEqual(wanted.digit);
     expect(34 * made.models[0]!.scale).toBeGreaterThan(wanted.piece);
     // Where none has, nothing is wanted.
-    expect(compose({ ...given, wanted: { digit: 60, piece: 400 } })).toEqual(large);
+    expect(compose({ ...given, wanted: { digit: 58, piece: 400 } })).toEqual(large);
   });
 
   test('gives what pieces do not need to the digits', () => {
@@ -224,7 +224,7 @@ describe('the composition', () => {
   });
 
   test('gives a table that is too wide to be read some of the room of the pieces', () => {
-    const words: WorkSize = (digit) => ({ w: 17.5 * digit, h: 9 * digit });
+    const words: WorkSize = (digit) => ({ w: 18 * digit, h: 9 * digit });
     const made = compose({
       ...asked,
       work: words,

@@ -51,7 +51,7 @@ const GAP = 18;
 const LARGEST = 120;
 const HALF = 0.5;
 /** The digits of written work, from the largest; smaller than READABLE only where nothing else fits. */
-const DIGITS = [96, 88, 80, 72, 64, 60, 52, 48, 44, 38, 32, 26];
+const DIGITS = [96, 88, 80, 72, 64, 58, 52, 48, 44, 38, 32, 26];
 const READABLE = 44;
 /** What a larger picture of pieces does not take from them. */
 const GOOD = 64;

@@ -10,7 +10,7 @@ import type { Beside, WorkSize } from './compose';
 
 /** The parts of the written work beside the size of its digits; the style sheet has the same. */
 const CELL = { w: 1.24, h: 1.3, mark: 0.92, division: 1.5 };
-const LINE = { text: 0.74, high: 1.32 };
+const LINE = { text: 0.76, high: 1.3 };
 const TABLE = { number: 0.73, word: 0.55, high: 1.04, pad: 0.2, between: 0.6 };
 const BOND = { w: 3.8, h: 2.6 };
 const WAY = { text: 0.62, high: 1.3, branches: 1.6, pad: 0.2 };
