@@ -96,6 +96,8 @@ test('a child is not asked: her device takes a newer application up by itself, o
 }) => {
   await page.goto('/desk');
   await kept(page);
+  // The page that is left asks nothing more.
+  await page.goto('about:blank');
   // It may go on before the first page has all that belongs to it, and even before that page is asked for: what is
   // asked for tells.
   let loads = 0;
