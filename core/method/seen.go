@@ -11,8 +11,8 @@ import (
 	"unitbloom/core/say"
 )
 
-// seenOption is what children saw, in their own words; several ways are parted
-// by semicolons.
+// seenOption is what children saw, in their own words; a semicolon stands
+// between several ways.
 var seenOption = Option{Name: "seen",
 	Doc:    "What children saw, like 8 and 2 more and 3; two fives and 3. A semicolon stands between several ways.",
 	Sample: "8 and 2 more and 3"}
