@@ -32,13 +32,12 @@ func (s *session) face(sc lesson.Scene) (BoardView, bool) {
 		return BoardView{}, false
 	}
 	there := *s
-	there.scene, there.phase, there.scratch, there.stage = sc.ID, lesson.Rest, nil, stage{}
+	there.scene, there.step, there.phase, there.scratch, there.stage = sc.ID, len(sc.Steps), lesson.Rest, nil, stage{}
 	var fullest board.Board
 	var drawn []board.Layout
 	var worth place.Number
 	most := 0
-	for there.step = 0; there.step <= len(sc.Steps); there.step++ {
-		b := there.board()
+	for _, b := range sc.Boards() {
 		laid := s.loose(b)
 		pieces := 0
 		for i := range laid {
@@ -162,20 +161,31 @@ type SampleView struct {
 	Face   BoardView `json:"face"`
 }
 
-// Samples are the pictures of all methods.
+// Samples are the pictures of the methods of an operation.
 type Samples struct {
 	Samples []SampleView `json:"samples"`
 }
 
+// SamplesArgs name the operation, as the methods do.
+type SamplesArgs struct {
+	Operation string `json:"operation"`
+}
+
 // samples are the fullest boards of the methods' samples, by which a method is known.
-func samples(s *session, _ None) (Samples, error) {
+func samples(s *session, a SamplesArgs) (Samples, error) {
 	out := Samples{[]SampleView{}}
 	for _, spec := range method.Specs() {
+		if spec.Operation != a.Operation {
+			continue
+		}
 		e, err := method.Make(method.Request{Method: spec.ID, Args: spec.Sample})
 		if err != nil {
 			return out, err
 		}
 		out.Samples = append(out.Samples, SampleView{spec.ID, s.faceAlone(e)})
+	}
+	if len(out.Samples) == 0 {
+		return out, fmt.Errorf("operation: there is no method for the operation %s", form.Quote(a.Operation))
 	}
 	return out, nil
 }

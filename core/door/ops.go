@@ -52,7 +52,7 @@ func init() {
 		on("methods", "The methods of worked examples.", listMethods),
 		on("preview", "A worked example in words, before it is added.", preview),
 		on("pictures", "Boards of a worked example, before it is added.", pictures),
-		on("samples", "The fullest board of each method's sample, as its picture.", samples),
+		on("samples", "The fullest boards of the samples of an operation's methods, as their pictures.", samples),
 		on("addExample", "Adds a worked example.", addExample),
 		on("anotherLike", "Adds a worked example of a parallel problem.", anotherLike),
 		on("otherNumbers", "Makes a worked example anew with other numbers.", otherNumbers),

@@ -124,18 +124,26 @@ func TestASheetIsMadeOfScenesAndLines(t *testing.T) {
 // added; nothing is added by looking.
 func TestExamplesAreSeenBeforeTheyAreAdded(t *testing.T) {
 	d := openBoard(t, "blocks 0")
-	var all struct {
-		Samples []struct {
-			Method string
-			Face   picture
+	known := map[string]bool{}
+	for _, operation := range []string{"number", "add", "subtract", "multiply", "divide"} {
+		var all struct {
+			Samples []struct {
+				Method string
+				Face   picture
+			}
+		}
+		d.call("samples", map[string]any{"operation": operation}, &all)
+		for _, one := range all.Samples {
+			spec, err := method.Find(one.Method)
+			require.NoError(t, err)
+			assert.Equal(t, operation, spec.Operation)
+			known[one.Method] = true
+			require.NotEmpty(t, one.Face.Models, one.Method)
+			assert.NotEmpty(t, one.Face.Models[0].Pieces, one.Method)
 		}
 	}
-	d.call("samples", map[string]any{}, &all)
-	require.Len(t, all.Samples, len(method.Specs()))
-	for _, one := range all.Samples {
-		require.NotEmpty(t, one.Face.Models, one.Method)
-		assert.NotEmpty(t, one.Face.Models[0].Pieces, one.Method)
-	}
+	assert.Len(t, known, len(method.Specs()))
+	assert.Contains(t, d.try("samples", map[string]any{"operation": "guess"}, nil), `no method for the operation "guess"`)
 	var seen struct {
 		Boards  []picture
 		Matters []string

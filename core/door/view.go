@@ -381,8 +381,11 @@ func (s *session) modelHead(b board.Board, i int, l board.Layout, sc lesson.Scen
 		Decor:  orNone(l.Decor),
 		Covers: []CoverView{}, Kept: []KeptView{}, ReadOuts: []ReadOut{},
 	}
-	for _, c := range b.CoversIn(i, s.room(b, i)) {
-		m.Covers = append(m.Covers, CoverView{c.Index, c.Zone, c.At != nil, c.X, c.Y, c.W, c.H})
+	// Most boards have no cover, and a picture of one needs no room then.
+	if b.IsCovered(i) {
+		for _, c := range b.CoversIn(i, s.room(b, i)) {
+			m.Covers = append(m.Covers, CoverView{c.Index, c.Zone, c.At != nil, c.X, c.Y, c.W, c.H})
+		}
 	}
 	if l.Room.Tight {
 		m.Fives = l.InFives()

@@ -190,18 +190,26 @@ var (
 // Lines are the four things said or shown at a step, in their order.
 func (s Step) Lines() []say.Line { return []say.Line{s.Say, s.Ask, s.Answer, s.Look} }
 
+// Boards are the scene's boards before its first step and after each one. They stop before
+// a step that is refused.
+func (s Scene) Boards() []board.Board {
+	all := []board.Board{s.Start}
+	for i, step := range s.Steps {
+		next, err := board.ApplyAll(all[i], step.Moves)
+		if err != nil {
+			break
+		}
+		all = append(all, next)
+	}
+	return all
+}
+
 // At is the scene's board after its first n steps, with how many of the steps
 // fit. It stops before a step that is refused.
 func (s Scene) At(n int) (board.Board, int) {
-	b := s.Start
-	for i, step := range s.Steps[:min(n, len(s.Steps))] {
-		next, err := board.ApplyAll(b, step.Moves)
-		if err != nil {
-			return b, i
-		}
-		b = next
-	}
-	return b, min(n, len(s.Steps))
+	s.Steps = s.Steps[:min(n, len(s.Steps))]
+	all := s.Boards()
+	return all[len(all)-1], len(all) - 1
 }
 
 // Outcome is what a step came to when the scene was replayed.

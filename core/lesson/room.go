@@ -12,7 +12,7 @@ import (
 // the way, laid in one of the ways that there are. A free board has none: it is laid as it
 // is, and so is an example with a cover that hides what lies at a spot, whatever it is.
 func (s Scene) Rooms(way board.Way) []board.Room {
-	boards := s.boards()
+	boards := s.staged()
 	if len(s.Steps) == 0 || slices.ContainsFunc(boards, board.Board.HasFreeCover) {
 		return nil
 	}
@@ -72,8 +72,8 @@ func widened(rooms []board.Room, boards []board.Board) []board.Room {
 	return out
 }
 
-// boards are all that is seen of the example.
-func (s Scene) boards() []board.Board {
+// staged are all boards that are seen of the example, those within its moves too.
+func (s Scene) staged() []board.Board {
 	b := s.Start
 	seen := []board.Board{b}
 	for _, step := range s.Steps {

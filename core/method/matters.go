@@ -1,6 +1,7 @@
 package method
 
 import (
+	"cmp"
 	"maps"
 	"reflect"
 	"slices"
@@ -28,6 +29,9 @@ func Matters(r Request) []string {
 			continue
 		}
 		if len(o.Choices) == 0 || slices.ContainsFunc(o.Choices, func(choice string) bool {
+			if choice == cmp.Or(r.Options[o.Name], o.Choices[0]) {
+				return false
+			}
 			other := r
 			other.Options = maps.Clone(r.Options)
 			if other.Options == nil {

@@ -1,7 +1,7 @@
 // New worked example: choose what to teach, type the problem as it is written, see at once
 // how it will go, add it.
 import { Alert, Button, Input, type InputRef } from 'antd';
-import { useRef } from 'react';
+import { useCallback, useRef } from 'react';
 import { Dialog } from '../shell/later';
 import { names } from '../shell/names';
 import css from './ExampleDialog.module.css';
@@ -25,11 +25,14 @@ export function ExampleDialog({ close }: { close: () => void }) {
     picked,
     setPicked,
     preview,
+    pictures,
     ready,
     instead,
     add,
   } = useExample();
   const problem = useRef<InputRef>(null);
+  // The problem is typed next.
+  const pressed = useCallback(() => problem.current?.focus(), []);
   const addAndClose = () => {
     if (add()) close();
   };
@@ -46,14 +49,7 @@ export function ExampleDialog({ close }: { close: () => void }) {
         </Button>
       }
     >
-      <MethodPicker
-        methods={methods}
-        samples={samples}
-        method={method}
-        choose={choose}
-        // The problem is typed next.
-        pressed={() => problem.current?.focus()}
-      />
+      <MethodPicker methods={methods} samples={samples} method={method} choose={choose} pressed={pressed} />
       <label className="field">
         {method.title}: type {method.args}
         <Input
@@ -88,11 +84,11 @@ export function ExampleDialog({ close }: { close: () => void }) {
             </Button>
           </p>
         )}
-        {preview.plain && <ExamplePreview plain={preview.plain} boards={preview.boards ?? []} />}
+        {preview.plain && <ExamplePreview plain={preview.plain} boards={pictures.boards} />}
       </div>
       <ExampleOptions
         method={method}
-        matters={preview.matters}
+        matters={pictures.matters}
         unfit={preview.unfit}
         picked={picked}
         pick={setPicked}

@@ -1,6 +1,6 @@
 // What a teacher chooses of a method: the model, and the method's own options.
 import { Input, Radio } from 'antd';
-import { useId } from 'react';
+import { memo, useId } from 'react';
 import { views, type Kind } from '../board/views';
 import type { MethodInfo } from '../core/core';
 import { Select } from '../shell/later';
@@ -28,7 +28,15 @@ interface Props {
   setModel: (model: string) => void;
 }
 
-export function ExampleOptions({ method, matters, unfit, picked, pick, model, setModel }: Props) {
+export const ExampleOptions = memo(function ExampleOptions({
+  method,
+  matters,
+  unfit,
+  picked,
+  pick,
+  model,
+  setModel,
+}: Props) {
   return (
     <div className={cx('options')}>
       {method.models.length > 1 && (
@@ -77,7 +85,7 @@ export function ExampleOptions({ method, matters, unfit, picked, pick, model, se
         )}
     </div>
   );
-}
+});
 
 interface OwnWordsProps {
   label: string;

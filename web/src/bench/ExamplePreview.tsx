@@ -1,4 +1,5 @@
 // How an example will go: its boards, and what is said at each step, of one way or of each.
+import { memo } from 'react';
 import { Face } from '../board/Face';
 import type { BoardView, Plain } from '../core/core';
 import { names } from '../shell/names';
@@ -6,7 +7,13 @@ import css from './ExamplePreview.module.css';
 
 const cx = names(css);
 
-export function ExamplePreview({ plain, boards }: { plain: Plain; boards: BoardView[] }) {
+export const ExamplePreview = memo(function ExamplePreview({
+  plain,
+  boards,
+}: {
+  plain: Plain;
+  boards: BoardView[];
+}) {
   const scenes = plain.scenes ?? [plain];
   return (
     <div className={cx('seen')}>
@@ -35,4 +42,4 @@ export function ExamplePreview({ plain, boards }: { plain: Plain; boards: BoardV
       </ol>
     </div>
   );
-}
+});

@@ -1,6 +1,6 @@
 // What to teach: the operation, and then a method of it.
 import { Segmented } from 'antd';
-import type { KeyboardEvent } from 'react';
+import { memo, type KeyboardEvent } from 'react';
 import { Face } from '../board/Face';
 import type { BoardView, MethodInfo } from '../core/core';
 import { names } from '../shell/names';
@@ -29,7 +29,7 @@ interface Props {
 /** The keys that go from one method to the next, as in any group of choices. */
 const STEPS: Record<string, number> = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 };
 
-export function MethodPicker({ methods, samples, method, choose, pressed }: Props) {
+export const MethodPicker = memo(function MethodPicker({ methods, samples, method, choose, pressed }: Props) {
   const here = methods.filter((m) => m.operation === method.operation);
   const step = (e: KeyboardEvent<HTMLDivElement>) => {
     const by = STEPS[e.key];
@@ -71,4 +71,4 @@ export function MethodPicker({ methods, samples, method, choose, pressed }: Prop
       </div>
     </>
   );
-}
+});

@@ -571,11 +571,12 @@ export interface Calls {
     answer: Pictures;
   };
   /**
-   * The fullest board of each method's sample, as its picture.
+   * The fullest boards of the samples of an operation's methods, as their pictures.
    */
   samples: {
     arg: {
       handle: number;
+      operation: string;
     };
     answer: Samples;
   };
