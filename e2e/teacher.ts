@@ -315,13 +315,15 @@ export async function saved(page: Page) {
 
 /** Waits until no piece travels and no board is on the way. */
 export async function settled(page: Page) {
-  await expect(page.locator('[data-moving]')).toHaveCount(0);
-  const travelling = () =>
-    document.getAnimations().filter((a) => {
-      const { target } = a.effect as KeyframeEffect;
-      return a.playState === 'running' && target?.closest('[data-piece]');
-    }).length;
-  await expect.poll(() => page.evaluate(travelling)).toBe(0);
+  // Asked at each frame: a test that waits is asked again later and later.
+  await page.waitForFunction(
+    () =>
+      !document.querySelector('[data-moving]') &&
+      !document.getAnimations().some((a) => {
+        const { target } = a.effect as KeyframeEffect;
+        return a.playState === 'running' && target?.closest('[data-piece]');
+      }),
+  );
 }
 
 export async function drag(page: Page, from: Locator, to: { x: number; y: number }) {
