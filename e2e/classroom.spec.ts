@@ -613,7 +613,10 @@ test('a sentence of her own, one of four, quick facts and a reason', async ({ pa
       .getByRole('button', { name: /^Add 1/ })
       .first()
       .click();
-  for (let n = 0; n < 2; n++) await handIn(child);
+  await handIn(child);
+  // Pressed twice before it is answered, it would be handed in once.
+  await expect(told(child)).toContainText('Not yet.');
+  await handIn(child);
   await expect(told(child)).toContainText('Does your board show your sentence?');
   await child
     .getByRole('button', { name: /^Add 1/ })

@@ -71,6 +71,35 @@ test('wrong problems are answered under the field, a right one shows how it will
   await expect(dialog.getByRole('list', { name: 'What the class sees' }).locator('svg')).toHaveCount(4);
 });
 
+test('boards come after the sentences, which stay where they are; Enter adds what was typed last', async ({
+  page,
+}) => {
+  await open(page, []);
+  await newExample(page);
+  await expect(page.locator('input:focus')).toBeVisible();
+  const stood = page.evaluate(
+    () =>
+      new Promise<number[]>((done) => {
+        const seen = new Set<number>();
+        const look = () => {
+          const list = document.querySelector('[aria-label="How it will go"]');
+          if (list) seen.add(Math.round(list.getBoundingClientRect().y));
+          const boards = document.querySelectorAll('[aria-label="What the class sees"] svg').length;
+          if (boards === 4) done([...seen]);
+          else requestAnimationFrame(look);
+        };
+        look();
+      }),
+  );
+  await page.keyboard.type('146 + 87');
+  expect(await stood).toHaveLength(1);
+  await page.keyboard.press('ControlOrMeta+a');
+  await page.keyboard.type('58 + 67');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await expect(page.getByRole('button', { name: '1 58 + 67' })).toBeVisible();
+});
+
 test('an example is presented with keys alone, forward, back and to its end', async ({ page }) => {
   await page.emulateMedia({ reducedMotion: 'reduce' });
   await open(page, []);
