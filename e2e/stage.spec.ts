@@ -19,6 +19,9 @@ const examples: [method: string, model: string, piece: number, ...args: string[]
   ['array', 'counters', 44, '7', '6'],
 ];
 
+// Nearly the last of all files, and long: browsers that are done with theirs share it.
+test.describe.configure({ mode: 'parallel' });
+
 for (const [method, model, piece, ...args] of examples) {
   test(`the stage stands still for ${method} on ${model}: ${args.join(', ')}`, async ({ page, app }) => {
     const id = await exampleOf(page, app.url, method, args, model);
