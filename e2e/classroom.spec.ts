@@ -115,6 +115,12 @@ async function lay(page: Page, what: Record<string, number>) {
 
 const handIn = (page: Page) => page.getByRole('button', { name: 'Hand in', exact: true }).click();
 const told = (page: Page) => page.locator('.Desk_told');
+/** Hands in what is not right twice; pressed again before it is answered, it would be handed in once. */
+async function handInTwice(page: Page) {
+  await handIn(page);
+  await expect(told(page)).toContainText('Not yet.');
+  await handIn(page);
+}
 const group = (page: Page, line: string) =>
   page.locator('.WallPage_group', { has: page.getByText(line, { exact: true }) });
 
@@ -613,10 +619,7 @@ test('a sentence of her own, one of four, quick facts and a reason', async ({ pa
       .getByRole('button', { name: /^Add 1/ })
       .first()
       .click();
-  await handIn(child);
-  // Pressed twice before it is answered, it would be handed in once.
-  await expect(told(child)).toContainText('Not yet.');
-  await handIn(child);
+  await handInTwice(child);
   await expect(told(child)).toContainText('Does your board show your sentence?');
   await child
     .getByRole('button', { name: /^Add 1/ })
@@ -737,7 +740,7 @@ test('the last steps of an example, and how one sees what lies there', async ({ 
   };
   await write('Way 1', '5 + 3');
   await write('Way 2', '3 + 5');
-  for (let n = 0; n < 2; n++) await handIn(child);
+  await handInTwice(child);
   await expect(told(child)).toContainText('Where do you see it in another way?');
   // She draws round four of them, and what the line caught is shown.
   const pieces = await Promise.all((await child.locator('[data-piece]').all()).map((p) => p.boundingBox()));
