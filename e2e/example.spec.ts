@@ -45,10 +45,15 @@ test('wrong problems are answered under the field, a right one shows how it will
     ['97 ÷ 4', 'Share out'],
     ['24 × 3', 'Column multiplication'],
     ['9 = 4 + ?', 'Find what is missing'],
+    ['rack 2: 6 8', 'Read a number'],
     ['58 + 67=', 'Column addition'],
   ] as const) {
     await write(dialog.getByLabel(/: type /), typed);
     await expect(dialog.getByText(`${title}: type`)).toBeVisible();
+    // A board that is typed is what the class is shown.
+    const models = dialog.getByRole('combobox', { name: 'Shown with' });
+    if (title === 'Build a number') await expect(models).toBeVisible();
+    if (title === 'Read a number') await expect(models).toBeHidden();
   }
   await dialog.getByText('Subtract', { exact: true }).click();
   await dialog.getByRole('radio', { name: 'Subtraction facts' }).click();

@@ -28,7 +28,7 @@ try {
     'method, model                     screen      steps  moved  piece  larger  numeral  room  faults',
   );
   for (const m of methods.filter((x) => args.length === 0 || args.includes(x.id))) {
-    for (const model of m.models) {
+    for (const model of m.models.length > 0 ? m.models : ['']) {
       const id = await exampleOf(page, app.url, m.id, m.sample, model);
       if (!id) continue;
       for (const screen of screens) {

@@ -2,5 +2,5 @@ import { defineConfig } from 'vitest/config';
 
 // A test may load all anew, which takes seconds on a busy machine.
 export default defineConfig({
-  test: { environment: 'node', include: ['src/**/*.test.ts'], testTimeout: 60_000 },
+  test: { environment: 'node', pool: 'threads', include: ['src/**/*.test.ts'], testTimeout: 60_000 },
 });

@@ -4,6 +4,7 @@
 package main
 
 import (
+	"bytes"
 	"encoding/json"
 	"fmt"
 	"log"
@@ -19,9 +20,7 @@ func main() {
 	write(fmt.Sprintf("docs/schema/lesson.v%d.schema.json", lesson.Format), schema.Lesson())
 	write("docs/schema/door.schema.json", schema.Door())
 	for name, page := range manual.Pages() {
-		if err := os.WriteFile(filepath.Join("docs", name), []byte(page), 0o644); err != nil {
-			log.Fatal(err)
-		}
+		keep(filepath.Join("docs", name), []byte(page))
 	}
 }
 
@@ -30,10 +29,18 @@ func write(path string, value any) {
 	if err != nil {
 		log.Fatal(err)
 	}
+	keep(path, append(body, '\n'))
+}
+
+// keep writes a file that is to be new or other than it was: what is unchanged is not built and tested again.
+func keep(path string, body []byte) {
+	if was, err := os.ReadFile(path); err == nil && bytes.Equal(was, body) {
+		return
+	}
 	if err := os.MkdirAll(filepath.Dir(path), 0o755); err != nil {
 		log.Fatal(err)
 	}
-	if err := os.WriteFile(path, append(body, '\n'), 0o644); err != nil {
+	if err := os.WriteFile(path, body, 0o644); err != nil {
 		log.Fatal(err)
 	}
 }

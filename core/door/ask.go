@@ -460,7 +460,11 @@ type MethodInfo struct {
 func Methods() []MethodInfo {
 	var out []MethodInfo
 	for _, m := range method.Specs() {
-		out = append(out, MethodInfo{m.ID, m.Title, m.Operation, m.Doc, m.Args, m.Sample, m.Typed, m.Limits, m.Kinds(),
+		models := m.Kinds()
+		if m.OnBoard {
+			models = []string{} // there is nothing to choose
+		}
+		out = append(out, MethodInfo{m.ID, m.Title, m.Operation, m.Doc, m.Args, m.Sample, m.Typed, m.Limits, models,
 			m.AllOptions()})
 	}
 	return out

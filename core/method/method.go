@@ -29,7 +29,9 @@ type Spec struct {
 	// Limits say in words what fits.
 	Limits string
 	// Models are the kinds that it is taught with; none for every kind that there is.
-	Models  []string
+	Models []string
+	// OnBoard is whether its problem is a board, which is of the one kind that it can be shown with.
+	OnBoard bool
 	Options []Option
 	// Signs are those that it works; a problem with another one is refused. Empty for a
 	// method whose problems have none.
@@ -169,7 +171,7 @@ func Make(r Request) (Example, error) {
 			say.Text("models", say.Name, say.Listed(spec.Kinds())), say.Text("model", say.Given, r.Model))
 	}
 	e, err := Example{}, error(nil)
-	if r.Model != "" {
+	if r.Model != "" || spec.OnBoard {
 		e, err = spec.make(r)
 	} else {
 		e, err = spec.firstThatFits(r)
@@ -454,8 +456,11 @@ func inProblem(id, text string) (Request, error) {
 // hasSigns reports whether a line works anything.
 func hasSigns(text string) bool { return strings.ContainsAny(text, "+-−–×x*÷/:") }
 
-// methodOf guesses the method from the signs of a problem.
+// methodOf guesses the method of a problem from its signs; a board in notation is to be read.
 func methodOf(text string) string {
+	if _, err := board.Parse(text); err == nil {
+		return read.ID
+	}
 	switch {
 	case strings.ContainsAny(text, "?□_"):
 		if !strings.ContainsAny(text, "=,") && (!hasSigns(text) || strings.Count(text, "+") == 2) {

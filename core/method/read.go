@@ -17,10 +17,10 @@ var read = Spec{
 	Doc:    "From the pieces to the numeral: each place counted, what is too many for a digit bundled into the next.",
 	Args:   "a board in notation",
 	Sample: []string{"blocks 1h 4t 6o"}, Typed: "blocks 1h 4t 6o",
-	Limits: "Any blocks, discs, rack, counters or cubes.",
-	grow:   each(otherCounts),
-	make:   makeRead,
-	read:   func(text string) []string { return []string{text} },
+	Limits: "Any blocks, discs, rack, counters or cubes.", OnBoard: true,
+	grow: each(otherCounts),
+	make: makeRead,
+	read: func(text string) []string { return []string{text} },
 }
 
 // otherCounts draws how many pieces there are of each place anew, ten or more now and then.
@@ -66,7 +66,6 @@ func (m *maker) bundleFull(form place.UnitForm) {
 func makeRead(r Request) (Example, error) {
 	notation := strings.Join(r.Args, " ")
 	kind, _, _ := strings.Cut(notation, " ")
-	r.Model = kind
 	if _, ok := board.SpecOf(kind); !ok {
 		return Example{}, needs(r)
 	}
@@ -77,6 +76,11 @@ func makeRead(r Request) (Example, error) {
 	if len(b.Models) != 1 {
 		return Example{}, needs(r)
 	}
+	if r.Model != "" && r.Model != kind {
+		return Example{}, say.Refuse("method-on-board", say.Text("board", say.Given, notation),
+			say.Text("model", say.Given, r.Model))
+	}
+	r.Model = kind
 	m := begin(r, notation)
 	total := board.Total(b.Models[0])
 	form := b.Models[0].InPlay()

@@ -31,7 +31,7 @@ func (w Wish) Label(words say.Vocabulary) string {
 	switch {
 	case err != nil:
 		return say.New("wish.board", model).Phrase(words)
-	case spec.ID == read.ID:
+	case spec.OnBoard:
 		return spec.Title
 	}
 	return say.New("wish.example", say.Text("method", say.Name, spec.Title), model).Phrase(words)
@@ -118,7 +118,7 @@ func grantSaid(line, said, model string, asked *Wish, w say.Vocabulary) (Granted
 	written, err := board.Parse(line)
 	asBoard := err == nil
 	if asBoard {
-		free = laidOut(written)
+		free, worked = laidOut(written), examples(line, false, w)
 	} else if said == "" && model != "" {
 		if free, err = emptyBoard(model); err != nil {
 			return Granted{}, err
@@ -138,7 +138,9 @@ func grantSaid(line, said, model string, asked *Wish, w say.Vocabulary) (Granted
 		return Granted{}, whyNot(text, amount, isAmount, asked, model, w)
 	}
 	title, shown := strings.TrimSpace(said), ways[at].Scenes[0]
-	if asBoard {
+	if asBoard && shown.Made != nil {
+		title = shown.Title
+	} else if asBoard {
 		title = inUnits(written, w)
 	} else if title == "" {
 		title = specOf(model).Title
@@ -444,9 +446,6 @@ func examples(text string, isAmount bool, w say.Vocabulary) []Shown {
 					way.Scenes = append(way.Scenes, one.SceneAs(""))
 				}
 				ways = append(ways, way)
-				if spec.ID == read.ID {
-					break // its own board says with what
-				}
 			}
 		}
 		if i == 0 {

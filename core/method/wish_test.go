@@ -1,6 +1,7 @@
 package method_test
 
 import (
+	"fmt"
 	"strings"
 	"testing"
 
@@ -211,6 +212,39 @@ func TestEveryOtherWayCanBeHad(t *testing.T) {
 			require.Empty(t, faults, "%s as %v", line, way)
 			assert.Equal(t, way, other.As, line)
 			assert.NotEqual(t, way.Method == "", len(other.Scenes[0].Steps) > 0, "%s as %v", line, way)
+		}
+	}
+}
+
+// A board that is typed is the model of its example: there is no other to choose.
+func TestABoardToReadTellsItsModel(t *testing.T) {
+	build, err := method.Find("build") // shown with all kinds
+	require.NoError(t, err)
+	for _, notation := range []string{
+		"blocks 1h 4t 6o", "rack 2: 6 8", "counters 2x5: 7", "discs 3o 5.h", "cubes 2T 5a4b 3", "rack 2:", "discs 0",
+	} {
+		own, _, _ := strings.Cut(notation, " ")
+		g, faults := method.Grant(notation, &method.Wish{Method: "read", Model: own}, say.Vocabulary{})
+		require.Empty(t, faults, notation)
+		assert.Equal(t, method.Wish{Method: "read", Model: own}, g.As)
+		assert.Equal(t, "A number in pieces", g.Title, "which tells nothing of what is read")
+		typed, err := method.Typed("", notation)
+		require.NoError(t, err)
+		assert.Equal(t, "read", typed.Method, "what is typed as a board is to be read")
+		free, faults := method.Grant(notation, nil, say.Vocabulary{})
+		require.Empty(t, faults, notation)
+		assert.Empty(t, free.As.Method, "%s is laid out first", notation)
+		require.Len(t, free.Others, 1, notation)
+		assert.Equal(t, g.As, free.Others[0].Wish)
+		for _, model := range append(build.Kinds(), "") {
+			e, err := method.Make(method.Request{Method: "read", Args: []string{notation}, Model: model})
+			if model == own || model == "" {
+				require.NoError(t, err, "%s with %q", notation, model)
+				assert.Equal(t, own, e.Scene.Made.Model)
+				continue
+			}
+			require.EqualError(t, err, fmt.Sprintf("“%s” tells its own model, which is not “%s”. Leave the model out.",
+				notation, model))
 		}
 	}
 }

@@ -100,6 +100,7 @@ var general = map[string]string{
 	"refuse.last-model":         "A board keeps at least one model.",
 	"refuse.no-method":          "There is no method called {method}.",
 	"refuse.method-model":       "“{method}” is shown with {models}. “{model}” is none of them.",
+	"refuse.method-on-board":    "“{board}” tells its own model, which is not “{model}”. Leave the model out.",
 	"refuse.need-two":           "A column addition needs two to four numbers, like 146 and 87.",
 	"refuse.sum-too-large":      "{a} and {b} make more than {most}, the most that is shown here.",
 	"refuse.sentence-relation":  "“{text}” has no sign. Write =, < or > between two sides.",

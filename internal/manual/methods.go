@@ -34,8 +34,12 @@ func Methods() string {
 }
 
 func writeMethod(w *strings.Builder, spec method.Spec) {
+	with := strings.Join(spec.Kinds(), ", ")
+	if spec.OnBoard {
+		with = "the board that is typed"
+	}
 	fmt.Fprintf(w, "\n### %s (`%s`)\n\n%s\n\nTyped: `%s`. Shown with: %s. Fits: %s\n", spec.Title, spec.ID, spec.Doc,
-		spec.Typed, strings.Join(spec.Kinds(), ", "), spec.Limits)
+		spec.Typed, with, spec.Limits)
 	for _, o := range spec.Options {
 		choices := "A text"
 		if len(o.Choices) > 0 {

@@ -14,4 +14,6 @@ const code = await compile(schema, 'Calls', {
   format: false,
   ignoreMinAndMaxItems: true,
 });
-await writeFile(target, await format(code, { ...(await resolveConfig(target)), parser: 'typescript' }));
+const types = await format(code, { ...(await resolveConfig(target)), parser: 'typescript' });
+// What is unchanged is not built again.
+if (types !== (await readFile(target, 'utf8').catch(() => ''))) await writeFile(target, types);
