@@ -55,25 +55,29 @@ test: tools build
 	$(MAKE) --no-print-directory -j2 --output-sync go-test web-test
 	$(MAKE) --no-print-directory e2e
 
+# What is called from nowhere is looked for where something has changed: go keeps no answer to that.
+bin/.alive: $(GO)
+	test -z "$$(go tool deadcode -test ./... | tee /dev/stderr)"
+	mkdir -p bin && touch $@
+
 # What does one thing at a time is not watched for races, which takes it ten times as long.
 ALONE = Costly|ListedTasksAreMarked|ASetRises
 
-go-test:
+go-test: bin/.alive
 	test -z "$$(gofmt -l cmd core demo docs internal web/*.go)"
 	! LC_ALL=C.UTF-8 grep -rnP --include='*.go' '^.{121,}' cmd core demo docs internal web/*.go | grep -v '`json:'
 	go vet ./...
 	go tool staticcheck ./...
-	test -z "$$(go tool deadcode -test ./... | tee /dev/stderr)"
 	GOOS=js GOARCH=wasm go vet ./core/... ./cmd/corewasm
 	GOGC=600 CGO_ENABLED=1 go test -race -skip '$(ALONE)' ./internal/server ./internal/store ./internal/live ./cmd/...
 	GOGC=600 go test -run '$(ALONE)' ./internal/server ./cmd/unitbloom
 	GOGC=600 UNITBLOOM_CASES=100 go test $$(go list ./... | grep -vE '/(core|cmd|internal/server|internal/store|internal/live)(/|$$)')
 	GOGC=600 UNITBLOOM_CASES=10000 go test ./core/...
 
-web-test: node_modules/.ready web/src/core/generated/core.wasm check-generated
-	$(MAKE) --no-print-directory -j2 check-lint check-types check-format check-arrows check-unused check-unit
+WEB_CHECKS = check-lint check-types check-format check-arrows check-unused check-unit
+web-test: $(WEB_CHECKS)
 
-check-lint check-types check-format check-arrows check-unused check-unit: check-%:
+$(WEB_CHECKS): check-%: web/src/core/generated/core.wasm check-generated
 	npm run --silent $*
 
 e2e: tools build

@@ -268,6 +268,14 @@ test('without the network work is kept, and handed in when it is back; the next 
   await expect(jorn.locator('[data-piece]')).toHaveCount(3);
   await jorn.reload();
   await expect(jorn.locator('[data-piece]')).toHaveCount(3);
+  // While the answer is on its way nothing is said of a network that is there.
+  let answer = () => {};
+  const answered = new Promise<void>((go) => (answer = go));
+  await jorn.route('**/api/handins', (route) => answered.then(() => route.continue()), { times: 1 });
+  await handIn(jorn);
+  await expect(told(jorn)).toHaveText(/^It is on its way to your teacher\./);
+  answer();
+  await expect(told(jorn)).toHaveText(/^Not yet\./);
   await cut(jorn.context(), true);
   await lay(jorn, { one: 2 });
   await handIn(jorn);
@@ -523,8 +531,8 @@ test('devices follow the stage, without what is held back, until it is their tur
     await expect
       .poll(async () => plain(await child.locator('.Following_said').innerText()).includes(await words()))
       .toBe(true);
-    // What is written is written there too, and no digit more.
-    await expect.poll(() => digits(child)).toEqual(await digits(page));
+    // What is written is written there too, and no digit more: the stage writes it once its pieces are there.
+    await expect(async () => expect(await digits(child)).toEqual(await digits(page))).toPass();
     places.add(JSON.stringify(await board.boundingBox()));
     const answer = prompt.locator('.Cue_cue-answer');
     if ((await answer.count()) > 0 && (await answer.getAttribute('aria-hidden')) === 'true') {

@@ -189,9 +189,13 @@ interface ToldProps {
 
 /** What a child is told of what she handed in. */
 function Told({ result, done, just, all, last, next, stay }: ToldProps) {
+  const away = useDesk((s) => s.away);
   if (!done) return <div className={cx('told none')} role="status" />;
   const words = () => {
-    const kept = result.waits ? 'Kept. It is handed in when the network is back.' : '';
+    const later = away
+      ? 'Kept. It is handed in when the network is back.'
+      : 'It is on its way to your teacher.';
+    const kept = result.waits ? later : '';
     if (result.right === undefined) return kept || 'Handed in.';
     if (result.right) return `Yes, that is right. ${kept}`.trim();
     return `Not yet. ${result.hint ?? 'Look again.'} ${kept}`.trim();

@@ -1,6 +1,6 @@
 // Pages as they are printed, and the choices that all that is printed has.
 import { Checkbox, Radio } from 'antd';
-import { useEffect, useRef, useState, type CSSProperties, type ReactNode } from 'react';
+import { memo, useEffect, useRef, useState, type CSSProperties, type ReactNode } from 'react';
 import { names } from '../shell/names';
 import css from './PaperPage.module.css';
 import { AnswerList } from './TaskItems';
@@ -10,13 +10,13 @@ const cx = names(css);
 
 /** Sizes in millimetres. */
 const SIZES = { A4: { w: 210, h: 297 }, Letter: { w: 215.9, h: 279.4 } };
+const WIDE = { A4: { w: 297, h: 210 }, Letter: { w: 279.4, h: 215.9 } };
 export type PaperSize = keyof typeof SIZES;
 const MARGIN = 15;
 const FOOT = 8;
 
 /** A size of paper, upright or wide, in millimetres. */
-export const paperOf = (size: PaperSize, wide = false) =>
-  wide ? { w: SIZES[size].h, h: SIZES[size].w } : SIZES[size];
+export const paperOf = (size: PaperSize, wide = false) => (wide ? WIDE : SIZES)[size];
 
 export function Group({ name, children }: { name: string; children: ReactNode }) {
   return (
@@ -84,7 +84,8 @@ interface PagesProps {
 /** Millimetres in pixels, as the browser has them. */
 const MM = 96 / 25.4;
 
-export function Pages({ blocks, paper, mono, foot, empty }: PagesProps) {
+/** The pages, drawn anew only where what is printed is another: a page holds thousands of shapes. */
+export const Pages = memo(function Pages({ blocks, paper, mono, foot, empty }: PagesProps) {
   const room = paper.h - 2 * MARGIN - FOOT;
   const { measure, pages } = usePages(blocks, room * MM);
   const width = paper.w - 2 * MARGIN;
@@ -137,4 +138,4 @@ export function Pages({ blocks, paper, mono, foot, empty }: PagesProps) {
       ))}
     </main>
   );
-}
+});

@@ -1,7 +1,7 @@
 // A lesson on paper: a sheet for children, a worked example step by step, or a board as a
 // poster. What is seen here is what the browser prints.
 import { Button, Checkbox, Input, InputNumber, Radio, Select } from 'antd';
-import { useDeferredValue, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { call, type SheetView } from '../core/core';
@@ -9,6 +9,7 @@ import { Flower } from '../shell/Mark';
 import { Notices } from '../shell/Notices';
 import { NotOpened } from '../shell/NotOpened';
 import { names } from '../shell/names';
+import { useSettled } from '../shell/useSettled';
 import { classes } from '../state/classroom';
 import { kindsToChoose } from '../state/kinds';
 import { sentence, useLesson } from '../state/lesson';
@@ -210,7 +211,7 @@ function useSheet(wanted: boolean, scenes: string[], linked: boolean): Made {
   const [text, setText] = useState('');
   const [key, setKey] = useState(true);
   const { pupils, choice: names } = useNames(wanted);
-  const typed = useDeferredValue(text);
+  const typed = useSettled(text);
   const sheet = useMemo((): SheetView | string => {
     if (!wanted) return '';
     const ask = {
