@@ -91,7 +91,7 @@ soak: build
 		go test $${target%%:*} -run xxx -fuzz "^$${target##*:}$$" -fuzztime $(SOAK) -parallel 2; \
 	done
 	go test ./cmd/unitbloom -run 'Killed|WholeOrNot|FullDisk' -count 5
-	EVERY_SIZE=1 npx playwright test --config e2e/playwright.config.ts everyone saving
+	EVERY_SIZE=1 npx playwright test --config e2e/playwright.config.ts everyone saving stage
 
 # Small changes to the rules, one after another: which does no test notice? EACH a
 # package, drawn by SEED.

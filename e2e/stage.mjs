@@ -41,7 +41,7 @@ try {
         if (seen.moved + seen.faults.length > 0) failing++;
         console.log(
           [
-            `${m.id}, ${model}`.padEnd(32),
+            (model ? `${m.id}, ${model}` : m.id).padEnd(32),
             `${screen.width} × ${screen.height}`.padEnd(12),
             String(seen.steps).padStart(5),
             String(seen.moved).padStart(6),
@@ -60,3 +60,4 @@ try {
   await app.stop();
 }
 console.log(`${failing} failing`);
+if (failing > 0) process.exitCode = 1;

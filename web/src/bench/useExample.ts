@@ -44,10 +44,11 @@ export function useExample() {
   const [model, setModel] = useState('');
   const [picked, setPicked] = useState<Record<string, string>>({});
   const now: Choice = { byHand, typed, model, picked };
-  const read = { byHand, typed: useDeferredValue(typed), model, picked: useDeferredValue(picked) };
+  const read = useDeferredValue(typed);
+  const options = useDeferredValue(picked);
   const example = useMemo(
-    () => exampleOf(handle, methods, { byHand, typed: read.typed, model, picked: read.picked }),
-    [handle, methods, byHand, read.typed, model, read.picked],
+    () => exampleOf(handle, methods, { byHand, typed: read, model, picked: options }),
+    [handle, methods, byHand, read, model, options],
   );
   const { method, fits, preview } = example;
   const samples = useMemo(() => {
