@@ -234,6 +234,22 @@ test('a lesson: set, done on three devices, gathered, two put up, given back', a
   await expect(mirren.getByRole('heading', { name: 'Show 54 with base-ten blocks.' })).toBeVisible();
 });
 
+/** Waits until a device keeps a board: that is a moment after it is seen. */
+async function kept(page: Page, board: string) {
+  const all = () =>
+    page.evaluate(
+      () =>
+        new Promise<string>((done) => {
+          const opened = indexedDB.open('unitbloom');
+          opened.onsuccess = () => {
+            const asked = opened.result.transaction('desk').objectStore('desk').getAll();
+            asked.onsuccess = () => (opened.result.close(), done(JSON.stringify(asked.result)));
+          };
+        }),
+    );
+  await expect.poll(all).toContain(`"${board}"`);
+}
+
 /** Takes a page from the network and gives it back, its streams too. */
 async function cut(context: BrowserContext, away: boolean) {
   await context.setOffline(away);
@@ -266,6 +282,7 @@ test('without the network work is kept, and handed in when it is back; the next 
   const jorn = await device(browser, app.url, code, 'Jorn');
   await lay(jorn, { ten: 3 });
   await expect(jorn.locator('[data-piece]')).toHaveCount(3);
+  await kept(jorn, 'blocks 3t');
   await jorn.reload();
   await expect(jorn.locator('[data-piece]')).toHaveCount(3);
   // While the answer is on its way nothing is said of a network that is there.

@@ -171,7 +171,8 @@ const tens = async (page: Page, id: string) => {
  * page tries by itself before.
  */
 async function untilAsked(page: Page, goWrong: (route: Route) => Promise<void>) {
-  await page.evaluate(() =>
+  await page.evaluate(() => {
+    delete document.documentElement.dataset.asked;
     document.addEventListener(
       'pointerdown',
       ({ target }) => {
@@ -179,8 +180,8 @@ async function untilAsked(page: Page, goWrong: (route: Route) => Promise<void>) 
           document.documentElement.dataset.asked = 'yes';
       },
       true,
-    ),
-  );
+    );
+  });
   await page.route('**/saves', async (route) => {
     const asked = await page.evaluate(() => document.documentElement.dataset.asked);
     await (asked ? route.continue() : goWrong(route));
