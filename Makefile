@@ -7,7 +7,7 @@ SHELL := /bin/bash
 VERSION := $(shell git describe --tags --always --dirty 2>/dev/null || echo dev)
 WEB := $(shell find web/src web/public web/scripts -type f -not -path '*/generated/*' 2>/dev/null) web/index.html web/vite.config.ts
 CORE := $(shell find core cmd/corewasm -name '*.go' -not -name '*_test.go')
-GO := $(shell find core cmd internal demo web -name '*.go' -not -path '*/node_modules/*') go.mod
+GO := $(shell find core cmd internal demo docs web -name '*.go' -not -path '*/node_modules/*') go.mod
 
 demo: build
 	bin/unitbloom demo
@@ -91,7 +91,7 @@ soak: build
 		go test $${target%%:*} -run xxx -fuzz "^$${target##*:}$$" -fuzztime $(SOAK) -parallel 2; \
 	done
 	go test ./cmd/unitbloom -run 'Killed|WholeOrNot|FullDisk' -count 5
-	EVERY_SIZE=1 npx playwright test --config e2e/playwright.config.ts everyone saving stage
+	EVERY_SIZE=1 npx playwright test --config e2e/playwright.config.ts everyone saving
 
 # Small changes to the rules, one after another: which does no test notice? EACH a
 # package, drawn by SEED.

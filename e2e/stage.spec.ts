@@ -1,31 +1,28 @@
 import { expect, go, test } from './teacher';
 import { exampleOf, look } from './stage-look.mjs';
 
-// An example of each arrangement; `make soak` goes through those of each model too, and `make stage`
-// measures all. Where pieces are smaller than they should be, those of the larger picture are not.
-type Example = [method: string, model: string, piece: number, ...args: string[]];
-const examples: Example[] = [
+// Examples of each model and each arrangement; `make stage` measures all. Where pieces are smaller
+// than they should be, those of the larger picture are not.
+const examples: [method: string, model: string, piece: number, ...args: string[]][] = [
   ['column-add', 'blocks', 17, '146', '87'],
   ['column-add', 'discs', 44, '3.7', '2.85'],
   ['column-subtract', 'blocks', 10, '4002', '1567'],
   ['share', 'discs', 36, '97', '4'],
+  ['difference', 'blocks', 26, '28', '63'],
   ['compare', 'discs', 28, '408', '480'],
+  ['compare', 'blocks', 8, '4307', '4309'],
   ['add-facts', 'rack', 40, '8', '5'],
+  ['add-facts', 'counters', 44, '8', '5'],
   ['unknown', 'counters', 44, '? + 7 = 15'],
   ['snap', 'cubes', 44, '9'],
   ['turn', 'counters', 44, '6', '3'],
-];
-const alike: Example[] = [
-  ['difference', 'blocks', 26, '28', '63'],
-  ['compare', 'blocks', 8, '4307', '4309'],
-  ['add-facts', 'counters', 44, '8', '5'],
   ['array', 'counters', 44, '7', '6'],
 ];
 
 // Nearly the last of all files, and long: browsers that are done with theirs share it.
 test.describe.configure({ mode: 'parallel' });
 
-for (const [method, model, piece, ...args] of [...examples, ...(process.env.EVERY_SIZE ? alike : [])]) {
+for (const [method, model, piece, ...args] of examples) {
   test(`the stage stands still for ${method} on ${model}: ${args.join(', ')}`, async ({ page, app }) => {
     const id = await exampleOf(page, app.url, method, args, model);
     expect(id, 'the problem fits').toBeTruthy();

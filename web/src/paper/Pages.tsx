@@ -10,7 +10,8 @@ const cx = names(css);
 
 /** Sizes in millimetres. */
 const SIZES = { A4: { w: 210, h: 297 }, Letter: { w: 215.9, h: 279.4 } };
-const WIDE = { A4: { w: 297, h: 210 }, Letter: { w: 279.4, h: 215.9 } };
+const turned = ({ w, h }: { w: number; h: number }) => ({ w: h, h: w });
+const WIDE = { A4: turned(SIZES.A4), Letter: turned(SIZES.Letter) };
 export type PaperSize = keyof typeof SIZES;
 const MARGIN = 15;
 const FOOT = 8;
