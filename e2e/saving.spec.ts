@@ -77,6 +77,26 @@ test('work goes on while the network is cut, and is sent when it is back', async
   expect(JSON.stringify(doc.lesson.scenes[0]!.start)).toContain('"place":"tens","count":4');
 });
 
+test('a change in the very moment of a reload is kept, and the lesson opens with it', async ({ page }) => {
+  await open(page, [blocks({ ones: 1 })]);
+  await saved(page);
+  const error = { code: 'full', text: 'The server’s disk is full.' };
+  await page.route('**/saves', (route) => route.fulfill({ status: 507, json: { error } }));
+  for (let n = 1; n <= 4; n++) {
+    await page.getByRole('button', { name: 'Add 1 ten' }).evaluate((button) => {
+      (button as HTMLElement).click();
+      location.reload();
+    });
+    await expect(says(page, 'numeral')).toHaveText(String(10 * n + 1));
+  }
+  await expect(page.getByText('4 changes not saved. The server’s disk is full.')).toBeVisible();
+  await page.unroute('**/saves');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await saved(page);
+  await page.reload();
+  await expect(says(page, 'numeral')).toHaveText('41');
+});
+
 test('unsent work of a closed tab is sent from the shelf', async ({ page, context }) => {
   const id = await open(page, [blocks({ ones: 1 })]);
   await saved(page);

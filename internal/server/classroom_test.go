@@ -218,7 +218,9 @@ func TestATicketIsForOneAttempt(t *testing.T) {
 	first := mirren.do("POST", "/api/handins", body, 200)
 	assert.Equal(t, first, mirren.do("POST", "/api/handins", body, 200), "sent again it is kept once")
 	body["answer"] = map[string]string{"board": "blocks 4t 14o"}
-	mirren.do("POST", "/api/handins", body, 409)
+	other := mirren.do("POST", "/api/handins", body, 409)["error"].(map[string]any)
+	assert.Equal(t, "other", other["code"])
+	assert.Equal(t, first["ticket"], other["ticket"], "a page that did not hear of the first goes on as after it")
 
 	for what, change := range map[string]map[string]any{
 		"another child's name": {"pupil": r.pupils["Evi"]},

@@ -428,6 +428,14 @@ func (s *Server) handIn(c *gin.Context) {
 	a, err := s.work.HandIn(store.Attempt{ID: in.Attempt, SetID: in.Set, PupilID: in.Pupil, WithID: in.With, Task: in.Task,
 		Answer: in.Answer, Trail: in.Trail[max(0, len(in.Trail)-mostLaid):], Right: judged.Right, Away: max(0, in.Away),
 		Digest: digestOf(in.Answer), Core: s.config.Version})
+	next := people.Ticket(s.tickets, in.Set, who(in.Pupil, in.With), strconv.Itoa(in.Task), in.Next)
+	if errors.Is(err, store.ErrOther) {
+		// The page did not hear that the first one came: it hands this one in as the next.
+		fault := faultOf(c, "other", "Another answer was handed in under this name. Hand this one in under the next.")
+		fault["ticket"] = next
+		c.AbortWithStatusJSON(http.StatusConflict, gin.H{"error": fault})
+		return
+	}
 	if err != nil {
 		s.classError(c, err)
 		return
@@ -445,8 +453,7 @@ func (s *Server) handIn(c *gin.Context) {
 		s.rooms.at(in.Pupil, set.ID, in.Task, true, &calls)
 	}
 	s.hub.Tell("class "+set.ClassID, "set "+set.ID)
-	c.JSON(http.StatusOK, gin.H{"attempt": a.ID, "verdict": told,
-		"ticket": people.Ticket(s.tickets, in.Set, who(in.Pupil, in.With), strconv.Itoa(in.Task), in.Next)})
+	c.JSON(http.StatusOK, gin.H{"attempt": a.ID, "verdict": told, "ticket": next})
 }
 
 // tryOf is which try of a child at a task an attempt was, counted from 1.

@@ -303,5 +303,9 @@ func (s *Server) tellBuild(c *gin.Context) { c.Header("X-Unitbloom-Build", s.bui
 
 // fail answers with a code for programs and a sentence for people.
 func fail(c *gin.Context, status int, code, text string) {
-	c.AbortWithStatusJSON(status, gin.H{"error": gin.H{"code": code, "text": text, "request": c.GetString("request")}})
+	c.AbortWithStatusJSON(status, gin.H{"error": faultOf(c, code, text)})
+}
+
+func faultOf(c *gin.Context, code, text string) gin.H {
+	return gin.H{"code": code, "text": text, "request": c.GetString("request")}
 }

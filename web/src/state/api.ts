@@ -7,11 +7,14 @@ export class ApiError extends Error {
   readonly code: string;
   /** Whether our own server said so. */
   readonly ours: boolean;
-  constructor(status: number, code: string, text: string, ours = false) {
+  /** For the next attempt, where an attempt of this name was handed in already. */
+  readonly ticket: string | undefined;
+  constructor(status: number, code: string, text: string, ours = false, ticket?: string) {
     super(text);
     this.status = status;
     this.code = code;
     this.ours = ours;
+    this.ticket = ticket;
   }
 }
 
@@ -136,9 +139,9 @@ export async function request<T>(method: string, path: string, body?: string | B
 }
 
 function refusalIn(status: number, answer: unknown): ApiError | undefined {
-  const e = (answer as { error?: { code?: unknown; text?: unknown } } | undefined)?.error;
+  const e = (answer as { error?: { code?: unknown; text?: unknown; ticket?: string } } | undefined)?.error;
   if (typeof e?.code !== 'string' || typeof e.text !== 'string') return undefined;
-  return new ApiError(status, e.code, e.text, true);
+  return new ApiError(status, e.code, e.text, true, e.ticket);
 }
 
 function noticeBuild(build: string | null) {

@@ -25,6 +25,8 @@ vi.mock('./device', () => ({
     put: (w: DeskWork) => Promise.resolve(void kept.set(w.attempt, w)),
     all: () => Promise.resolve([...kept.values()]),
     drop: (attempt: string) => Promise.resolve(void kept.delete(attempt)),
+    follow: (attempt: string, w: DeskWork) =>
+      Promise.resolve(void kept.delete(attempt)).then(() => void kept.set(w.attempt, w)),
     putView: (v: unknown) => Promise.resolve(void (view = v)),
     view: () => Promise.resolve(view),
   },
@@ -175,6 +177,113 @@ test('after a hand-in she goes on from where she was, as another attempt', async
   expect(desk.useDesk.getState().told[desk.keyOf('s', 0)]).toBeUndefined();
 });
 
+/** An answer of the server to one hand-in, given when the test says so. */
+function laterAnswered() {
+  let answer!: (ticket: string, right?: boolean) => Promise<void>;
+  net.handIn.mockImplementationOnce(
+    () =>
+      new Promise((done) => {
+        answer = async (ticket, right = false) => {
+          done({ verdict: { right }, ticket });
+          await vi.advanceTimersByTimeAsync(0);
+        };
+      }),
+  );
+  return { answered: (ticket: string, right?: boolean) => answer(ticket, right) };
+}
+
+/** What the server was sent, board after board, and as which attempt. */
+const sent = () =>
+  net.handIn.mock.calls.map(
+    ([hand]) => hand as { attempt: string; answer: { board: string }; ticket: string },
+  );
+
+test('what she does while a hand-in is on its way stays', async () => {
+  const desk = await opened('mirren');
+  const work = () => desk.useDesk.getState().works[desk.keyOf('s', 0)]!;
+  desk.give('s', 0, 'board', 'blocks 4t', { lesson: 1 });
+  const first = laterAnswered();
+  const handed = desk.handIn('s', 0);
+  await vi.advanceTimersByTimeAsync(0);
+  desk.give('s', 0, 'board', 'blocks 5t', { lesson: 2 });
+  await first.answered('next');
+  await handed;
+  expect(work()).toMatchObject({
+    answer: { board: 'blocks 5t' },
+    boards: { board: { lesson: 2 } },
+    ticket: 'next',
+  });
+  expect(work().changed).toBe(true);
+  expect([...kept.values()].map((w) => [w.answer.board, w.waits])).toEqual([['blocks 5t', undefined]]);
+});
+
+test('handed in again while the first is on its way, both come, one after the other', async () => {
+  const desk = await opened('mirren');
+  desk.give('s', 0, 'board', 'blocks 4t');
+  const first = laterAnswered();
+  const handed = desk.handIn('s', 0);
+  await vi.advanceTimersByTimeAsync(0);
+  // Pressed once more it is the same.
+  await desk.handIn('s', 0);
+  desk.give('s', 0, 'board', 'blocks 5t');
+  await desk.handIn('s', 0);
+  expect(sent()).toHaveLength(1);
+  net.handIn.mockResolvedValue({ verdict: { right: true }, ticket: 'third' });
+  await first.answered('second');
+  await handed;
+  expect(sent().map((h) => h.answer.board)).toEqual(['blocks 4t', 'blocks 5t']);
+  expect(sent()[1]!.attempt).not.toBe(sent()[0]!.attempt);
+  expect(sent()[1]!.ticket).toBe('second');
+  expect(desk.useDesk.getState().told[desk.keyOf('s', 0)]).toEqual({ right: true });
+  expect([...kept.values()].filter((w) => w.waits)).toEqual([]);
+});
+
+test('what was handed in without the network is sent as it was, whatever she did since', async () => {
+  const desk = await opened('mirren');
+  desk.give('s', 0, 'board', 'blocks 4t', { lesson: 1 });
+  net.handIn.mockRejectedValue(await fault(0, 'offline'));
+  await desk.handIn('s', 0);
+  desk.give('s', 0, 'board', 'blocks 5t', { lesson: 2 });
+  desk.give('s', 0, 'board', 'blocks 5t 1o', { lesson: 3 });
+  net.handIn.mockClear();
+  // The page is closed, and the network comes back.
+  net.handIn.mockResolvedValue({ verdict: { right: false }, ticket: 'next' });
+  const back = await opened('mirren');
+  expect(sent().map((h) => h.answer)).toEqual([{ board: 'blocks 4t' }]);
+  expect(net.handIn.mock.calls[0]![0]).not.toHaveProperty('handed');
+  expect((net.handIn.mock.calls[0]![0] as { trail: unknown }).trail).toEqual([
+    { blank: 'board', board: 'blocks 4t' },
+  ]);
+  const work = back.useDesk.getState().works[back.keyOf('s', 0)]!;
+  expect(work).toMatchObject({
+    answer: { board: 'blocks 5t 1o' },
+    boards: { board: { lesson: 3 } },
+    ticket: 'next',
+  });
+  expect(work.attempt).not.toBe(sent()[0]!.attempt);
+});
+
+test('where the server has an earlier hand-in of this name, it comes under the next', async () => {
+  const desk = await opened('mirren');
+  const { ApiError } = await import('./api');
+  // The server took the first, and its answer was lost.
+  desk.give('s', 0, 'board', 'blocks 4t');
+  net.handIn.mockRejectedValueOnce(await fault(0, 'offline'));
+  await desk.handIn('s', 0);
+  desk.give('s', 0, 'board', 'blocks 5t');
+  net.handIn.mockRejectedValueOnce(new ApiError(409, 'other', 'No.', true, 'anew'));
+  net.handIn.mockResolvedValue({ verdict: { right: true }, ticket: 'next' });
+  await desk.handIn('s', 0);
+  expect(sent().map((h) => h.answer.board)).toEqual(['blocks 4t', 'blocks 5t', 'blocks 5t']);
+  expect(sent()[2]!.ticket).toBe('anew');
+  expect(sent()[2]!.attempt).not.toBe(sent()[1]!.attempt);
+  expect(desk.useDesk.getState()).toMatchObject({
+    refused: '',
+    told: { [desk.keyOf('s', 0)]: { right: true } },
+  });
+  expect([...kept.values()].filter((w) => w.waits)).toEqual([]);
+});
+
 test('without the network the page opens with what was here last, for her alone', async () => {
   await opened('mirren');
   vi.resetModules();
@@ -208,7 +317,6 @@ test('what waits is there when the page is opened again without the network', as
     const { works, told } = away.useDesk.getState();
     const key = away.keyOf('s', 0);
     expect(works[key]?.answer).toEqual(waits ? { board: 'blocks 5t' } : undefined);
-    expect(works[key]?.waits).toBeUndefined();
     expect(told[key]).toEqual(waits ? { waits: true } : undefined);
   }
   // When it has come, she goes on from there.

@@ -148,10 +148,10 @@ async function takeOver(view: DeskView) {
   const [first, second] = view.people;
   const works = { ...get().works };
   const told = { ...get().told };
-  for (const { waits, ...w } of await deskKept.all().catch(() => [])) {
+  for (const w of await deskKept.all().catch(() => [])) {
     if (w.pupil !== first?.id || w.with !== (second?.id ?? '')) continue;
     const key = keyOf(w.set, w.task);
-    if (waits && !works[key]) told[key] ??= { waits: true };
+    if (w.waits && !works[key]) told[key] ??= { waits: true };
     works[key] ??= w;
   }
   set({ works, told });
@@ -176,15 +176,15 @@ export function give(of: string, task: number, blank: string, text: string, boar
   const work = {
     ...was,
     changed: true,
+    handed: was.waits ? (was.handed ?? { answer: was.answer, trail: was.trail }) : undefined,
     answer: { ...was.answer, [blank]: text },
     ...(board !== undefined && {
       boards: { ...was.boards, [blank]: board },
       trail: text ? [...(was.trail ?? []), { blank, board: text }].slice(-MOST_LAID) : was.trail,
     }),
   };
-  const told = { ...get().told };
-  delete told[keyOf(of, task)];
-  set({ works: { ...get().works, [keyOf(of, task)]: work }, told });
+  set({ works: { ...get().works, [keyOf(of, task)]: work } });
+  tell(keyOf(of, task), was.waits ? { waits: true } : undefined);
   keep(work);
   if (tried || Date.now() - lastTold < TOLD_MS) return;
   lastTold = Date.now();
@@ -199,63 +199,104 @@ export function ask(of: string, task: number, asks: boolean) {
   void desks.here(of, task, false, asks).catch(() => undefined);
 }
 
+function tell(key: string, verdict: DeskState['told'][string] | undefined) {
+  const { [key]: _, ...others } = get().told;
+  set({ told: verdict ? { ...others, [key]: verdict } : others });
+}
+
 /** Hands in what was done of a task: kept here first, then sent. */
 export async function handIn(of: string, task: number) {
   const key = keyOf(of, task);
   const given = get().works[key];
   if (!given) return;
-  const work = { ...given, changed: false };
-  set({ works: { ...get().works, [key]: work } });
+  // Pressed twice, it is one hand-in.
+  const again = given.waits && !given.changed;
+  const waits = Math.max(Date.now(), (given.waits ?? 0) + 1);
+  const work = again ? given : { ...given, changed: false, handed: undefined, waits };
   if (tried) {
-    const verdict = await marked(work);
-    return set({ told: { ...get().told, [key]: verdict ?? {} } });
+    set({ works: { ...get().works, [key]: { ...work, waits: undefined } } });
+    return tell(key, (await marked(work)) ?? {});
   }
-  const waiting = { ...work, waits: Date.now() };
-  await deskKept.put(waiting).catch(() => undefined);
-  set({ told: { ...get().told, [key]: { waits: true } } });
-  await send(waiting);
+  set({ works: { ...get().works, [key]: work } });
+  await deskKept.put(work).catch(() => undefined);
+  tell(key, { waits: true });
+  await send(work);
 }
 
-/** Sends one that waits. What our own server refuses for good is told, and waits no longer. */
+/** The attempts that are on their way now. */
+const onTheWay = new Set<string>();
+
+/** Sends one that waits, if it is not on its way. Returns whether others may be sent too. */
 async function send(work: DeskWork): Promise<boolean> {
-  const { waits = Date.now(), boards, changed: _, ...rest } = work;
-  const key = keyOf(work.set, work.task);
+  const { waits = Date.now(), boards: _, changed: __, handed, ...rest } = work;
+  if (onTheWay.has(work.attempt)) return true;
+  onTheWay.add(work.attempt);
   const next = newAttempt();
-  const here = () => get().works[key]?.attempt === work.attempt;
   try {
     const away = Math.round((Date.now() - waits) / 1000);
-    const { verdict, ticket } = await desks.handIn({ ...rest, away: away < 5 ? 0 : away, next });
-    await deskKept.drop(work.attempt).catch(() => undefined);
-    if (here()) {
-      // She goes on from where she was, as another attempt.
-      const going = { ...rest, boards, attempt: next, ticket };
-      set({
-        works: { ...get().works, [key]: going },
-        told: { ...get().told, [key]: verdict },
-        away: false,
-      });
-      keep(going);
-    }
-    return true;
+    const hand = { ...rest, ...handed, away: away < 5 ? 0 : away, next };
+    const { verdict, ticket } = await desks.handIn(hand);
+    return await goOn(work, { attempt: next, ticket }, verdict);
   } catch (error) {
-    if (
-      error instanceof ApiError &&
-      error.ours &&
-      error.status >= 400 &&
-      error.status < 500 &&
-      error.status !== 429
-    ) {
-      await deskKept.drop(work.attempt).catch(() => undefined);
-      const told = { ...get().told };
-      delete told[key];
-      set({ refused: error.message, told });
-      return true;
-    }
-    set({ away: true });
-    againSoon();
-    if (here()) await markHere(work);
-    return false;
+    return await notSent(work, next, error);
+  } finally {
+    onTheWay.delete(work.attempt);
   }
+}
+
+/** What has become of an attempt since it was sent, and whether it is open here. */
+function now(work: DeskWork) {
+  const open = get().works[keyOf(work.set, work.task)];
+  return open?.attempt === work.attempt ? { work: open, here: true } : { work, here: false };
+}
+
+type Named = Pick<DeskWork, 'attempt' | 'ticket'>;
+
+/** The server has it: she goes on from where she is by now, as another attempt. */
+async function goOn(sent: DeskWork, next: Named, verdict: Verdict): Promise<boolean> {
+  const { work, here } = now(sent);
+  const again = work.waits !== sent.waits;
+  const going = again ? { ...work, ...next } : { ...work, ...next, waits: undefined, handed: undefined };
+  if (here || work.handed) await rename(sent, going);
+  else await deskKept.drop(sent.attempt).catch(() => undefined);
+  if (!here) return true;
+  set({ away: false });
+  // What she handed in since comes after it.
+  if (again) return send(going);
+  tell(keyOf(sent.set, sent.task), verdict);
+  return true;
+}
+
+/** Puts an attempt in the place of another, on the device and where it is open. */
+async function rename({ set: of, task, attempt }: DeskWork, work: DeskWork) {
+  const key = keyOf(of, task);
+  if (get().works[key]?.attempt === attempt) set({ works: { ...get().works, [key]: work } });
+  await deskKept.follow(attempt, work).catch(() => undefined);
+}
+
+/** It was refused, or not answered. What our own server refuses for good is told, and waits no longer. */
+async function notSent(sent: DeskWork, next: string, error: unknown): Promise<boolean> {
+  const key = keyOf(sent.set, sent.task);
+  const refusal = error instanceof ApiError && error.ours ? error : undefined;
+  const { work, here } = now(sent);
+  if (refusal?.code === 'other' && refusal.ticket) {
+    // An earlier hand-in of this name came, though its answer did not: this one is another.
+    const named = { attempt: next, ticket: refusal.ticket };
+    await rename(sent, { ...work, ...named });
+    return send({ ...sent, ...named });
+  }
+  if (refusal && refusal.status >= 400 && refusal.status < 500 && refusal.status !== 429) {
+    const left = { ...work, waits: undefined, handed: undefined };
+    set({ refused: refusal.message, ...(here && { works: { ...get().works, [key]: left } }) });
+    tell(key, undefined);
+    // Where she sits she can mend it, and hand it in again.
+    await (here ? deskKept.put(left) : deskKept.drop(sent.attempt)).catch(() => undefined);
+    return true;
+  }
+  set({ away: true });
+  againSoon();
+  if (here) await markHere({ ...sent, ...sent.handed });
+  return false;
 }
 
 /** How often something was not right yet while the server was away, by set and task. */
@@ -269,7 +310,7 @@ async function markHere(work: DeskWork) {
   const key = keyOf(work.set, work.task);
   const verdict = await marked(work);
   if (!verdict || get().works[key]?.attempt !== work.attempt || !get().told[key]?.waits) return;
-  set({ told: { ...get().told, [key]: { waits: true, ...verdict } } });
+  tell(key, { waits: true, ...verdict });
 }
 
 /** What a child is told of an answer, where all of the task is here and something is told. */

@@ -1,7 +1,7 @@
 // What this device keeps until the server has it. A browser may have no storage, a
 // full one, or one that never answers: then work is only in the page, and that is
 // said.
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { openDB, type DBSchema, type IDBPDatabase, type IDBPObjectStore, type StoreNames } from 'idb';
 import type { Edit } from '../core/core';
 import type { Sharing } from './api';
 import { isMine, who } from './who';
@@ -58,7 +58,9 @@ export interface DeskWork {
   /** How it was laid, board after board; what an earlier version kept has none. */
   trail?: Laid[] | undefined;
   /** Since when it waits to be sent, in milliseconds since 1970; none while it is worked on. */
-  waits?: number;
+  waits?: number | undefined;
+  /** What was handed in, where she has gone on since and it still waits. */
+  handed?: Pick<DeskWork, 'answer' | 'trail'> | undefined;
   /** Whether it is another than what was handed in last: what was told of that no longer holds. */
   changed?: boolean;
 }
@@ -121,13 +123,26 @@ const nameOf = (lesson: string, tab: string | undefined) => (tab ? `${lesson} ${
 // Where there is no storage at all, asking for it throws.
 const run = async <T>(work: (d: IDBPDatabase<Schema>) => Promise<T>): Promise<T> => patient(db().then(work));
 
+/** Writes, and ends the writing at once: a page that is closed or loaded anew before the answer takes it not along. */
+const write = <Name extends StoreNames<Schema>, T>(
+  name: Name,
+  work: (store: IDBPObjectStore<Schema, [Name], Name, 'readwrite'>) => Promise<T>,
+): Promise<T> =>
+  run(async (d) => {
+    const t = d.transaction(name, 'readwrite');
+    const working = work(t.store);
+    t.commit();
+    const [answer] = await Promise.all([working, t.done]);
+    return answer;
+  });
+
 export const device: Device = {
-  add: (pending) => run((d) => d.add('pending', { ...pending, ...(who() && { teacher: who() }) })),
+  add: (pending) => write('pending', (s) => s.add({ ...pending, ...(who() && { teacher: who() }) })),
   drop: (key) => run((d) => d.delete('pending', key)),
   of: (lesson) => run(async (d) => (await d.getAllFromIndex('pending', 'lesson', lesson)).filter(isMine)),
   all: () => run(async (d) => (await d.getAll('pending')).filter(isMine)),
   putDocument: (lesson, tab, document) =>
-    run(async (d) => void (await d.put('documents', document, nameOf(lesson, tab)))),
+    write('documents', async (s) => void (await s.put(document, nameOf(lesson, tab)))),
   document: (lesson, tab) => run((d) => d.get('documents', nameOf(lesson, tab))),
   dropDocument: (lesson, tab) => run((d) => d.delete('documents', nameOf(lesson, tab))),
 };
@@ -154,9 +169,12 @@ export const lessonsKept = {
 
 /** What children did on this device, by their attempts; and what lies before the one who sits here. */
 export const deskKept = {
-  put: (work: DeskWork) => run((d) => d.put('desk', work)),
+  put: (work: DeskWork) => write('desk', (s) => s.put(work)),
   all: () => run((d) => d.getAll('desk')),
   drop: (attempt: string) => run((d) => d.delete('desk', attempt)),
-  putView: (view: unknown) => run(async (d) => void (await d.put('documents', view, 'desk'))),
+  /** Puts an attempt in the place of the one before it. */
+  follow: (before: string, work: DeskWork) =>
+    write('desk', async (s) => void (await Promise.all([s.delete(before), s.put(work)]))),
+  putView: (view: unknown) => write('documents', async (s) => void (await s.put(view, 'desk'))),
   view: () => run((d) => d.get('documents', 'desk')),
 };

@@ -124,8 +124,15 @@ async function fetched(id: string): Promise<Fetched> {
     asked.catch(() => undefined);
     const left = await device.of(id).catch(() => []);
     if (left.length === 0) return { ...(await asked), copy: undefined, local: [] };
-    const copy = await sendLeftovers(id, leftovers);
-    return { ...(await api.get(id)), copy, local: [] };
+    try {
+      const copy = await sendLeftovers(id, leftovers);
+      return { ...(await api.get(id)), copy, local: [] };
+    } catch (error) {
+      await asked;
+      const unsaved = await withUnsent(id);
+      if (!unsaved) throw error;
+      return unsaved;
+    }
   } catch (error) {
     if (!(error instanceof ApiError) || error.code === 'sign-in') throw error;
     const own = await unsentHere(id);
@@ -145,6 +152,15 @@ async function fetched(id: string): Promise<Fetched> {
       shared: kept?.shared,
     };
   }
+}
+
+/** The lesson as a server has it that saves nothing just now, with what was done since laid over it. */
+async function withUnsent(id: string): Promise<Fetched | undefined> {
+  const [had, local] = await Promise.all([api.get(id), unsentHere(id)]);
+  // Where it has moved on, what was done here is of another lesson.
+  if (local[0]?.base !== had.rev) return undefined;
+  await loadCore();
+  return { ...had, lesson: overlaid(had.lesson, local), copy: undefined, local };
 }
 
 /** Saves of a lesson that are only here: this tab's, and those of tabs that are gone. */
