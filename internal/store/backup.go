@@ -225,9 +225,10 @@ func copyFile(from, to string) error {
 // State is what check tells of a database.
 type State struct {
 	Lessons, Deleted, Operations int64
-	Bytes                        int64
-	Migrations                   []string
-	InUse                        bool
+	// Bytes are all on the disk, with what is not yet written into the file itself.
+	Bytes      int64
+	Migrations []string
+	InUse      bool
 	// Unreadable are lessons that do not open, each with its reason.
 	Unreadable []string
 }
@@ -243,6 +244,9 @@ func Check(path string) (State, error) {
 		return st, fmt.Errorf("%q is a folder, not a database. Name the file with --data", path)
 	}
 	st.Bytes = info.Size()
+	if ahead, err := os.Stat(path + "-wal"); err == nil {
+		st.Bytes += ahead.Size()
+	}
 	lock, err := hold(path)
 	if st.InUse = err != nil; err == nil {
 		defer lock.Unlock()
