@@ -258,7 +258,7 @@ function SetLine({
 const day = new Intl.DateTimeFormat(undefined, {
   day: 'numeric',
   month: 'long',
-  hour: '2-digit',
+  hour: 'numeric',
   minute: '2-digit',
 });
 

@@ -158,7 +158,7 @@ function Clock() {
     return () => clearInterval(timer);
   }, []);
   const minutes = Math.floor((now - began) / 60_000);
-  const time = new Date(now).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' });
+  const time = new Date(now).toLocaleTimeString(undefined, { hour: 'numeric', minute: '2-digit' });
   return (
     <p className={cx('clock')} role="timer" aria-label={`${time}, ${minutes} minutes`}>
       {time} <small>{minutes} min</small>

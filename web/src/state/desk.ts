@@ -210,9 +210,9 @@ export async function handIn(of: string, task: number) {
   const given = get().works[key];
   if (!given) return;
   // Pressed twice, it is one hand-in.
-  const again = given.waits && !given.changed;
+  if (given.waits && !given.changed) return void (await send(given));
   const waits = Math.max(Date.now(), (given.waits ?? 0) + 1);
-  const work = again ? given : { ...given, changed: false, handed: undefined, waits };
+  const work = { ...given, changed: false, handed: undefined, waits };
   if (tried) {
     set({ works: { ...get().works, [key]: { ...work, waits: undefined } } });
     return tell(key, (await marked(work)) ?? {});
