@@ -488,11 +488,25 @@ test('your turn: set while presenting, and what is put up comes to the stage', a
   await expect(answers.getByRole('status', { name: 'Children' })).toHaveText(['1', '1']);
   await expect(page.getByText('Jorn')).toHaveCount(0);
   await sound(page);
-  await wall.getByRole('button', { name: 'Take down' }).first().click();
-  await expect(page.locator('[data-piece]').first()).toBeVisible();
+  // What goes on with the lesson takes it down first; a wall that was loaded again knows of it.
+  await wall.reload();
+  await expect(wall.getByText('On the class’s board: all answers')).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.locator('[data-piece]')).toHaveCount(5);
+  await expect(wall.getByText('On the class’s board: all answers')).toBeHidden();
+  await group(wall, '3 tens 2 ones').getByRole('button', { name: 'Put up' }).click();
+  await page.getByRole('button', { name: 'Take down' }).click();
+  await expect(page.locator('[data-piece]')).toHaveCount(5);
+  await group(wall, '3 tens 2 ones').getByRole('button', { name: 'Put up' }).click();
+  await expect(page.locator('.Works_work')).toHaveCount(1);
+  const lesson = page.url();
+  // It is for this lesson: another is not covered by it.
+  await open(page, [blocks({ tens: 4 })]);
+  await present(page);
+  await expect(page.locator('[data-piece]')).toHaveCount(4);
 
   // The same on paper for those without a device, with their names.
-  await go(page, page.url().replace(/\/present.*/, '/paper?as=sheet'));
+  await go(page, lesson.replace(/\/present.*/, '/paper?as=sheet'));
   const names = page.getByRole('combobox', { name: 'With the names of a class' });
   await names.click();
   await page.locator('.ant-select-item-option', { hasText: 'With the names of Robins' }).click();

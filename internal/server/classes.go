@@ -510,8 +510,8 @@ func (s *Server) classBoard(c *gin.Context) {
 	}
 	up := s.rooms.up(id)
 	works := []work{}
-	for _, one := range up.attempts {
-		w, err := s.workOf(id, one, up.named)
+	for _, one := range up.Attempts {
+		w, err := s.workOf(id, one, up.Named)
 		if err == nil {
 			works = append(works, w)
 		}
@@ -525,7 +525,7 @@ func (s *Server) classBoard(c *gin.Context) {
 	if class.Open {
 		code = class.Code
 	}
-	c.JSON(http.StatusOK, gin.H{"name": class.Name, "code": code, "works": works, "all": all})
+	c.JSON(http.StatusOK, gin.H{"name": class.Name, "code": code, "works": works, "all": all, "up": up})
 }
 
 // answers are all that a class gave to a task, alike ones together, in the order in which they came:
@@ -544,8 +544,8 @@ type answerGiven struct {
 
 // setUp is the set of which all answers are put up, where it is one of the class's.
 func (s *Server) setUp(class string, up upThere) (store.Set, error) {
-	set, err := s.work.Set(up.set)
-	if err == nil && (set.ClassID != class || up.task < 0 || up.task >= len(set.Tasks)) {
+	set, err := s.work.Set(up.Set)
+	if err == nil && (set.ClassID != class || up.Task < 0 || up.Task >= len(set.Tasks)) {
 		err = store.ErrNoSet
 	}
 	return set, err
@@ -553,7 +553,7 @@ func (s *Server) setUp(class string, up upThere) (store.Set, error) {
 
 // answersOf are those that are put up; nil where none are.
 func (s *Server) answersOf(class string, up upThere) (*answers, error) {
-	if up.set == "" {
+	if up.Set == "" {
 		return nil, nil
 	}
 	set, err := s.setUp(class, up)
@@ -569,7 +569,7 @@ func (s *Server) answersOf(class string, up upThere) (*answers, error) {
 		return nil, err
 	}
 	last, tries, _ := lastOf(attempts)
-	one, err := s.wallTaskOf(set, up.task, last, tries, namesOf(pupils))
+	one, err := s.wallTaskOf(set, up.Task, last, tries, namesOf(pupils))
 	if err != nil {
 		return nil, err
 	}
@@ -639,20 +639,13 @@ const mostUp = 3
 // putUp puts hand-ins up on the class's board, with or without their names, or all answers to a task
 // as they come; nothing takes all down.
 func (s *Server) putUp(c *gin.Context) {
-	var in struct {
-		Attempts []string `json:"attempts"`
-		Named    bool     `json:"named"`
-		// Set and Task are of which all answers are put up.
-		Set  string `json:"set"`
-		Task int    `json:"task"`
-	}
+	var in upThere
 	if !bind(c, &in, maxClass) {
 		return
 	}
 	id := c.Param("class")
-	up := upThere{in.Attempts, in.Named, in.Set, in.Task}
-	if up.set != "" {
-		if _, err := s.setUp(id, up); err != nil {
+	if in.Set != "" {
+		if _, err := s.setUp(id, in); err != nil {
 			s.classError(c, err)
 			return
 		}
@@ -667,7 +660,7 @@ func (s *Server) putUp(c *gin.Context) {
 			return
 		}
 	}
-	s.rooms.putUp(id, up)
+	s.rooms.putUp(id, in)
 	s.hub.Tell("class "+id, "board")
 	c.Status(http.StatusNoContent)
 }

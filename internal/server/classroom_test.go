@@ -195,7 +195,9 @@ func TestAWholeRound(t *testing.T) {
 	for _, named := range []bool{false, true} {
 		r.teacher.do("PUT", "/api/classes/"+r.class+"/board", map[string]any{"attempts": []string{attempt}, "named": named},
 			204)
-		work := r.teacher.do("GET", "/api/classes/"+r.class+"/board", nil, 200)["works"].([]any)[0].(map[string]any)
+		board := r.teacher.do("GET", "/api/classes/"+r.class+"/board", nil, 200)
+		assert.Equal(t, map[string]any{"attempts": []any{attempt}, "named": named, "set": "", "task": 0.0}, board["up"])
+		work := board["works"].([]any)[0].(map[string]any)
 		assert.Equal(t, []any{"5 tens 4 ones"}, work["lines"])
 		if named {
 			assert.Equal(t, "Mirren", work["name"])
@@ -540,6 +542,8 @@ func TestAllAnswersGatherOnTheBoard(t *testing.T) {
 	r.teacher.do("DELETE", "/api/sets/"+r.set, nil, 204)
 	assert.Nil(t, r.teacher.do("GET", at, nil, 200)["all"])
 	r.teacher.do("PUT", at, map[string]any{}, 204)
+	nothing := map[string]any{"attempts": []any{}, "named": false, "set": "", "task": 0.0}
+	assert.Equal(t, nothing, r.teacher.do("GET", at, nil, 200)["up"])
 }
 
 // A set is printed with the tasks that children have at their devices; where each has numbers of her

@@ -20,10 +20,10 @@ type rooms struct {
 // upThere is what is put up on a class's board: hand-ins side by side, with their names or
 // without, or all answers to one task of a set, as they come.
 type upThere struct {
-	attempts []string
-	named    bool
-	set      string
-	task     int
+	Attempts []string `json:"attempts"`
+	Named    bool     `json:"named"`
+	Set      string   `json:"set"`
+	Task     int      `json:"task"`
 }
 
 type room struct {
@@ -90,10 +90,14 @@ func (r *rooms) putUp(class string, up upThere) {
 func (r *rooms) up(class string) upThere {
 	r.mu.Lock()
 	defer r.mu.Unlock()
-	if r.classes[class] == nil {
-		return upThere{}
+	up := upThere{}
+	if room := r.classes[class]; room != nil {
+		up = room.up
 	}
-	return r.classes[class].up
+	if up.Attempts == nil {
+		up.Attempts = []string{}
+	}
+	return up
 }
 
 // setStage notes what a class follows, nothing to end it; tell is called with it, and with nothing

@@ -6,12 +6,12 @@ import { Link, useParams } from 'react-router';
 import { Face, roomFor } from '../board/Face';
 import { Columns } from '../classwork/Columns';
 import { names } from '../shell/names';
-import { classes, timeOf, type Group, type Wall, type WallTask } from '../state/classroom';
+import { classes, nothingUp, timeOf, type Group, type Wall, type WallTask } from '../state/classroom';
 import { notify, sentence } from '../state/lesson';
 import { openBoard, TextDialog } from './ClassPage';
 import { Frame } from './Frame';
 import { Replay } from './Replay';
-import { useClass, useClassEvents, useWall } from '../classwork/useClass';
+import { useClass, useClassBoard, useClassEvents, usePutUp, useWall } from '../classwork/useClass';
 import css from './WallPage.module.css';
 
 const cx = names(css);
@@ -42,31 +42,17 @@ const MOST_UP = 3;
 
 function Whole({ id, wall }: { id: string; wall: Wall }) {
   const [at, setAt] = useState(0);
-  const [up, setUp] = useState<string[]>([]);
-  /** Of which task they are: what stands side by side is of one. */
-  const [of, setOf] = useState(0);
-  const [named, setNamed] = useState(false);
-  /** The task of which all answers are up. */
-  const [all, setAll] = useState<number>();
+  const up = useClassBoard(id).data?.up ?? nothingUp;
+  const putUp = usePutUp(id);
   const view = useClass(id).data;
   const eyes = view?.eyes ?? false;
   const over = timeOf(wall.set) === 'over';
   const task = wall.tasks[Math.min(at, wall.tasks.length - 1)]!;
-  const put = (attempts: string[], withNames = named) => {
-    setUp(attempts);
-    setAll(undefined);
-    setNamed(withNames);
-    tell(classes.putUp(id, attempts, withNames));
-  };
-  const putAll = () => {
-    setUp([]);
-    setAll(at);
-    tell(classes.putUpAll(id, wall.set.id, at));
-  };
   const turn = (attempt: string) => {
-    const beside = of === at ? up : [];
-    setOf(at);
-    put(up.includes(attempt) ? up.filter((a) => a !== attempt) : [...beside, attempt].slice(-MOST_UP));
+    // What stands side by side is of one task.
+    const beside = up.attempts.filter((a) => a !== attempt && task.who[a]);
+    const attempts = up.attempts.includes(attempt) ? beside : [...beside, attempt].slice(-MOST_UP);
+    putUp({ attempts, named: up.named });
   };
   return (
     <Frame
@@ -105,29 +91,38 @@ function Whole({ id, wall }: { id: string; wall: Wall }) {
           <p className={cx('count')} role="status">
             {task.handed} of {wall.children} handed in
           </p>
-          {view && !view.by && !wall.set.own && all !== at && (
-            <Button type="text" onClick={putAll}>
+          {view && !view.by && !wall.set.own && !(up.set === wall.set.id && up.task === at) && (
+            <Button type="text" onClick={() => putUp({ set: wall.set.id, task: at })}>
               Put all answers up
             </Button>
           )}
-          {all !== undefined && (
+          {up.set && (
             <div className={cx('up-bar')} role="group" aria-label="On the board">
               <span>On the class’s board: all answers, as they come</span>
-              <Button onClick={() => put([], false)}>Take down</Button>
+              <Button onClick={() => putUp({})}>Take down</Button>
             </div>
           )}
-          {up.length > 0 && (
+          {up.attempts.length > 0 && (
             <div className={cx('up-bar')} role="group" aria-label="On the board">
               <span>
-                On the class’s board: {up.length === 1 ? 'one work' : `${up.length} works side by side`}
+                On the class’s board:{' '}
+                {up.attempts.length === 1 ? 'one work' : `${up.attempts.length} works side by side`}
               </span>
-              <Checkbox checked={named} onChange={(e) => put(up, e.target.checked)}>
+              <Checkbox checked={up.named} onChange={(e) => putUp({ ...up, named: e.target.checked })}>
                 with names
               </Checkbox>
-              <Button onClick={() => put([], false)}>Take down</Button>
+              <Button onClick={() => putUp({})}>Take down</Button>
             </div>
           )}
-          <Groups key={at} reads={!!view?.by} set={wall.set.id} n={at} task={task} up={up} turn={turn} />
+          <Groups
+            key={at}
+            reads={!!view?.by}
+            set={wall.set.id}
+            n={at}
+            task={task}
+            up={up.attempts}
+            turn={turn}
+          />
           {task.mistakes.map((m) => (
             <p key={m.id} className={cx('habit')}>
               As if {m.as}: {m.n} of the {m.of} whose problem could show it.

@@ -3,8 +3,8 @@ import { useQuery, useQueryClient, type QueryKey } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
-import { classes } from '../state/classroom';
-import { useLesson } from '../state/lesson';
+import { classes, nothingUp, type ClassBoard, type PutUp } from '../state/classroom';
+import { notify, sentence, useLesson } from '../state/lesson';
 import { hear } from '../state/stream';
 
 /**
@@ -38,6 +38,26 @@ export const useWall = (set: string) =>
 
 export const useClassBoard = (id: string) =>
   useQuery({ queryKey: ['class board', id], queryFn: () => classes.board(id), enabled: id !== '' });
+
+/** Puts something up on a class's board in the place of what is there, or takes that down. */
+export function usePutUp(id: string) {
+  const client = useQueryClient();
+  const queryKey = ['class board', id];
+  return (up: Partial<PutUp>) => {
+    const next = { ...nothingUp, ...up };
+    // What is taken down goes at once; what is put up stands when the server has it.
+    const none = next.attempts.length === 0 && next.set === '';
+    void client.cancelQueries({ queryKey });
+    client.setQueryData<ClassBoard>(
+      queryKey,
+      (was) => was && { ...was, up: next, ...(none && { works: [], all: null }) },
+    );
+    void classes
+      .putUp(id, next)
+      .catch((error: unknown) => notify('refusal', sentence(error)))
+      .finally(() => void client.invalidateQueries({ queryKey }));
+  };
+}
 
 /** How often the wall is read at most, in milliseconds, however many hand in at once. */
 const GATHER_MS = 250;

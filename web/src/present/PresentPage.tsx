@@ -5,7 +5,6 @@ import { flushSync } from 'react-dom';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { glance } from '../board/glance';
 import { useToday } from '../classwork/useClass';
-import { isUp } from '../classwork/Works';
 import { takePng } from '../export/usePictures';
 import { takePen } from '../ink/pen';
 import { PenBar } from '../ink/PenBar';
@@ -77,8 +76,12 @@ function Presenting({ id }: { id: string }) {
   const scene = useLesson((s) => s.outline.scenes.find((x) => x.id === s.frame.scene));
   const showing = useLesson((s) => s.showing);
   const hasModels = useLesson((s) => s.models.length > 0);
-  const { forward, backward, offered, keep, putAway, ended } = useSteps();
-  const { pace, setPace } = usePlay(forward);
+  const { forward: onward, backward: back, offered, keep, putAway, ended } = useSteps();
+  const up = useUp(id);
+  // Children's work on the stage comes down before the lesson goes on.
+  const forward = up?.takeDown ?? onward;
+  const backward = up?.takeDown ?? back;
+  const { pace, setPace } = usePlay(onward, !up);
   const quit = useQuit(id);
   const closeBar = useBars();
   useAddress(id);
@@ -89,7 +92,6 @@ function Presenting({ id }: { id: string }) {
 
   const linked = useTeachersWindow(id, { forward, backward, reveal, aside: noteAside });
 
-  const up = useUp();
   const { of: today, lesson } = useToday();
   const shown = seen.followed && !seen.blank;
   useEffect(() => (shown && today ? lead(today) : undefined), [shown, today]);
@@ -159,23 +161,23 @@ function Presenting({ id }: { id: string }) {
   };
   usePresentingKeys(
     {
-      ...byKey,
+      ...(up ? {} : byKey),
       ArrowRight: forward,
       PageDown: forward,
       ' ': forward,
       ArrowLeft: backward,
       PageUp: backward,
-      r: reveal,
+      ...(!up && { r: reveal }),
       // What is open closes first.
-      Escape: closeBar ?? (open ? turn(open) : quit),
+      Escape: up?.takeDown ?? closeBar ?? (open ? turn(open) : quit),
     },
-    free && hasModels ? openAndType : undefined,
+    free && hasModels && !up ? openAndType : undefined,
   );
 
   if (status === 'failed') return <NotOpened again={() => void openLesson(id)} />;
   if (status !== 'open' || !scene) return <main className={cx('present')} aria-busy="true" />;
   if (seen.blank) return <Blank showAgain={turn('blank')} />;
-  if (up && isUp(up)) return <UpOnStage board={up} />;
+  if (up) return <UpOnStage {...up} />;
   const yourTurn = theirs > 0 && frame.open && frame.step >= frame.steps - theirs;
   return (
     <main className={cx('present')} data-keys="">

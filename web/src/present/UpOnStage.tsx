@@ -17,7 +17,12 @@ function linesOf({ works, all }: ClassBoard): string[] {
   return [...new Set(said.filter((line) => line !== ''))];
 }
 
-export function UpOnStage({ board }: { board: ClassBoard }) {
+interface Props {
+  board: ClassBoard;
+  takeDown: () => void;
+}
+
+export function UpOnStage({ board, takeDown }: Props) {
   const { record } = useLesson((s) => s.outline);
   const scene = useLesson((s) => s.frame.scene);
   const said = linesOf(board);
@@ -26,9 +31,12 @@ export function UpOnStage({ board }: { board: ClassBoard }) {
   return (
     <div className={cx('up-on-stage')}>
       <Up board={board} />
-      <Button disabled={fresh.length === 0} onClick={keep}>
-        {said.length > 0 && fresh.length === 0 ? 'In our record' : 'Add to our record'}
-      </Button>
+      <div className={cx('acts')}>
+        <Button disabled={fresh.length === 0} onClick={keep}>
+          {said.length > 0 && fresh.length === 0 ? 'In our record' : 'Add to our record'}
+        </Button>
+        <Button onClick={takeDown}>Take down</Button>
+      </div>
     </div>
   );
 }

@@ -1,9 +1,16 @@
 // Your turn: what the class has just seen becomes its tasks, and what is put up comes to the stage.
 import { Button, Space } from 'antd';
 import { useEffect } from 'react';
-import { isHere, useClassBoard, useOwnClasses, useClassEvents, useToday } from '../classwork/useClass';
+import {
+  isHere,
+  useClassBoard,
+  useClassEvents,
+  useOwnClasses,
+  usePutUp,
+  useToday,
+} from '../classwork/useClass';
+import { isUp } from '../classwork/Works';
 import { Dialog, partOf, usePart } from '../shell/later';
-import type { ClassBoard } from '../state/classroom';
 
 const setting = partOf(() => import('../classwork/SetDialog'));
 
@@ -27,11 +34,13 @@ export function YourTurn({ close, began }: { close: () => void; began: () => voi
   );
 }
 
-/** What the teacher has put up for the class that is here. */
-export function useUp(): ClassBoard | undefined {
-  const of = useToday((s) => s.of);
+/** What the teacher has put up for the class that is here for a lesson, and what takes it down. */
+export function useUp(lesson: string) {
+  const of = useToday((s) => (s.lesson === lesson ? s.of : ''));
   useClassEvents(of);
-  return useClassBoard(of).data;
+  const board = useClassBoard(of).data;
+  const putUp = usePutUp(of);
+  return board && isUp(board) ? { board, takeDown: () => putUp({}) } : undefined;
 }
 
 /** Which class is here: the only one whose door is open, or that which is chosen; the last one stands first. */

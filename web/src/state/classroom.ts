@@ -185,7 +185,19 @@ export interface ClassBoard {
   works: Work[];
   /** All answers to a task, as they come; none where they are not put up. */
   all: Answers | null;
+  /** Which these are. */
+  up: PutUp;
 }
+
+/** What is put up: hand-ins side by side, with their names or without, or all answers to one task of a set. */
+export interface PutUp {
+  attempts: string[];
+  named: boolean;
+  set: string;
+  task: number;
+}
+
+export const nothingUp: PutUp = { attempts: [], named: false, set: '', task: 0 };
 
 /** What a class gave to a task, alike ones together: neither whose it is nor whether it is right. */
 export interface Answers {
@@ -232,11 +244,7 @@ export const classes = {
   setStage: (id: string, stage: StageView | undefined) =>
     request<void>('PUT', `/classes/${id}/stage`, stage ? JSON.stringify(stage) : ''),
   board: (id: string) => request<ClassBoard>('GET', `/classes/${id}/board`),
-  putUp: (id: string, attempts: string[], named: boolean) =>
-    send<void>('PUT', `/classes/${id}/board`, { attempts, named }),
-  /** Puts all answers to a task up, as they come. */
-  putUpAll: (id: string, set: string, task: number) =>
-    send<void>('PUT', `/classes/${id}/board`, { set, task }),
+  putUp: (id: string, up: PutUp) => send<void>('PUT', `/classes/${id}/board`, up),
   makeSet: (id: string, wish: SetWish) => send<TaskSet>('POST', `/classes/${id}/sets`, wish),
   trySet: (id: string, wish: SetWish) => send<DeskSet>('POST', `/classes/${id}/sets/try`, wish),
   endSet: (id: string, ended: boolean) => send<TaskSet>('PATCH', `/sets/${id}`, { ended }),
