@@ -493,10 +493,12 @@ var worked = map[string]string{
 	"minusColumn.size":      "[predict] Will {problem} be more or less than {bound}?",
 	"minusColumn.size.more": "More: beside the {place} there is {have}, and only {go} must go.",
 	"minusColumn.size.less": "Less: beside the {place} there is only {have}, and {go} must go.",
+	"minusColumn.size.none": "Less: there is nothing beside the {place}, and {go} must go.",
 	"minusColumn.size.more.told": "It will be more than {bound}: beside the {place} there is {have}, and {go} " +
 		"must go.",
 	"minusColumn.size.less.told": "It will be less than {bound}: beside the {place} there is {have}, and {go} " +
 		"must go.",
+	"minusColumn.size.none.told":         "It will be less than {bound}: there is nothing beside the {place}, and {go} must go.",
 	"minusColumn.size.more.so":           "We said more than {bound}, and it is {d}.",
 	"minusColumn.size.less.so":           "We said less than {bound}, and it is {d}.",
 	"minusColumn.need":                   "{has} here, and {go} must go.",
