@@ -498,7 +498,8 @@ var worked = map[string]string{
 		"must go.",
 	"minusColumn.size.less.told": "It will be less than {bound}: beside the {place} there is {have}, and {go} " +
 		"must go.",
-	"minusColumn.size.none.told":         "It will be less than {bound}: there is nothing beside the {place}, and {go} must go.",
+	"minusColumn.size.none.told": "It will be less than {bound}: there is nothing beside the {place}, and {go} " +
+		"must go.",
 	"minusColumn.size.more.so":           "We said more than {bound}, and it is {d}.",
 	"minusColumn.size.less.so":           "We said less than {bound}, and it is {d}.",
 	"minusColumn.need":                   "{has} here, and {go} must go.",
