@@ -164,6 +164,34 @@ func TestABoardTakesNoMoreThanIsReckoned(t *testing.T) {
 	}
 }
 
+// What a newer file says is kept, and reckoned, wherever it stands.
+func TestWhatIsNotKnownIsReckonedToo(t *testing.T) {
+	long := fmt.Sprintf(`"later":%q`, strings.Repeat("x", 5000))
+	for _, file := range []string{
+		`{"models":[{"kind":"blocks","pieces":[]}],` + long + `}`,
+		`{"models":[{"kind":"blocks","pieces":[]}],"tiles":[{` + long + `}]}`,
+		`{"models":[{"kind":"blocks","pieces":[],` + long + `}]}`,
+	} {
+		var b board.Board
+		require.NoError(t, json.Unmarshal([]byte(file), &b))
+		kept := asJSON(t, b)
+		assert.Contains(t, kept, long)
+		assert.GreaterOrEqual(t, b.Bytes(0), len(kept))
+	}
+}
+
+func TestABoardFileHoldsOneToFourModels(t *testing.T) {
+	for n := range 6 {
+		models := strings.TrimSuffix(strings.Repeat(`{"kind":"blocks","pieces":[]},`, n), ",")
+		err := decodeBoard(`{"models":[` + models + `]}`)
+		if n >= 1 && n <= 4 {
+			assert.NoError(t, err, n)
+		} else {
+			assert.ErrorContains(t, err, fmt.Sprintf("one to four models, and this one has %d", n))
+		}
+	}
+}
+
 func TestEveryHundredAndThousandIsSeenBesideTheOthers(t *testing.T) {
 	for _, of := range []string{"h", "k"} {
 		for n := 2; n <= 20; n++ {
