@@ -105,17 +105,16 @@ func (c *columnSubtraction) size() {
 	case -1:
 		id = "minusColumn.size.less"
 	}
-	why := []say.Value{say.Number("bound", say.Given, bound), say.PlaceName("place", top),
-		say.Number("go", say.Given, restB)}
-	because := "minusColumn.size.none"
-	if !restA.IsZero() {
-		why, because = append(why, say.Number("have", say.Given, restA)), id
+	why := id
+	if restA.IsZero() {
+		why = "minusColumn.size.none"
 	}
 	c.key(lesson.Step{
 		Ask: line("minusColumn.size", text("problem", c.written[0].String()+" − "+c.written[1].String()),
 			say.Number("bound", say.Given, bound)),
-		Answer: line(because, why...),
-		Look:   line("look.first-digits"),
+		Answer: line(why, say.Number("bound", say.Given, bound), say.PlaceName("place", top),
+			say.Number("have", say.Given, restA), say.Number("go", say.Given, restB)),
+		Look: line("look.first-digits"),
 	})
 	c.sized, c.bound = id, bound
 }

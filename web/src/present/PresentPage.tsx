@@ -77,20 +77,22 @@ function Presenting({ id }: { id: string }) {
   const showing = useLesson((s) => s.showing);
   const hasModels = useLesson((s) => s.models.length > 0);
   const { forward: onward, backward: back, offered, keep, putAway, ended } = useSteps();
-  const up = useUp(id);
+  const [seen, setSeen] = useState(seenAtFirst);
+  const putUp = useUp(id);
+  const up = seen.blank ? undefined : putUp;
   // Children's work on the stage comes down before the lesson goes on.
   const forward = up?.takeDown ?? onward;
   const backward = up?.takeDown ?? back;
+  const answer = up?.takeDown ?? reveal;
   const { pace, setPace } = usePlay(onward, !up);
   const quit = useQuit(id);
   const closeBar = useBars();
   useAddress(id);
   useOwnLines();
-  const [seen, setSeen] = useState(seenAtFirst);
   /** How many of the last steps the class says by itself. */
   const [theirs, setTheirs] = useState(0);
 
-  const linked = useTeachersWindow(id, { forward, backward, reveal, aside: noteAside });
+  const linked = useTeachersWindow(id, { forward, backward, reveal: answer, aside: noteAside });
 
   const { of: today, lesson } = useToday();
   const shown = seen.followed && !seen.blank;
@@ -161,13 +163,13 @@ function Presenting({ id }: { id: string }) {
   };
   usePresentingKeys(
     {
-      ...(up ? {} : byKey),
+      ...byKey,
       ArrowRight: forward,
       PageDown: forward,
       ' ': forward,
       ArrowLeft: backward,
       PageUp: backward,
-      ...(!up && { r: reveal }),
+      r: answer,
       // What is open closes first.
       Escape: up?.takeDown ?? closeBar ?? (open ? turn(open) : quit),
     },

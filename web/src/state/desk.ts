@@ -183,7 +183,7 @@ export function give(of: string, task: number, blank: string, text: string, boar
       trail: text ? [...(was.trail ?? []), { blank, board: text }].slice(-MOST_LAID) : was.trail,
     }),
   };
-  set({ works: { ...get().works, [keyOf(of, task)]: work } });
+  lay(work);
   tell(keyOf(of, task), was.waits ? { waits: true } : undefined);
   keep(work);
   if (tried || Date.now() - lastTold < TOLD_MS) return;
@@ -199,6 +199,10 @@ export function ask(of: string, task: number, asks: boolean) {
   void desks.here(of, task, false, asks).catch(() => undefined);
 }
 
+/** Lays an attempt before her, in the place of what was there of its task. */
+const lay = (work: DeskWork) => set({ works: { ...get().works, [keyOf(work.set, work.task)]: work } });
+
+/** Tells her of what she handed in, or nothing any more. */
 function tell(key: string, verdict: DeskState['told'][string] | undefined) {
   const { [key]: _, ...others } = get().told;
   set({ told: verdict ? { ...others, [key]: verdict } : others });
@@ -214,10 +218,10 @@ export async function handIn(of: string, task: number) {
   const waits = Math.max(Date.now(), (given.waits ?? 0) + 1);
   const work = { ...given, changed: false, handed: undefined, waits };
   if (tried) {
-    set({ works: { ...get().works, [key]: { ...work, waits: undefined } } });
+    lay({ ...work, waits: undefined });
     return tell(key, (await marked(work)) ?? {});
   }
-  set({ works: { ...get().works, [key]: work } });
+  lay(work);
   await deskKept.put(work).catch(() => undefined);
   tell(key, { waits: true });
   await send(work);
@@ -268,10 +272,9 @@ async function goOn(sent: DeskWork, next: Named, verdict: Verdict): Promise<bool
 }
 
 /** Puts an attempt in the place of another, on the device and where it is open. */
-async function rename({ set: of, task, attempt }: DeskWork, work: DeskWork) {
-  const key = keyOf(of, task);
-  if (get().works[key]?.attempt === attempt) set({ works: { ...get().works, [key]: work } });
-  await deskKept.follow(attempt, work).catch(() => undefined);
+async function rename(was: DeskWork, work: DeskWork) {
+  if (now(was).here) lay(work);
+  await deskKept.follow(was.attempt, work).catch(() => undefined);
 }
 
 /** It was refused, or not answered. What our own server refuses for good is told, and waits no longer. */
@@ -287,7 +290,8 @@ async function notSent(sent: DeskWork, next: string, error: unknown): Promise<bo
   }
   if (refusal && refusal.status >= 400 && refusal.status < 500 && refusal.status !== 429) {
     const left = { ...work, waits: undefined, handed: undefined };
-    set({ refused: refusal.message, ...(here && { works: { ...get().works, [key]: left } }) });
+    if (here) lay(left);
+    set({ refused: refusal.message });
     tell(key, undefined);
     // Where she sits she can mend it, and hand it in again.
     await (here ? deskKept.put(left) : deskKept.drop(sent.attempt)).catch(() => undefined);

@@ -138,13 +138,13 @@ const write = <Name extends StoreNames<Schema>, T>(
 
 export const device: Device = {
   add: (pending) => write('pending', (s) => s.add({ ...pending, ...(who() && { teacher: who() }) })),
-  drop: (key) => run((d) => d.delete('pending', key)),
+  drop: (key) => write('pending', (s) => s.delete(key)),
   of: (lesson) => run(async (d) => (await d.getAllFromIndex('pending', 'lesson', lesson)).filter(isMine)),
   all: () => run(async (d) => (await d.getAll('pending')).filter(isMine)),
   putDocument: (lesson, tab, document) =>
     write('documents', async (s) => void (await s.put(document, nameOf(lesson, tab)))),
   document: (lesson, tab) => run((d) => d.get('documents', nameOf(lesson, tab))),
-  dropDocument: (lesson, tab) => run((d) => d.delete('documents', nameOf(lesson, tab))),
+  dropDocument: (lesson, tab) => write('documents', (s) => s.delete(nameOf(lesson, tab))),
 };
 
 /** How many lessons are kept: those that were seen last. */
@@ -163,15 +163,15 @@ export const lessonsKept = {
   get: (id: string) => run((d) => d.get('lessons', id)),
   /** All of them, the last first. */
   all: () => run(async (d) => (await d.getAllFromIndex('lessons', 'at')).reverse()),
-  drop: (id: string) => run((d) => d.delete('lessons', id)),
-  clear: () => run((d) => d.clear('lessons')),
+  drop: (id: string) => write('lessons', (s) => s.delete(id)),
+  clear: () => write('lessons', (s) => s.clear()),
 };
 
 /** What children did on this device, by their attempts; and what lies before the one who sits here. */
 export const deskKept = {
   put: (work: DeskWork) => write('desk', (s) => s.put(work)),
   all: () => run((d) => d.getAll('desk')),
-  drop: (attempt: string) => run((d) => d.delete('desk', attempt)),
+  drop: (attempt: string) => write('desk', (s) => s.delete(attempt)),
   /** Puts an attempt in the place of the one before it. */
   follow: (before: string, work: DeskWork) =>
     write('desk', async (s) => void (await Promise.all([s.delete(before), s.put(work)]))),

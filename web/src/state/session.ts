@@ -129,6 +129,7 @@ async function fetched(id: string): Promise<Fetched> {
       return { ...(await api.get(id)), copy, local: [] };
     } catch (error) {
       await asked;
+      // Part of it may have been sent: what the server has by now is asked for.
       const unsaved = await withUnsent(id);
       if (!unsaved) throw error;
       return unsaved;
